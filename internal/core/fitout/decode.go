@@ -1,0 +1,212 @@
+package fitout
+
+import (
+	"bytes"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"reflect"
+	"slices"
+	"strconv"
+	"strings"
+)
+
+// MaxBytes is the largest job document that is read.
+const MaxBytes = 4 << 20
+
+// Decode reads a job document. It refuses, with Problems or a plain error:
+// more than MaxBytes, what is not JSON, another format, a newer version
+// (checked before unknown fields, so that the sentence is the helpful one),
+// unknown fields, values of the wrong kind, numbers that no measurement has,
+// and everything that Validate refuses. Missing fields are empty.
+func Decode(data []byte) (Job, error) {
+	var job Job
+	if len(data) > MaxBytes {
+		return job, fmt.Errorf("the document has %.1f MB; accepted is up to %d MB", float64(len(data))/(1<<20), MaxBytes>>20)
+	}
+	data = bytes.TrimPrefix(data, []byte("\xef\xbb\xbf"))
+	decoder := json.NewDecoder(bytes.NewReader(data))
+	decoder.UseNumber()
+	var document any
+	if err := decoder.Decode(&document); err != nil {
+		return job, notJSON(data, err)
+	}
+	if decoder.More() {
+		return job, errors.New("the document goes on after the end of the job; accepted is one job")
+	}
+	if err := checkVersion(document); err != nil {
+		return job, err
+	}
+	shape := validator{}
+	shape.shape("", document, reflect.TypeFor[Job](), "")
+	if len(shape.problems) > 0 {
+		return job, shape.problems[:min(len(shape.problems), most)]
+	}
+	if err := json.Unmarshal(data, &job); err != nil {
+		return job, fmt.Errorf("the document cannot be read: %w", err)
+	}
+	fillLists(&job)
+	return job, Validate(&job)
+}
+
+// Encode writes a job document in its one canonical form, so that the same job
+// is always the same bytes.
+func Encode(j *Job) ([]byte, error) {
+	if err := Validate(j); err != nil {
+		return nil, err
+	}
+	var out bytes.Buffer
+	encoder := json.NewEncoder(&out)
+	encoder.SetEscapeHTML(false)
+	encoder.SetIndent("", " ")
+	err := encoder.Encode(j)
+	return out.Bytes(), err
+}
+
+func notJSON(data []byte, err error) error {
+	var syntax *json.SyntaxError
+	at := len(data)
+	if errors.As(err, &syntax) {
+		at = int(syntax.Offset)
+	}
+	line := 1 + bytes.Count(data[:min(at, len(data))], []byte("\n"))
+	return fmt.Errorf("line %d is not JSON (%s); accepted is a job document as Zaino writes it", line, strings.TrimPrefix(err.Error(), "json: "))
+}
+
+// checkVersion reads format and version alone. When version 2 comes, the pure
+// step from 1 to 2 runs on the document here.
+func checkVersion(document any) error {
+	fields, ok := document.(map[string]any)
+	if !ok {
+		return errors.New("the document is not an object; accepted is a job document as Zaino writes it")
+	}
+	if fields["format"] != Format {
+		return Problem{Path: "format", Given: given(fields["format"]), Accepted: strconv.Quote(Format)}
+	}
+	number, _ := fields["version"].(json.Number)
+	version, err := strconv.Atoi(number.String())
+	if err != nil || version < 1 {
+		return Problem{Path: "version", Given: given(fields["version"]), Accepted: fmt.Sprintf("a whole number from 1 to %d", Version)}
+	}
+	if version > Version {
+		return Problem{Path: "version", Given: fmt.Sprintf("version %d, written by a newer Zaino,", version), Accepted: fmt.Sprintf("up to version %d; bring this installation up to date", Version)}
+	}
+	return nil
+}
+
+// shape checks that a document has only known fields, each of its kind.
+func (v *validator) shape(path string, value any, t reflect.Type, name string) {
+	switch t.Kind() {
+	case reflect.Pointer:
+		if value != nil {
+			v.shape(path, value, t.Elem(), name)
+		}
+	case reflect.Struct:
+		v.fields(path, value, t, name)
+	case reflect.Slice:
+		list, ok := value.([]any)
+		if !ok && value != nil {
+			v.refuse(path, name, given(value), "a list")
+		}
+		for i, element := range list {
+			v.shape(fmt.Sprintf("%s[%d]", path, i), element, t.Elem(), name)
+		}
+	case reflect.String:
+		if _, ok := value.(string); !ok {
+			v.refuse(path, name, given(value), "a text in quotes")
+		}
+	case reflect.Bool:
+		if _, ok := value.(bool); !ok {
+			v.refuse(path, name, given(value), "true or false")
+		}
+	default:
+		v.numeral(path, value, name)
+	}
+}
+
+func (v *validator) fields(path string, value any, t reflect.Type, name string) {
+	fields, ok := value.(map[string]any)
+	if !ok {
+		v.refuse(path, name, given(value), "an object in braces")
+		return
+	}
+	if own, _ := fields["name"].(string); own != "" {
+		name = own
+	}
+	known := make([]string, 0, t.NumField())
+	for i := range t.NumField() {
+		key := jsonName(t.Field(i))
+		known = append(known, key)
+		if field, present := fields[key]; present {
+			v.shape(join(path, key), field, t.Field(i).Type, name)
+		}
+	}
+	unknown := []string{}
+	for key := range fields {
+		if !slices.Contains(known, key) {
+			unknown = append(unknown, key)
+		}
+	}
+	slices.Sort(unknown)
+	for _, key := range unknown {
+		v.refuse(join(path, key), name, "an unknown field", "only "+strings.Join(known, ", "))
+	}
+}
+
+// longest is how many characters a number may have: more digits than any
+// scale or tape gives, and enough for every float64.
+const longest = 32
+
+func (v *validator) numeral(path string, value any, name string) {
+	number, ok := value.(json.Number)
+	if !ok {
+		v.refuse(path, name, given(value), "a number")
+		return
+	}
+	if _, err := number.Float64(); err != nil || len(number) > longest {
+		v.refuse(path, name, "the number "+shown(number.String()), fmt.Sprintf("a number of up to %d characters", longest))
+	}
+}
+
+// given names a JSON value in a sentence.
+func given(value any) string {
+	switch value := value.(type) {
+	case nil:
+		return "nothing"
+	case string:
+		return "the text " + shown(value)
+	case json.Number:
+		return "the number " + value.String()
+	case bool:
+		return strconv.FormatBool(value)
+	case []any:
+		return "a list"
+	}
+	return "an object"
+}
+
+// fillLists makes missing lists empty, so that a document never says null.
+func fillLists(j *Job) {
+	list(&j.Vehicle.Tanks)
+	list(&j.Vehicle.Seats)
+	list(&j.Vehicle.Parts)
+	list(&j.Variants)
+	if w := j.Vehicle.Baseline.Weighed; w != nil {
+		list(&w.Tanks)
+		list(&w.People)
+	}
+	for i := range j.Variants {
+		list(&j.Variants[i].Items)
+		list(&j.Variants[i].Switches)
+		list(&j.Variants[i].Choices)
+		for k := range j.Variants[i].Choices {
+			list(&j.Variants[i].Choices[k].Members)
+		}
+	}
+}
+
+func list[T any](field *[]T) {
+	if *field == nil {
+		*field = []T{}
+	}
+}

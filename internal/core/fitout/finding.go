@@ -1,0 +1,47 @@
+package fitout
+
+// Finding is one thing that an engine has to say about a job.
+type Finding struct {
+	Rule     string   `json:"rule" doc:"stable id of the rule"`
+	Severity Severity `json:"severity" enum:"stop,caution,note"`
+	Subject  Subject  `json:"subject"`
+	Title    string   `json:"title" doc:"a few words"`
+	Sentence string   `json:"sentence" doc:"what, how much and why, in plain words and the job's units"`
+	Value    float64  `json:"value" doc:"what was measured, in unit"`
+	Limit    float64  `json:"limit" doc:"what it was held against, in unit"`
+	Margin   float64  `json:"margin" doc:"limit − value; negative is over"`
+	Unit     string   `json:"unit" doc:"kg, mm, %, ° or empty"`
+	Source   string   `json:"source" doc:"where the limit comes from: plate, papers, data sheet, workshop rule, physics or practice"`
+	Fixes    []Fix    `json:"fixes"`
+}
+
+// Severity ranks findings.
+type Severity string
+
+// Severities, worst first.
+const (
+	Stop    Severity = "stop"    // over a limit, impossible or dangerous
+	Caution Severity = "caution" // may become so
+	Note    Severity = "note"
+)
+
+// Subject names what a finding is about, so that the scene can show it.
+type Subject struct {
+	Kind string `json:"kind" enum:"vehicle,front-axle,rear-axle,gross,combination,ball,trailer,item,part,tank,seat,baseline,limit"`
+	ID   string `json:"id" doc:"id of the item, part, tank or seat; empty for the others"`
+}
+
+// Fix is one change that would mend a finding, with its effect on the axles.
+type Fix struct {
+	Label string  `json:"label"`
+	Edit  FixEdit `json:"edit"`
+	Front float64 `json:"front" doc:"change of the front axle load, kg"`
+	Rear  float64 `json:"rear" doc:"change of the rear axle load, kg"`
+}
+
+// FixEdit is the plain edit of the document that makes a fix.
+type FixEdit struct {
+	Kind  string  `json:"kind" enum:"move-item,item-level,tank-level,switch-off,uncouple" doc:"what is set"`
+	ID    string  `json:"id" doc:"id of the item, tank or switch; empty for uncouple"`
+	Value float64 `json:"value" doc:"new x in mm, or litres; 0 for the others"`
+}

@@ -1,0 +1,109 @@
+// Package fitout is the vocabulary of the trade: a Job with its vehicle and
+// its variants, the items that stand in them, and what an engine can say about
+// them. One set of types serves the engines, the API, the store and the
+// .zaino.json file.
+//
+// Units are mm, kg, litres and degrees throughout. The frame is fixed to the
+// unladen vehicle on level ground: x rearward of the front axle line, y to the
+// right of the centre line looking forward, z above the ground.
+package fitout
+
+// Format and Version mark a document as a Zaino job of the shape that this
+// package describes. Older versions are lifted by Decode, newer ones refused.
+const (
+	Format  = "zaino.job"
+	Version = 1
+)
+
+// Job is one customer's build: the vehicle, shared by all variants, and the
+// variants, each a whole arrangement of items.
+type Job struct {
+	Format   string    `json:"format" enum:"zaino.job" doc:"always zaino.job"`
+	Version  int       `json:"version" doc:"version of the format, 1"`
+	ID       string    `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	Name     string    `json:"name" minLength:"1" maxLength:"120"`
+	Customer string    `json:"customer" maxLength:"200"`
+	Note     string    `json:"note" maxLength:"4000"`
+	Region   Region    `json:"region" enum:"anz,uk-eu,na" doc:"whose words are shown"`
+	Units    Units     `json:"units" enum:"metric,us" doc:"units shown; the file itself is always in mm, kg and litres"`
+	Datum    Datum     `json:"datum" enum:"front-axle,rear-axle,headboard,front-end,rear-end" doc:"where shown stations are measured from"`
+	Vehicle  Vehicle   `json:"vehicle"`
+	Trailer  *Trailer  `json:"trailer,omitempty" doc:"what the vehicle tows, if it tows"`
+	Variants []Variant `json:"variants" maxItems:"20"`
+	Chosen   string    `json:"chosen" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of the variant that is shown and assessed"`
+}
+
+// Variant is one arrangement of items for the job's vehicle, with the switches
+// and choices by which their presence varies.
+type Variant struct {
+	ID       string   `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	Name     string   `json:"name" minLength:"1" maxLength:"120"`
+	Items    []Item   `json:"items" maxItems:"2000"`
+	Switches []Switch `json:"switches" maxItems:"200"`
+	Choices  []Choice `json:"choices" maxItems:"100"`
+}
+
+// Point is a place in the vehicle's frame, mm.
+type Point struct {
+	X float64 `json:"x" minimum:"-20000" maximum:"20000" unit:"mm" doc:"mm rearward of the front axle"`
+	Y float64 `json:"y" minimum:"-5000" maximum:"5000" unit:"mm" doc:"mm to the right of the centre line"`
+	Z float64 `json:"z" minimum:"-2000" maximum:"8000" unit:"mm" doc:"mm above the ground"`
+}
+
+// Size is the outer size of a thing, mm, each side 0 or more.
+type Size struct {
+	Length float64 `json:"length" minimum:"0" maximum:"15000" unit:"mm" doc:"along the vehicle, mm"`
+	Width  float64 `json:"width" minimum:"0" maximum:"15000" unit:"mm" doc:"across the vehicle, mm"`
+	Height float64 `json:"height" minimum:"0" maximum:"15000" unit:"mm" doc:"mm"`
+}
+
+// ChosenVariant returns the variant that the job shows, or the first when the
+// chosen id names none. It returns nil only for a job without variants, which
+// Validate refuses.
+func (j *Job) ChosenVariant() *Variant {
+	for i := range j.Variants {
+		if j.Variants[i].ID == j.Chosen {
+			return &j.Variants[i]
+		}
+	}
+	if len(j.Variants) == 0 {
+		return nil
+	}
+	return &j.Variants[0]
+}
+
+// NewJob returns a job that can be opened and assessed at once: a generic
+// dual-cab whose plate still has to be filled in, and no items.
+func NewJob(id, name string, region Region) Job {
+	units := Metric
+	if region == NorthAmerica {
+		units = US
+	}
+	return Job{
+		Format: Format, Version: Version, ID: id, Name: name,
+		Region: region, Units: units, Datum: DatumFrontAxle,
+		Vehicle: Vehicle{
+			Name:      "Dual-cab ute (replace by the plate)",
+			Wheelbase: 3100, TrackFront: 1550, TrackRear: 1550, TyreRadius: 385,
+			Outline: Outline{
+				Body: BodyTray, FrontOverhang: 900, RearOverhang: 1250, Height: 1850, BonnetHeight: 1150,
+				CabFront: 350, CabRear: 2050, Headboard: 2150, FloorHeight: 880, SillHeight: 450,
+			},
+			Baseline: Baseline{
+				Definition: Kerb, Split: SplitAssumed, Total: 2050, FrontShare: 0.57,
+				CGHeight: 700,
+			},
+			Tanks: []Tank{{ID: "fuel", Name: "Fuel tank", Kind: TankFuel, Capacity: 75, Density: 0.84, At: Point{X: 2000, Z: 550}, Now: 75}},
+			Seats: []Seat{
+				{ID: "driver", Name: "Driver", Driver: true, At: Point{X: 1350, Y: 360, Z: 950}},
+				{ID: "passenger", Name: "Front passenger", At: Point{X: 1350, Y: -360, Z: 950}},
+				{ID: "rear-left", Name: "Rear left", At: Point{X: 2000, Y: -360, Z: 950}},
+				{ID: "rear-right", Name: "Rear right", At: Point{X: 2000, Y: 360, Z: 950}},
+			},
+			Parts: []Part{},
+			Hitch: Hitch{Overhang: 1200, Height: 450},
+		},
+		Variants: []Variant{{ID: "a", Name: "A", Items: []Item{}, Switches: []Switch{}, Choices: []Choice{}}},
+		Chosen:   "a",
+	}
+}

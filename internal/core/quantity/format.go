@@ -1,0 +1,90 @@
+package quantity
+
+import (
+	"math"
+	"strconv"
+	"strings"
+)
+
+// narrow is the narrow no-break space between thousands and before units.
+const narrow = "\u202f"
+
+// Format writes a value of base units as the system shows it: mm and litres
+// whole, kg whole from 100 and to one decimal below, inches in sixteenths,
+// pounds whole, gallons to one decimal. Parse reads it back.
+func Format(value float64, kind Kind, system System) string {
+	if kind == Plain {
+		return group(value, 2)
+	}
+	if system == US {
+		return formatUS(value, kind)
+	}
+	switch kind {
+	case Length:
+		return group(value, 0) + narrow + "mm"
+	case Mass:
+		return group(value, decimalsBelow(value, 100)) + narrow + "kg"
+	}
+	return group(value, decimalsBelow(value, 10)) + narrow + "L"
+}
+
+func formatUS(value float64, kind Kind) string {
+	switch kind {
+	case Length:
+		return sixteenths(value/MMPerInch) + narrow + "in"
+	case Mass:
+		return group(value/KgPerPound, decimalsBelow(value/KgPerPound, 10)) + narrow + "lb"
+	}
+	return group(value/LitresPerGal, 1) + narrow + "gal"
+}
+
+func decimalsBelow(value, whole float64) int {
+	if math.Abs(value) < whole {
+		return 1
+	}
+	return 0
+}
+
+// group writes a number rounded to at most the given decimals, thousands
+// apart, with a real minus sign and no trailing zeros.
+func group(value float64, decimals int) string {
+	value = round(value, decimals)
+	text := strconv.FormatFloat(math.Abs(value), 'f', -1, 64)
+	whole, fraction, _ := strings.Cut(text, ".")
+	var out strings.Builder
+	if value < 0 {
+		out.WriteString("−")
+	}
+	for i, digit := range whole {
+		if i > 0 && (len(whole)-i)%3 == 0 {
+			out.WriteString(narrow)
+		}
+		out.WriteRune(digit)
+	}
+	if fraction != "" {
+		out.WriteString("." + fraction)
+	}
+	return out.String()
+}
+
+// sixteenths writes inches with the nearest sixteenth as a reduced fraction.
+func sixteenths(inches float64) string {
+	count := int(math.Round(math.Abs(inches) * 16))
+	sign := ""
+	if inches < 0 && count > 0 {
+		sign = "−"
+	}
+	whole, rest := count/16, count%16
+	if rest == 0 {
+		return sign + group(float64(whole), 0)
+	}
+	below := 16
+	for rest%2 == 0 {
+		rest, below = rest/2, below/2
+	}
+	fraction := strconv.Itoa(rest) + "/" + strconv.Itoa(below)
+	if whole == 0 {
+		return sign + fraction
+	}
+	return sign + group(float64(whole), 0) + " " + fraction
+}
