@@ -89,6 +89,7 @@ func NewJob(id, name string, region Region) Job {
 				Body: BodyTray, FrontOverhang: 900, RearOverhang: 1250, Height: 1850, BonnetHeight: 1150,
 				CabFront: 350, CabRear: 2050, Headboard: 2150, FloorHeight: 880, SillHeight: 450,
 			},
+			Limits: UnstatedLimits(),
 			Baseline: Baseline{
 				Definition: Kerb, Split: SplitAssumed, Total: 2050, FrontShare: 0.57,
 				CGHeight: 700,

@@ -62,6 +62,12 @@ type Limit struct {
 	Source LimitSource `json:"source" enum:"plate,papers,data-sheet,estimate"`
 }
 
+// UnstatedLimits are the limits of a vehicle whose plate nobody has read yet.
+func UnstatedLimits() Limits {
+	unstated := Limit{Source: FromPlate}
+	return Limits{unstated, unstated, unstated, unstated, unstated, unstated, unstated, unstated}
+}
+
 // LimitSource is where a limit was read.
 type LimitSource string
 

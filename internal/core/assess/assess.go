@@ -1,0 +1,115 @@
+// Package assess runs every engine over one job and gathers what they say in
+// one Assessment. It alone knows all engines; what it says in words, it says
+// in the job's units and its region's terms.
+package assess
+
+import (
+	"cmp"
+	"slices"
+
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/load"
+)
+
+// Assessment is everything that the core has to say about a job's chosen
+// variant in the state shown.
+type Assessment struct {
+	Variant   string           `json:"variant" doc:"id of the assessed variant"`
+	Wheelbase float64          `json:"wheelbase" doc:"with its extension, mm"`
+	Datums    []DatumOrigin    `json:"datums"`
+	Pads      []Pad            `json:"pads"`
+	Axles     load.Axles       `json:"axles" doc:"with the trailer if coupled, kg"`
+	Gross     float64          `json:"gross" doc:"kg"`
+	Dry       load.Axles       `json:"dry" doc:"baseline with its definition taken off, kg"`
+	Unladen   load.Axles       `json:"unladen" doc:"dry with its parts as they are now, kg"`
+	Centre    load.Centre      `json:"centre" doc:"centre of gravity without trailer"`
+	Corners   load.Corners     `json:"corners" doc:"estimate, without trailer"`
+	Stability Stability        `json:"stability"`
+	Grade     Grade            `json:"grade"`
+	Trailer   *TrailerFigures  `json:"trailer,omitempty"`
+	Items     []ItemFigures    `json:"items" doc:"in the order of the variant"`
+	Tanks     []ItemFigures    `json:"tanks" doc:"contents, in the order of the vehicle"`
+	Groups    []GroupFigures   `json:"groups"`
+	Worst     []WorstState     `json:"worst"`
+	Findings  []fitout.Finding `json:"findings" doc:"worst first"`
+}
+
+// DatumOrigin is where a datum lies.
+type DatumOrigin struct {
+	Datum fitout.Datum `json:"datum" enum:"front-axle,rear-axle,headboard,front-end,rear-end"`
+	X     float64      `json:"x" doc:"mm"`
+}
+
+// Of assesses a valid job.
+func Of(j *fitout.Job) Assessment {
+	s := newSubject(j)
+	a := Assessment{
+		Variant: s.variant.ID, Wheelbase: s.plan.Wheelbase, Axles: s.plan.Axles(), Gross: s.plan.Axles().Gross(),
+		Dry:     load.Moments{}.Add(s.plan.Dry).Axles(s.plan.Wheelbase),
+		Unladen: s.plan.Unladen.Axles(s.plan.Wheelbase),
+		Centre:  s.now.Centre(), Corners: s.now.Corners(s.plan.Wheelbase, s.plan.TrackFront, s.plan.TrackRear),
+		Stability: stability(s), Grade: grade(s), Trailer: trailer(s),
+		Items: items(s), Tanks: tanks(s), Groups: groups(s), Findings: []fitout.Finding{},
+	}
+	for _, d := range fitout.Datums {
+		a.Datums = append(a.Datums, DatumOrigin{d, j.Vehicle.Origin(d)})
+	}
+	for _, l := range s.limits {
+		a.Pads = append(a.Pads, l.pad())
+		a.Worst = append(a.Worst, l.worstStates(s)...)
+	}
+	a.Worst = append(a.Worst, sideStates(s)...)
+	for _, rule := range rules() {
+		a.Findings = append(a.Findings, rule(s)...)
+	}
+	slices.SortStableFunc(a.Findings, func(x, y fitout.Finding) int {
+		return cmp.Compare(rank(x.Severity), rank(y.Severity))
+	})
+	for i := range a.Findings {
+		if a.Findings[i].Fixes == nil {
+			a.Findings[i].Fixes = []fitout.Fix{}
+		}
+	}
+	return a
+}
+
+// Stopped reports whether any finding stops the build.
+func (a *Assessment) Stopped() bool {
+	return len(a.Findings) > 0 && a.Findings[0].Severity == fitout.Stop
+}
+
+func rank(s fitout.Severity) int {
+	switch s {
+	case fitout.Stop:
+		return 0
+	case fitout.Caution:
+		return 1
+	}
+	return 2
+}
+
+// rules are all rules, each a function from what is assessed to its findings.
+func rules() []func(*subject) []fitout.Finding {
+	return []func(*subject) []fitout.Finding{
+		overLimit, overTowing, overPlacard, worstOverLimit, limitMissing, ratingsShort,
+		baselineOverLimit, baselineAssumed, driverSeatMissing, scaleNotLevel,
+		frontLight, sidesUneven, seatShared, stationUnset, extensionUncertified,
+	}
+}
+
+// subject is a job made ready to be looked at by rules.
+type subject struct {
+	job     *fitout.Job
+	variant *fitout.Variant
+	plan    *load.Plan
+	now     load.Moments // without trailer
+	limits  []limit
+	say     speaker
+}
+
+func newSubject(j *fitout.Job) *subject {
+	s := &subject{job: j, variant: j.ChosenVariant(), plan: load.NewPlan(j), say: speaker{j}}
+	s.now = s.plan.Now()
+	s.limits = limits(s)
+	return s
+}

@@ -1,0 +1,115 @@
+package assess
+
+import (
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/load"
+)
+
+// closeShare is how near to a limit a load may come before it is called close.
+// A workshop rule: 3 % is about what unweighed odds and ends add to a build.
+const closeShare = 0.03
+
+// limit is one of the limits that the pads show.
+type limit struct {
+	id    string // front, rear, gross, combination
+	name  string // in the middle of a sentence, in the region's words
+	title string
+	limit fitout.Limit
+	load  float64
+	form  load.Form
+	worst load.State
+}
+
+// limits are the axles, the gross and, when it tows, the combination.
+func limits(s *subject) []limit {
+	plan, stated, axles := s.plan, s.job.Vehicle.Limits, s.plan.Axles()
+	all := []limit{
+		{id: "front", title: "Front axle", limit: stated.FrontAxle, load: axles.Front, form: plan.FrontForm(), name: s.say.term(fitout.TermFrontAxle)},
+		{id: "rear", title: "Rear axle", limit: stated.RearAxle, load: axles.Rear, form: plan.RearForm(), name: s.say.term(fitout.TermRearAxle)},
+		{id: "gross", title: "Gross", limit: stated.Gross, load: axles.Gross(), form: plan.GrossForm(), name: s.say.term(fitout.TermGross)},
+	}
+	if s.job.Trailer != nil {
+		all = append(all, limit{id: "combination", title: "Combination", limit: stated.Combination, load: plan.Combination(),
+			form: plan.CombinationForm(), name: s.say.term(fitout.TermCombination)})
+	}
+	for i := range all {
+		all[i].worst = plan.Worst(all[i].form)
+	}
+	return all
+}
+
+// over is how much the load is over the limit, kg; negative within it.
+func (l *limit) over() float64 { return l.load - l.limit.Kg }
+
+func (l *limit) stated() bool { return l.limit.Kg > 0 }
+
+// state is the state of a load against its limit, in one word.
+func (l *limit) state() string {
+	switch {
+	case !l.stated():
+		return "unknown"
+	case l.over() > 0:
+		return "over"
+	case l.load > l.limit.Kg*(1-closeShare):
+		return "close"
+	}
+	return "within"
+}
+
+func (l *limit) subject() fitout.Subject {
+	switch l.id {
+	case "front":
+		return fitout.Subject{Kind: "front-axle"}
+	case "rear":
+		return fitout.Subject{Kind: "rear-axle"}
+	}
+	return fitout.Subject{Kind: l.id}
+}
+
+// Pad is a limit as the pads show it.
+type Pad struct {
+	ID    string  `json:"id" enum:"front,rear,gross,combination"`
+	Title string  `json:"title"`
+	Term  string  `json:"term" doc:"the region's word for the limit"`
+	Load  float64 `json:"load" doc:"kg"`
+	Limit float64 `json:"limit" doc:"kg; 0 = not stated"`
+	Left  float64 `json:"left" doc:"limit − load, kg; negative is over; 0 when the limit is not stated"`
+	State string  `json:"state" enum:"within,close,over,unknown"`
+	Worst float64 `json:"worst" doc:"load in the exact worst state, kg"`
+}
+
+func (l *limit) pad() Pad {
+	p := Pad{ID: l.id, Title: l.title, Term: l.name, Load: l.load, Limit: l.limit.Kg, State: l.state(), Worst: l.worst.Value}
+	if l.stated() {
+		p.Left = -l.over()
+	}
+	return p
+}
+
+// WorstState is the exact extreme of one figure over everything that varies.
+type WorstState struct {
+	Figure string  `json:"figure" doc:"front, front-least, rear, gross, combination, left or right"`
+	Title  string  `json:"title"`
+	Load   float64 `json:"load" doc:"kg"`
+	State  string  `json:"state" doc:"the state in words"`
+}
+
+func (l *limit) worstStates(s *subject) []WorstState {
+	states := []WorstState{{l.id, "Most on " + lower(l.title), l.worst.Value, s.say.state(s.variant, l.worst)}}
+	if l.id == "gross" || l.id == "combination" {
+		states[0].Title = "Most " + lower(l.title)
+	}
+	if l.id == "front" {
+		least := s.plan.Worst(l.form.Negative())
+		states = append(states, WorstState{"front-least", "Least on front axle", -least.Value, s.say.state(s.variant, least)})
+	}
+	return states
+}
+
+func sideStates(s *subject) []WorstState {
+	left, right := s.plan.Worst(s.plan.LeftForm()), s.plan.Worst(s.plan.RightForm())
+	return []WorstState{
+		{"left", "Most on left wheels", left.Value, s.say.state(s.variant, left)},
+		{"right", "Most on right wheels", right.Value, s.say.state(s.variant, right)},
+	}
+}

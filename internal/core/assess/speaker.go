@@ -1,0 +1,119 @@
+package assess
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+	"unicode"
+
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/load"
+	"zaino/internal/core/quantity"
+)
+
+// speaker puts figures and states into the words and units of a job.
+type speaker struct{ job *fitout.Job }
+
+func (s speaker) system() quantity.System { return quantity.System(s.job.Units) }
+
+func (s speaker) mass(kg float64) string {
+	return quantity.Format(kg, quantity.Mass, s.system())
+}
+
+func (s speaker) length(mm float64) string {
+	return quantity.Format(mm, quantity.Length, s.system())
+}
+
+func (s speaker) volume(litres float64) string {
+	return quantity.Format(litres, quantity.Volume, s.system())
+}
+
+func (s speaker) term(t fitout.Term) string { return s.job.Region.Word(t) }
+
+// source is the place of a limit as a sentence names it.
+func source(s fitout.LimitSource) string {
+	switch s {
+	case fitout.FromPlate:
+		return "plate"
+	case fitout.FromPapers:
+		return "papers"
+	case fitout.FromDataSheet:
+		return "data sheet"
+	}
+	return "estimate"
+}
+
+// state describes a worst state: what is full, aboard and chosen, and what is
+// empty or left out.
+func (s speaker) state(v *fitout.Variant, state load.State) string {
+	var with, without []string
+	sort := func(on bool, name string) {
+		if on {
+			with = append(with, name)
+		} else {
+			without = append(without, name)
+		}
+	}
+	for _, tank := range s.job.Vehicle.Tanks {
+		sort(state.TankFills[tank.ID] > tank.Min, fmt.Sprintf("%s at %s", lower(tank.Name), s.volume(state.TankFills[tank.ID])))
+	}
+	for _, item := range v.Items {
+		if l := item.Presence.Level; l != nil && item.Presence.Kind == fitout.ByLevel {
+			sort(state.Levels[item.ID] > l.Min, fmt.Sprintf("%s at %s", lower(item.Name), s.volume(state.Levels[item.ID])))
+		}
+	}
+	for _, sw := range v.Switches {
+		sort(state.Switches[sw.ID], lower(sw.Name))
+	}
+	for _, c := range v.Choices {
+		for _, m := range c.Members {
+			if m.ID == state.Choices[c.ID] {
+				with = append(with, lower(m.Name))
+			}
+		}
+		if state.Choices[c.ID] == "" {
+			without = append(without, "any "+lower(c.Name))
+		}
+	}
+	if s.job.Trailer != nil {
+		sort(state.Coupled, "the trailer")
+	}
+	text := strings.Join(with, ", ")
+	if len(with) > 0 {
+		text = "with " + text
+	}
+	if len(without) > 0 {
+		text = strings.TrimPrefix(text+"; without "+strings.Join(without, ", "), "; ")
+	}
+	if text == "" {
+		return "in its only state"
+	}
+	return text
+}
+
+// lower puts a name into the middle of a sentence, leaving abbreviations.
+func lower(name string) string {
+	runes := []rune(name)
+	if len(runes) == 0 || len(runes) > 1 && !unicode.IsLower(runes[1]) {
+		return name
+	}
+	runes[0] = unicode.ToLower(runes[0])
+	return string(runes)
+}
+
+func capital(text string) string {
+	runes := []rune(text)
+	if len(runes) > 0 {
+		runes[0] = unicode.ToUpper(runes[0])
+	}
+	return string(runes)
+}
+
+// list joins names as a sentence does.
+func list(names []string) string {
+	slices.Sort(names)
+	if len(names) < 2 {
+		return strings.Join(names, "")
+	}
+	return strings.Join(names[:len(names)-1], ", ") + " and " + names[len(names)-1]
+}

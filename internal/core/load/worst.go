@@ -1,0 +1,160 @@
+package load
+
+import "zaino/internal/core/fitout"
+
+// State is one setting of everything that may vary.
+type State struct {
+	Value     float64           // of the form that it was sought for
+	Switches  map[string]bool   // on, by id of the switch
+	Choices   map[string]string // member, by id of the choice; empty for none
+	Levels    map[string]float64
+	TankFills map[string]float64 // litres, by id of the tank
+	Coupled   bool
+}
+
+// Worst returns the state in which a form is greatest, over every switch,
+// choice, level, tank and the trailer, without trying them all: the form is
+// linear, so independent terms count where they add, a choice gives its best
+// member, and each tree of requirements is maximised from its leaves up.
+func (p *Plan) Worst(f Form) State {
+	w := newWorst(p, f)
+	value := f.Of(p.Unladen) + w.always
+	for i := range p.vehicle.Tanks {
+		tank := &p.vehicle.Tanks[i]
+		litres, gain := w.level(p.Tanks[i].Mass, 0, tank.Min, tank.Capacity, tank.Density)
+		w.state.TankFills[tank.ID] = litres
+		value += gain
+	}
+	for i := range p.variant.Items {
+		item := &p.variant.Items[i]
+		if l := item.Presence.Level; item.Presence.Kind == fitout.ByLevel && l != nil {
+			litres, gain := w.level(p.Items[i].Mass, item.Mass, l.Min, l.Max, l.Density)
+			w.state.Levels[item.ID] = litres
+			value += gain
+		}
+	}
+	for i := range p.variant.Switches {
+		if s := &p.variant.Switches[i]; s.Requires == nil {
+			value += w.settle(s.ID, true)
+		}
+	}
+	for i := range p.variant.Choices {
+		value += w.choose(&p.variant.Choices[i])
+	}
+	if p.Trailer != nil {
+		gain := f.Of(Moments{Kg: p.Towing.Vehicle.Gross(), X: p.Towing.Vehicle.Rear * p.Wheelbase}) + f.Towed*p.Towing.TrailerAxle
+		if w.state.Coupled = gain > 0; gain > 0 {
+			value += gain
+		}
+	}
+	w.state.Value = value
+	return w.state
+}
+
+// member names a member of a choice.
+type member struct{ choice, id string }
+
+// worst is the work of one Worst: what each switch and member brings to the
+// form by itself, and which switches hang on it.
+type worst struct {
+	form      Form
+	always    float64
+	own       map[string]float64
+	ownMember map[member]float64
+	below     map[string][]string
+	belowOf   map[member][]string
+	state     State
+}
+
+func newWorst(p *Plan, f Form) *worst {
+	w := &worst{
+		form: f, own: map[string]float64{}, ownMember: map[member]float64{},
+		below: map[string][]string{}, belowOf: map[member][]string{},
+		state: State{
+			Switches: map[string]bool{}, Choices: map[string]string{},
+			Levels: map[string]float64{}, TankFills: map[string]float64{},
+		},
+	}
+	for i := range p.variant.Items {
+		value := f.Of(Moments{}.Add(p.Items[i].Mass))
+		switch presence := p.variant.Items[i].Presence; presence.Kind {
+		case fitout.BySwitch:
+			w.own[presence.Switch] += value
+		case fitout.ByChoice:
+			w.ownMember[member{presence.Choice, presence.Member}] += value
+		case fitout.Always:
+			w.always += value
+		}
+	}
+	for _, s := range p.variant.Switches {
+		switch r := s.Requires; {
+		case r == nil:
+		case r.Switch != "":
+			w.below[r.Switch] = append(w.below[r.Switch], s.ID)
+		default:
+			m := member{r.Choice, r.Member}
+			w.belowOf[m] = append(w.belowOf[m], s.ID)
+		}
+	}
+	return w
+}
+
+// level returns the fill between least and most where the form is greater, and
+// the form's value of vessel and content.
+func (w *worst) level(place Mass, vessel, least, most, density float64) (litres, value float64) {
+	perKg := w.form.Of(Moments{}.Add(Mass{1, place.X, place.Y, place.Z}))
+	litres = least
+	if perKg > 0 {
+		litres = most
+	}
+	return litres, perKg * (vessel + litres*density)
+}
+
+// best is the most that a switch and all that hangs on it can bring; 0 where
+// it is better off.
+func (w *worst) best(id string) float64 {
+	return max(0, w.own[id]+w.bestOf(w.below[id]))
+}
+
+func (w *worst) bestOf(ids []string) float64 {
+	sum := 0.0
+	for _, id := range ids {
+		sum += w.best(id)
+	}
+	return sum
+}
+
+// settle writes the best setting of a switch and of all below it into the
+// state and returns its value. A switch whose parent is off is off.
+func (w *worst) settle(id string, possible bool) float64 {
+	value := w.best(id)
+	on := possible && value > 0
+	w.state.Switches[id] = on
+	for _, below := range w.below[id] {
+		w.settle(below, on)
+	}
+	if !on {
+		return 0
+	}
+	return value
+}
+
+// choose writes the best member of a choice into the state and returns its value.
+func (w *worst) choose(c *fitout.Choice) float64 {
+	best, chosen := 0.0, ""
+	first := !c.None
+	for _, m := range c.Members {
+		key := member{c.ID, m.ID}
+		value := w.ownMember[key] + w.bestOf(w.belowOf[key])
+		if first || value > best {
+			best, chosen, first = value, m.ID, false
+		}
+	}
+	w.state.Choices[c.ID] = chosen
+	for _, m := range c.Members {
+		for _, id := range w.belowOf[member{c.ID, m.ID}] {
+			w.settle(id, m.ID == chosen)
+		}
+	}
+	return best
+}

@@ -1,0 +1,35 @@
+// Package demo holds the jobs that a new user can look at and try things on.
+// People, places and vehicles in them are invented.
+package demo
+
+import (
+	"embed"
+	"fmt"
+
+	"zaino/internal/core/fitout"
+)
+
+//go:embed *.zaino.json
+var files embed.FS
+
+// names is the order in which the demo jobs are listed.
+var names = [...]string{"river-gauging", "sound-recordist", "queen-bees"}
+
+// Jobs returns the demo jobs: a river-gauging crew's tray ute, planned too
+// heavy at the back; a sound recordist's wagon; a queen-bee breeder's pickup in
+// US units with a trailer.
+func Jobs() ([]fitout.Job, error) {
+	jobs := make([]fitout.Job, 0, len(names))
+	for _, name := range names {
+		data, err := files.ReadFile(name + ".zaino.json")
+		if err != nil {
+			return nil, err
+		}
+		job, err := fitout.Decode(data)
+		if err != nil {
+			return nil, fmt.Errorf("demo job %s: %w", name, err)
+		}
+		jobs = append(jobs, job)
+	}
+	return jobs, nil
+}
