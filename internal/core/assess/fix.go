@@ -152,13 +152,21 @@ func leavings(s *subject, l *limit) []candidate {
 		trial.Variants = []fitout.Variant{variant}
 		without := load.NewPlan(&trial).Axles()
 		effect := load.Axles{Front: without.Front - before.Front, Rear: without.Rear - before.Rear}
-		if effect.Gross() == 0 {
+		if effect.Gross() == 0 || s.carriesPeople(sw.ID) {
 			continue
 		}
 		all = append(all, s.candidate(l, "Leave "+lower(sw.Name)+" behind", fitout.FixEdit{Kind: "switch-off", ID: sw.ID},
 			effect, 0, -effect.Gross()))
 	}
 	return all
+}
+
+// carriesPeople reports whether a switch puts a traveller aboard: who comes
+// along is not for a fix to say.
+func (s *subject) carriesPeople(id string) bool {
+	return slices.ContainsFunc(s.variant.Items, func(item fitout.Item) bool {
+		return item.Presence.Kind == fitout.BySwitch && item.Presence.Switch == id && isTraveller(&item)
+	})
 }
 
 // uncoupling leaves the trailer behind.

@@ -1,7 +1,6 @@
 package assess
 
 import (
-	"fmt"
 	"slices"
 	"strings"
 	"unicode"
@@ -43,8 +42,16 @@ func source(s fitout.LimitSource) string {
 	return "estimate"
 }
 
-// state describes a worst state: what is full, aboard and chosen, and what is
-// empty or left out.
+// filled says how full a tank or vessel is.
+func (s speaker) filled(name string, litres float64) string {
+	if litres == 0 {
+		return "empty " + lower(name)
+	}
+	return s.volume(litres) + " in " + lower(name)
+}
+
+// state describes a worst state: how full the tanks are, what is aboard and
+// what is left out.
 func (s speaker) state(v *fitout.Variant, state load.State) string {
 	var with, without []string
 	sort := func(on bool, name string) {
@@ -55,11 +62,11 @@ func (s speaker) state(v *fitout.Variant, state load.State) string {
 		}
 	}
 	for _, tank := range s.job.Vehicle.Tanks {
-		sort(state.TankFills[tank.ID] > tank.Min, fmt.Sprintf("%s at %s", lower(tank.Name), s.volume(state.TankFills[tank.ID])))
+		with = append(with, s.filled(tank.Name, state.TankFills[tank.ID]))
 	}
 	for _, item := range v.Items {
 		if l := item.Presence.Level; l != nil && item.Presence.Kind == fitout.ByLevel {
-			sort(state.Levels[item.ID] > l.Min, fmt.Sprintf("%s at %s", lower(item.Name), s.volume(state.Levels[item.ID])))
+			with = append(with, s.filled(item.Name, state.Levels[item.ID]))
 		}
 	}
 	for _, sw := range v.Switches {

@@ -1,0 +1,105 @@
+package api
+
+import (
+	"context"
+	"encoding/json"
+	"net/http"
+	"strings"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"zaino/internal/core/fitout"
+	"zaino/internal/exchange"
+)
+
+// PreviewRequest is CSV text to be understood for a job, with the datum and
+// units of that job.
+type PreviewRequest struct {
+	Text string     `json:"text" maxLength:"2000000"`
+	Job  fitout.Job `json:"job"`
+}
+
+type previewOutput struct{ Body exchange.Preview }
+
+type fileOutput struct {
+	ContentType        string `header:"Content-Type"`
+	ContentDisposition string `header:"Content-Disposition"`
+	Body               []byte
+}
+
+func (h handlers) registerExchange(api huma.API) {
+	importing := withJob("import-job", http.MethodPost, "/api/jobs/import")
+	huma.Register(api, importing, h.importJob)
+	documentBody[fitout.Job](api, api.OpenAPI().Paths[importing.Path].Post)
+
+	huma.Register(api, operation("export-job", http.MethodGet, "/api/jobs/{id}/export"), func(_ context.Context, in *jobID) (*fileOutput, error) {
+		return h.file(in.ID, ".zaino.json", "application/json", fitout.Encode)
+	})
+	huma.Register(api, operation("export-items", http.MethodGet, "/api/jobs/{id}/items.csv"), func(_ context.Context, in *jobID) (*fileOutput, error) {
+		return h.file(in.ID, "-items.csv", "text/csv; charset=utf-8", exchange.WriteItems)
+	})
+	preview := withJob("preview-items", http.MethodPost, "/api/items/preview")
+	huma.Register(api, preview, h.previewItems)
+	documentBody[PreviewRequest](api, api.OpenAPI().Paths[preview.Path].Post)
+}
+
+// importJob keeps a job document. Its id stays unless this installation has a
+// job with it already, which it then stands beside as a copy.
+func (h handlers) importJob(_ context.Context, in *jobBody) (*documentOutput, error) {
+	job, err := fitout.Decode(in.RawBody)
+	if err != nil {
+		return nil, refused(err)
+	}
+	taken, err := h.store.Has(job.ID)
+	if err != nil {
+		return nil, problem(err)
+	}
+	if taken {
+		return h.createCopy(job, job.Name)
+	}
+	document, err := h.store.Create(&job)
+	return &documentOutput{document}, problem(err)
+}
+
+func (h handlers) file(id, ending, contentType string, write func(*fitout.Job) ([]byte, error)) (*fileOutput, error) {
+	document, err := h.store.Load(id)
+	if err != nil {
+		return nil, problem(err)
+	}
+	data, err := write(&document.Job)
+	return &fileOutput{ContentType: contentType, ContentDisposition: `attachment; filename="` + fileName(document.Job.Name) + ending + `"`, Body: data}, problem(err)
+}
+
+// fileName keeps of a name what every file system takes.
+func fileName(name string) string {
+	safe := strings.Map(func(r rune) rune {
+		switch {
+		case r >= 'a' && r <= 'z', r >= '0' && r <= '9':
+			return r
+		case r >= 'A' && r <= 'Z':
+			return r + 'a' - 'A'
+		}
+		return '-'
+	}, name)
+	safe = strings.Trim(strings.Join(strings.FieldsFunc(safe, func(r rune) bool { return r == '-' }), "-"), "-")
+	if safe == "" {
+		return "job"
+	}
+	return safe
+}
+
+func (h handlers) previewItems(_ context.Context, in *jobBody) (*previewOutput, error) {
+	var request struct {
+		Text string          `json:"text"`
+		Job  json.RawMessage `json:"job"`
+	}
+	job, err := decodeWithJob(in.RawBody, &request, &request.Job)
+	if err != nil {
+		return nil, err
+	}
+	preview, err := exchange.ReadItems(request.Text, &job)
+	if err != nil {
+		return nil, huma.Error422UnprocessableEntity(err.Error())
+	}
+	return &previewOutput{preview}, nil
+}

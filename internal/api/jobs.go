@@ -1,0 +1,104 @@
+package api
+
+import (
+	"context"
+	"crypto/rand"
+	"net/http"
+	"strings"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"zaino/internal/core/fitout"
+	"zaino/internal/store"
+)
+
+type listInput struct {
+	Search   string `query:"search" maxLength:"200" doc:"words of name, customer or vehicle"`
+	Archived bool   `query:"archived"`
+	Limit    int    `query:"limit" minimum:"1" maximum:"500" default:"100"`
+	Offset   int    `query:"offset" minimum:"0" default:"0"`
+}
+
+type jobList struct {
+	Body struct {
+		Jobs  []store.Listed `json:"jobs"`
+		Total int            `json:"total" doc:"jobs that the query finds in all"`
+	}
+}
+
+type jobID struct {
+	ID string `path:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+}
+
+type createInput struct {
+	Body struct {
+		Name   string        `json:"name" minLength:"1" maxLength:"120"`
+		Region fitout.Region `json:"region" enum:"anz,uk-eu,na"`
+	}
+}
+
+type archiveInput struct {
+	jobID
+	Body struct {
+		Archived bool `json:"archived"`
+	}
+}
+
+type documentOutput struct{ Body store.Document }
+
+func (h handlers) registerJobs(api huma.API) {
+	huma.Register(api, operation("list-jobs", http.MethodGet, "/api/jobs"), h.list)
+	huma.Register(api, operation("create-job", http.MethodPost, "/api/jobs"), h.create)
+	huma.Register(api, operation("duplicate-job", http.MethodPost, "/api/jobs/{id}/duplicate"), h.duplicate)
+	huma.Register(api, operation("archive-job", http.MethodPut, "/api/jobs/{id}/archived"), h.archive)
+	huma.Register(api, operation("delete-job", http.MethodDelete, "/api/jobs/{id}"), func(_ context.Context, in *jobID) (*struct{}, error) {
+		return nil, problem(h.store.Delete(in.ID))
+	})
+	huma.Register(api, operation("restore-job", http.MethodPost, "/api/jobs/{id}/restore"), func(_ context.Context, in *jobID) (*struct{}, error) {
+		return nil, problem(h.store.Restore(in.ID))
+	})
+}
+
+// operation is an operation with the limits that hold for all.
+func operation(id, method, path string) huma.Operation {
+	return huma.Operation{OperationID: id, Method: method, Path: path, MaxBodyBytes: maxRequest}
+}
+
+func (h handlers) list(_ context.Context, in *listInput) (*jobList, error) {
+	jobs, total, err := h.store.List(store.Query{Search: in.Search, Archived: in.Archived, Limit: in.Limit, Offset: in.Offset})
+	out := &jobList{}
+	out.Body.Jobs, out.Body.Total = jobs, total
+	return out, problem(err)
+}
+
+// newID returns an id that no other job has, here or elsewhere.
+func newID() string { return strings.ToLower(rand.Text()) }
+
+func (h handlers) create(_ context.Context, in *createInput) (*documentOutput, error) {
+	job := fitout.NewJob(newID(), in.Body.Name, in.Body.Region)
+	document, err := h.store.Create(&job)
+	return &documentOutput{document}, problem(err)
+}
+
+func (h handlers) duplicate(_ context.Context, in *jobID) (*documentOutput, error) {
+	original, err := h.store.Load(in.ID)
+	if err != nil {
+		return nil, problem(err)
+	}
+	return h.createCopy(original.Job, "copy of "+original.Job.Name)
+}
+
+// createCopy keeps a job under a new id.
+func (h handlers) createCopy(job fitout.Job, name string) (*documentOutput, error) {
+	job.ID = newID()
+	if runes := []rune(name); len(runes) > 120 {
+		name = string(runes[:120])
+	}
+	job.Name = name
+	document, err := h.store.Create(&job)
+	return &documentOutput{document}, problem(err)
+}
+
+func (h handlers) archive(_ context.Context, in *archiveInput) (*struct{}, error) {
+	return nil, problem(h.store.Archive(in.ID, in.Body.Archived))
+}

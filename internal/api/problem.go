@@ -1,0 +1,102 @@
+package api
+
+import (
+	"encoding/json"
+	"errors"
+	"net/http"
+	"reflect"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"zaino/internal/core/fitout"
+	"zaino/internal/store"
+)
+
+// conflictProblem is the 409 of a save that has to be decided by a person: an
+// RFC 9457 problem with the stored document and the fields in question.
+type conflictProblem struct {
+	Title     string            `json:"title"`
+	Status    int               `json:"status"`
+	Detail    string            `json:"detail"`
+	Current   store.Document    `json:"current"`
+	Conflicts []fitout.Conflict `json:"conflicts"`
+}
+
+// Error is the reason for the conflict.
+func (p *conflictProblem) Error() string { return p.Detail }
+
+// GetStatus is 409.
+func (p *conflictProblem) GetStatus() int { return p.Status }
+
+// ContentType makes it a problem document.
+func (p *conflictProblem) ContentType(string) string { return "application/problem+json" }
+
+// problem turns an error of core or store into the problem document to send.
+func problem(err error) error {
+	var problems fitout.Problems
+	var single fitout.Problem
+	var conflict *store.ConflictError
+	switch {
+	case err == nil:
+		return nil
+	case errors.As(err, &conflict):
+		return &conflictProblem{Title: http.StatusText(http.StatusConflict), Status: http.StatusConflict,
+			Detail: conflict.Reason, Current: conflict.Current, Conflicts: conflict.Conflicts}
+	case errors.As(err, &single):
+		problems = fitout.Problems{single}
+	case errors.As(err, &problems):
+	case errors.Is(err, store.ErrNotFound):
+		return huma.Error404NotFound("There is no such job here; it may have been deleted.")
+	default:
+		return huma.Error500InternalServerError("The server could not do this: " + err.Error())
+	}
+	details := make([]error, len(problems))
+	for i, p := range problems {
+		details[i] = &huma.ErrorDetail{Message: p.Error(), Location: p.Path, Value: p.Given}
+	}
+	return huma.Error422UnprocessableEntity(problems.Error(), details...)
+}
+
+// refused turns an error of reading what was sent into a 422 that says why.
+func refused(err error) error {
+	var problems fitout.Problems
+	var single fitout.Problem
+	if errors.As(err, &problems) || errors.As(err, &single) {
+		return problem(err)
+	}
+	return huma.Error422UnprocessableEntity(err.Error())
+}
+
+// jobBody is a request whose body fitout.Decode reads, so that a refused job
+// gets the same sentences whether it comes from a file or a screen.
+type jobBody struct {
+	RawBody []byte `contentType:"application/json"`
+}
+
+// withJob is an operation whose body fitout.Decode reads and checks.
+func withJob(id, method, path string) huma.Operation {
+	o := operation(id, method, path)
+	o.SkipValidateBody = true
+	return o
+}
+
+// documentBody tells the contract what a RawBody operation's body really is.
+func documentBody[T any](api huma.API, operation *huma.Operation) {
+	operation.RequestBody.Content["application/json"].Schema = api.OpenAPI().Components.Schemas.Schema(reflect.TypeFor[T](), true, "")
+}
+
+// maxRequest is the largest request: a job and little around it.
+const maxRequest = fitout.MaxBytes + 64<<10
+
+// decodeWithJob reads a body that holds a job under "job" beside the fields of
+// out, which must have a json.RawMessage for it.
+func decodeWithJob(body []byte, out any, raw *json.RawMessage) (fitout.Job, error) {
+	if err := json.Unmarshal(body, out); err != nil {
+		return fitout.Job{}, huma.Error422UnprocessableEntity("The request is not understood: " + err.Error())
+	}
+	job, err := fitout.Decode(*raw)
+	if err != nil {
+		return job, refused(err)
+	}
+	return job, nil
+}

@@ -1,0 +1,70 @@
+// Package api serves the planner over HTTP: jobs, live assessment, exchange
+// formats and the built front end. Handlers decode, call the core or the
+// store, and encode; the OpenAPI document is generated from their types.
+package api
+
+import (
+	"io/fs"
+	"log/slog"
+	"net/http"
+
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/danielgtaylor/huma/v2/adapters/humachi"
+	"github.com/go-chi/chi/v5"
+	"github.com/go-chi/chi/v5/middleware"
+
+	"zaino/internal/store"
+)
+
+// Options are what a server is made of.
+type Options struct {
+	Store      *store.Store
+	Frontend   fs.FS        // the built front end, with index.html at its top
+	Log        *slog.Logger // requests are logged here
+	Version    string
+	Hosts      []string // host names that requests may name
+	AccessCode string   // asked for once in each browser; empty for none
+}
+
+// New returns the handler of the whole server.
+func New(o Options) http.Handler {
+	router := chi.NewRouter()
+	router.Use(logRequests(o.Log), recoverPanics(o.Log), allowHosts(o.Hosts), securityHeaders,
+		sameOrigin(), middleware.Compress(5))
+	gate := newGate(o.AccessCode)
+	router.Group(func(router chi.Router) {
+		router.Use(gate.guard)
+		register(router, o, gate)
+	})
+	if o.Frontend != nil {
+		router.NotFound(frontend(o.Frontend))
+	}
+	return router
+}
+
+// OpenAPI returns the contract, which the front end's types are generated from.
+func OpenAPI() ([]byte, error) {
+	return register(chi.NewRouter(), Options{}, newGate("")).OpenAPI().MarshalJSON()
+}
+
+func register(router chi.Router, o Options, gate *gate) huma.API {
+	huma.DefaultArrayNullable = false
+	config := huma.DefaultConfig("Zaino", "1")
+	config.CreateHooks = nil // no $schema fields: documents stay as they are
+	config.DocsPath, config.SchemasPath, config.OpenAPIPath = "", "", "/api/openapi"
+	api := humachi.New(router, config)
+	h := handlers{store: o.Store, version: o.Version, gate: gate}
+	h.registerJobs(api)
+	h.registerDocuments(api)
+	h.registerAssess(api)
+	h.registerExchange(api)
+	h.registerSystem(api)
+	return api
+}
+
+// handlers hold what the operations need.
+type handlers struct {
+	store   *store.Store
+	version string
+	gate    *gate
+}

@@ -1,0 +1,62 @@
+package store
+
+import (
+	"fmt"
+
+	"github.com/go-gormigrate/gormigrate/v2"
+	"gorm.io/gorm"
+)
+
+// migrations bring a database of any older version to this one, in order. A
+// migration that has shipped is never changed; it spells its tables out so
+// that later changes of the models do not change it.
+func migrations() []*gormigrate.Migration {
+	return []*gormigrate.Migration{
+		{ID: "0001-jobs-and-revisions", Migrate: statements(
+			`CREATE TABLE jobs (
+				id TEXT PRIMARY KEY, name TEXT NOT NULL, customer TEXT NOT NULL, vehicle TEXT NOT NULL, search TEXT NOT NULL,
+				archived BOOLEAN NOT NULL DEFAULT FALSE, revision INTEGER NOT NULL,
+				stops INTEGER NOT NULL, cautions INTEGER NOT NULL,
+				created_at DATETIME NOT NULL, updated_at DATETIME NOT NULL, deleted_at DATETIME)`,
+			`CREATE INDEX jobs_listed ON jobs (deleted_at, archived, updated_at DESC)`,
+			`CREATE TABLE revisions (
+				job_id TEXT NOT NULL REFERENCES jobs (id), number INTEGER NOT NULL, base INTEGER NOT NULL,
+				label TEXT NOT NULL, created_at DATETIME NOT NULL, document BLOB NOT NULL, PRIMARY KEY (job_id, number)) WITHOUT ROWID`,
+			`CREATE TABLE settings (name TEXT PRIMARY KEY, value TEXT NOT NULL)`,
+		)},
+	}
+}
+
+func statements(all ...string) gormigrate.MigrateFunc {
+	return func(tx *gorm.DB) error {
+		for _, statement := range all {
+			if err := tx.Exec(statement).Error; err != nil {
+				return err
+			}
+		}
+		return nil
+	}
+}
+
+// schemaVersion is the version of the database that this program writes.
+func schemaVersion() int { return len(migrations()) }
+
+// migrate runs what is missing and writes identity and version into the file's
+// header, where checkFile looks for them.
+func migrate(db *gorm.DB) error {
+	options := *gormigrate.DefaultOptions
+	options.UseTransaction = true
+	if err := gormigrate.New(db, &options, migrations()).Migrate(); err != nil {
+		return fmt.Errorf("cannot be brought to version %d: %w", schemaVersion(), err)
+	}
+	for _, pragma := range []string{
+		fmt.Sprintf("PRAGMA application_id = %d", applicationID),
+		fmt.Sprintf("PRAGMA user_version = %d", schemaVersion()),
+		"PRAGMA wal_checkpoint(TRUNCATE)",
+	} {
+		if err := db.Exec(pragma).Error; err != nil {
+			return err
+		}
+	}
+	return nil
+}

@@ -1,0 +1,184 @@
+package store
+
+import (
+	"bytes"
+	"compress/gzip"
+	"errors"
+	"fmt"
+	"io"
+	"time"
+
+	"gorm.io/gorm"
+
+	"zaino/internal/core/fitout"
+)
+
+// revisionRow is one state of a job. Rows are never rewritten.
+type revisionRow struct {
+	JobID     string `gorm:"primaryKey"`
+	Number    int    `gorm:"primaryKey"`
+	Base      int    // the revision that the edit was made on
+	Label     string // name that somebody gave it; a named one is kept for ever
+	CreatedAt time.Time
+	Document  []byte // gzip of the canonical JSON
+}
+
+// TableName is the table's name for GORM.
+func (revisionRow) TableName() string { return "revisions" }
+
+// Document is a job with the number of its revision.
+type Document struct {
+	Revision int        `json:"revision"`
+	Job      fitout.Job `json:"job"`
+}
+
+// ConflictError says that a save could not be merged with what others saved
+// meanwhile. Current is what is stored now.
+type ConflictError struct {
+	Current   Document
+	Conflicts []fitout.Conflict
+	Reason    string
+}
+
+// Error says why the interface has to ask.
+func (e *ConflictError) Error() string { return e.Reason }
+
+func insertRevision(tx *gorm.DB, j *fitout.Job, number, base int, now time.Time) error {
+	document, err := fitout.Encode(j)
+	if err != nil {
+		return err
+	}
+	var packed bytes.Buffer
+	w := gzip.NewWriter(&packed)
+	if _, err := w.Write(document); err != nil {
+		return err
+	}
+	if err := w.Close(); err != nil {
+		return err
+	}
+	return tx.Create(&revisionRow{JobID: j.ID, Number: number, Base: base, CreatedAt: now, Document: packed.Bytes()}).Error
+}
+
+func (r *revisionRow) job() (fitout.Job, error) {
+	var job fitout.Job
+	reader, err := gzip.NewReader(bytes.NewReader(r.Document))
+	if err != nil {
+		return job, fmt.Errorf("revision %d of job %s is damaged: %w", r.Number, r.JobID, err)
+	}
+	data, err := io.ReadAll(io.LimitReader(reader, fitout.MaxBytes+1))
+	if err != nil {
+		return job, fmt.Errorf("revision %d of job %s is damaged: %w", r.Number, r.JobID, err)
+	}
+	return fitout.Decode(data)
+}
+
+// Revision returns the number of a job's newest revision.
+func (s *Store) Revision(id string) (int, error) {
+	row, err := head(s.db, id)
+	return row.Revision, err
+}
+
+// Load returns a job's newest revision.
+func (s *Store) Load(id string) (Document, error) {
+	row, err := head(s.db, id)
+	if err != nil {
+		return Document{}, err
+	}
+	return load(s.db, id, row.Revision)
+}
+
+func head(tx *gorm.DB, id string) (jobRow, error) {
+	var row jobRow
+	err := tx.Where("id = ?", id).Take(&row).Error
+	if errors.Is(err, gorm.ErrRecordNotFound) {
+		err = ErrNotFound
+	}
+	return row, err
+}
+
+func load(tx *gorm.DB, id string, number int) (Document, error) {
+	var row revisionRow
+	if err := tx.Where("job_id = ? AND number = ?", id, number).Take(&row).Error; err != nil {
+		return Document{}, err
+	}
+	job, err := row.job()
+	return Document{Revision: number, Job: job}, err
+}
+
+// Save keeps a valid job as a new revision of the job with its id. base is the
+// revision that the edit was made on. If others have saved since, the edit is
+// merged with theirs; where that needs a decision, it returns *ConflictError
+// and keeps nothing. A document that changes nothing makes no revision.
+func (s *Store) Save(base int, mine *fitout.Job) (Document, error) {
+	s.writing.Lock()
+	defer s.writing.Unlock()
+	var saved Document
+	err := s.db.Transaction(func(tx *gorm.DB) error {
+		row, err := head(tx, mine.ID)
+		if err != nil {
+			return err
+		}
+		current, err := load(tx, mine.ID, row.Revision)
+		if err != nil {
+			return err
+		}
+		job := *mine
+		if base != row.Revision {
+			if job, err = merge(tx, base, mine, current); err != nil {
+				return err
+			}
+		}
+		if same(&job, &current.Job) {
+			saved = current
+			return nil
+		}
+		row.Revision++
+		row.UpdatedAt = s.now()
+		s.describe(&row, &job)
+		saved = Document{Revision: row.Revision, Job: job}
+		if err := insertRevision(tx, &job, row.Revision, base, s.now()); err != nil {
+			return err
+		}
+		return tx.Save(&row).Error
+	})
+	return saved, err
+}
+
+func merge(tx *gorm.DB, base int, mine *fitout.Job, current Document) (fitout.Job, error) {
+	common, err := load(tx, mine.ID, base)
+	if err != nil {
+		return fitout.Job{}, &ConflictError{Current: current, Conflicts: []fitout.Conflict{},
+			Reason: fmt.Sprintf("revision %d, which this edit was made on, is no longer kept", base)}
+	}
+	merged, conflicts, err := fitout.Merge(&common.Job, mine, &current.Job)
+	if err != nil {
+		return fitout.Job{}, &ConflictError{Current: current, Conflicts: []fitout.Conflict{},
+			Reason: "this edit does not go together with what somebody else saved meanwhile: " + err.Error()}
+	}
+	if len(conflicts) > 0 {
+		return fitout.Job{}, &ConflictError{Current: current, Conflicts: conflicts,
+			Reason: "somebody else changed the same meanwhile"}
+	}
+	return merged, nil
+}
+
+func same(a, b *fitout.Job) bool {
+	first, err1 := fitout.Encode(a)
+	second, err2 := fitout.Encode(b)
+	return err1 == nil && err2 == nil && bytes.Equal(first, second)
+}
+
+// keepAll is how long every revision is kept.
+const keepAll = 30 * 24 * time.Hour
+
+// Thin drops unnamed revisions that are older than 30 days, keeping the last of
+// each day and each job's newest. It returns how many it dropped.
+func (s *Store) Thin() (int, error) {
+	s.writing.Lock()
+	defer s.writing.Unlock()
+	result := s.db.Exec(`DELETE FROM revisions AS r WHERE label = '' AND created_at < ?
+		AND number < (SELECT revision FROM jobs WHERE id = r.job_id)
+		AND EXISTS (SELECT 1 FROM revisions AS later WHERE later.job_id = r.job_id AND later.number > r.number
+			AND substr(later.created_at, 1, 10) = substr(r.created_at, 1, 10))`, s.now().Add(-keepAll))
+	return int(result.RowsAffected), result.Error
+}
