@@ -18,7 +18,7 @@ type SaveRequest struct {
 }
 
 type saveInput struct {
-	jobID
+	JobID
 	jobBody
 }
 
@@ -29,11 +29,11 @@ type revisionOutput struct {
 }
 
 func (h handlers) registerDocuments(api huma.API) {
-	huma.Register(api, operation("load-job", http.MethodGet, "/api/jobs/{id}"), func(_ context.Context, in *jobID) (*documentOutput, error) {
+	huma.Register(api, operation("load-job", http.MethodGet, "/api/jobs/{id}"), func(_ context.Context, in *JobID) (*documentOutput, error) {
 		document, err := h.store.Load(in.ID)
 		return &documentOutput{document}, problem(err)
 	})
-	huma.Register(api, operation("job-revision", http.MethodGet, "/api/jobs/{id}/revision"), func(_ context.Context, in *jobID) (*revisionOutput, error) {
+	huma.Register(api, operation("job-revision", http.MethodGet, "/api/jobs/{id}/revision"), func(_ context.Context, in *JobID) (*revisionOutput, error) {
 		revision, err := h.store.Revision(in.ID)
 		out := &revisionOutput{}
 		out.Body.Revision = revision

@@ -32,10 +32,10 @@ func (h handlers) registerExchange(api huma.API) {
 	huma.Register(api, importing, h.importJob)
 	documentBody[fitout.Job](api, api.OpenAPI().Paths[importing.Path].Post)
 
-	huma.Register(api, operation("export-job", http.MethodGet, "/api/jobs/{id}/export"), func(_ context.Context, in *jobID) (*fileOutput, error) {
+	huma.Register(api, operation("export-job", http.MethodGet, "/api/jobs/{id}/export"), func(_ context.Context, in *JobID) (*fileOutput, error) {
 		return h.file(in.ID, ".zaino.json", "application/json", fitout.Encode)
 	})
-	huma.Register(api, operation("export-items", http.MethodGet, "/api/jobs/{id}/items.csv"), func(_ context.Context, in *jobID) (*fileOutput, error) {
+	huma.Register(api, operation("export-items", http.MethodGet, "/api/jobs/{id}/items.csv"), func(_ context.Context, in *JobID) (*fileOutput, error) {
 		return h.file(in.ID, "-items.csv", "text/csv; charset=utf-8", exchange.WriteItems)
 	})
 	preview := withJob("preview-items", http.MethodPost, "/api/items/preview")

@@ -26,7 +26,8 @@ type jobList struct {
 	}
 }
 
-type jobID struct {
+// JobID is the path of an operation on one job; exported so that it can be embedded.
+type JobID struct {
 	ID string `path:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
 }
 
@@ -38,7 +39,7 @@ type createInput struct {
 }
 
 type archiveInput struct {
-	jobID
+	JobID
 	Body struct {
 		Archived bool `json:"archived"`
 	}
@@ -51,10 +52,10 @@ func (h handlers) registerJobs(api huma.API) {
 	huma.Register(api, operation("create-job", http.MethodPost, "/api/jobs"), h.create)
 	huma.Register(api, operation("duplicate-job", http.MethodPost, "/api/jobs/{id}/duplicate"), h.duplicate)
 	huma.Register(api, operation("archive-job", http.MethodPut, "/api/jobs/{id}/archived"), h.archive)
-	huma.Register(api, operation("delete-job", http.MethodDelete, "/api/jobs/{id}"), func(_ context.Context, in *jobID) (*struct{}, error) {
+	huma.Register(api, operation("delete-job", http.MethodDelete, "/api/jobs/{id}"), func(_ context.Context, in *JobID) (*struct{}, error) {
 		return nil, problem(h.store.Delete(in.ID))
 	})
-	huma.Register(api, operation("restore-job", http.MethodPost, "/api/jobs/{id}/restore"), func(_ context.Context, in *jobID) (*struct{}, error) {
+	huma.Register(api, operation("restore-job", http.MethodPost, "/api/jobs/{id}/restore"), func(_ context.Context, in *JobID) (*struct{}, error) {
 		return nil, problem(h.store.Restore(in.ID))
 	})
 }
@@ -80,7 +81,7 @@ func (h handlers) create(_ context.Context, in *createInput) (*documentOutput, e
 	return &documentOutput{document}, problem(err)
 }
 
-func (h handlers) duplicate(_ context.Context, in *jobID) (*documentOutput, error) {
+func (h handlers) duplicate(_ context.Context, in *JobID) (*documentOutput, error) {
 	original, err := h.store.Load(in.ID)
 	if err != nil {
 		return nil, problem(err)
