@@ -1,0 +1,39 @@
+import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
+
+import { AccessPage } from './access/AccessPage';
+import { answer, api, Refused } from './api/client';
+import { Trouble } from './components/Trouble';
+import { JobPage } from './job/JobPage';
+import { JobsPage } from './jobs/JobsPage';
+import { LoadPage } from './load/LoadPage';
+import { VehiclePage } from './vehicle/VehiclePage';
+
+const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+
+export function App() {
+  return (
+    <QueryClientProvider client={client}>
+      <BrowserRouter>
+        <Gate />
+      </BrowserRouter>
+    </QueryClientProvider>
+  );
+}
+
+/** Shows the app, or asks for the access code where the server wants one. */
+function Gate() {
+  const { error, refetch } = useQuery({ queryKey: ['vocabulary'], queryFn: () => answer(api.GET('/api/vocabulary')), staleTime: Infinity });
+  if (error instanceof Refused && error.status === 401) return <AccessPage onOpen={() => void refetch()} />;
+  return (
+    <Routes>
+      <Route path="/" element={<JobsPage />} />
+      <Route path="/jobs/:id" element={<JobPage />}>
+        <Route index element={<Navigate to="load" replace />} />
+        <Route path="vehicle" element={<VehiclePage />} />
+        <Route path="load" element={<LoadPage />} />
+      </Route>
+      <Route path="*" element={<Trouble message="There is no such screen." />} />
+    </Routes>
+  );
+}

@@ -1,0 +1,34 @@
+import { useState, type FormEvent } from 'react';
+import Button from 'react-bootstrap/Button';
+
+import { answer, api, Refused } from '../api/client';
+
+/** Asks once in this browser for the access code of a server that other machines can reach. */
+export function AccessPage({ onOpen }: { onOpen: () => void }) {
+  const [code, setCode] = useState('');
+  const [trouble, setTrouble] = useState('');
+  const give = async (event: FormEvent) => {
+    event.preventDefault();
+    try {
+      await answer(api.POST('/api/access', { body: { code } }));
+      onOpen();
+    } catch (error) {
+      setTrouble(error instanceof Refused ? error.message : 'The server does not answer.');
+    }
+  };
+  return (
+    <main className="trouble-page">
+      <h1>Access code</h1>
+      <p>This server can be reached from other machines. Enter the code that it showed when it was started; this browser keeps it.</p>
+      <form className="new-job" onSubmit={(event) => void give(event)}>
+        <input className="form-control" aria-label="Access code" autoComplete="off" value={code} onChange={(event) => setCode(event.target.value)} />
+        <Button type="submit">Enter</Button>
+      </form>
+      {trouble && (
+        <p className="trouble" role="alert">
+          {trouble}
+        </p>
+      )}
+    </main>
+  );
+}

@@ -1,0 +1,38 @@
+import createClient from 'openapi-fetch';
+
+import type { Conflict, Document } from './types';
+import type { paths } from './schema';
+
+export const api = createClient<paths>();
+
+/** A request that the server refused, with the sentence that says why. */
+export class Refused extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly conflict?: { current: Document; conflicts: Conflict[] },
+  ) {
+    super(message);
+  }
+}
+
+interface Problem {
+  detail?: string;
+  title?: string;
+  status?: number;
+  current?: Document;
+  conflicts?: Conflict[];
+  errors?: { message?: string; location?: string }[];
+}
+
+/** Unwraps an answer: its data, or a Refused with the server's own sentence. */
+export async function answer<T>(request: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+  const { data, error, response } = await request;
+  if (response.ok) return data as T;
+  const problem = (typeof error === 'object' && error !== null ? error : {}) as Problem;
+  const details = (problem.errors ?? []).map((e) => `${e.location ? `${e.location}: ` : ''}${e.message ?? ''}`);
+  const general = problem.detail === undefined || problem.detail === 'validation failed';
+  const message = general && details.length > 0 ? details.join('\n') : (problem.detail ?? problem.title ?? `The server answered ${response.status}.`);
+  const conflict = problem.current && problem.conflicts ? { current: problem.current, conflicts: problem.conflicts } : undefined;
+  throw new Refused(response.status, message, conflict);
+}

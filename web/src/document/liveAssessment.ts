@@ -1,0 +1,32 @@
+import { answer, api, Refused } from '../api/client';
+import type { Assessment, Job } from '../api/types';
+
+/** Asks for figures while a job is edited or dragged: one request in flight, the newest wins. */
+export class LiveAssessment {
+  latest: Assessment | undefined;
+  private waiting: Job | undefined;
+  private busy = false;
+
+  /** changed is called after each answer, with why there is none or ''. */
+  constructor(private readonly changed: (problem: string) => void) {}
+
+  ask(job: Job): void {
+    this.waiting = job;
+    if (!this.busy) void this.work();
+  }
+
+  private async work(): Promise<void> {
+    this.busy = true;
+    while (this.waiting) {
+      const job = this.waiting;
+      this.waiting = undefined;
+      try {
+        this.latest = await answer(api.POST('/api/assess', { body: job }));
+        this.changed('');
+      } catch (error) {
+        this.changed(error instanceof Refused ? error.message : '');
+      }
+    }
+    this.busy = false;
+  }
+}

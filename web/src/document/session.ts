@@ -1,0 +1,281 @@
+import { answer, api, Refused } from '../api/client';
+import type { Assessment, Conflict, Document, Job } from '../api/types';
+import { apply, diff, equal, fits, inverse, join, type Change, type Json } from './change';
+import { LiveAssessment } from './liveAssessment';
+import { forgetPending, keepPending, readPending } from './pending';
+
+/** Jobs are plain JSON; this is the one place where the two types meet. */
+const asJson = (job: Job) => job as unknown as Json;
+const asJob = (json: Json) => json as unknown as Job;
+
+interface Gesture {
+  label: string;
+  changes: Change[];
+  /** Gestures with the same key within a moment are one. */
+  key: string | undefined;
+  at: number;
+}
+
+export type SaveState = 'saved' | 'waiting' | 'saving' | 'offline' | 'refused' | 'conflict' | 'gone';
+
+export interface Snapshot {
+  job: Job;
+  revision: number;
+  save: SaveState;
+  /** Why it is not saved, in the server's words. */
+  trouble: string;
+  conflicts: Conflict[];
+  assessment: Assessment | undefined;
+  undo: string | undefined;
+  redo: string | undefined;
+  /** Something that happened by itself and that the user should know. */
+  notice: string;
+}
+
+const GATHER_MS = 1500;
+const RETRY_MS = 3000;
+const POLL_MS = 2500;
+
+/**
+ * One job being edited in this browser: its document, its history, and its
+ * saving. Edits are made at once and saved behind the user's back; what is not
+ * saved yet survives a reload; what others save is carried in.
+ */
+export class JobSession {
+  private job: Job;
+  private synced: Document;
+  private dragged: Job | undefined;
+  private done: Gesture[] = [];
+  private undone: Gesture[] = [];
+  private save: SaveState = 'saved';
+  private trouble = '';
+  private notice = '';
+  private conflict: { current: Document; conflicts: Conflict[] } | undefined;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  private readonly poll: ReturnType<typeof setInterval>;
+  private readonly listeners = new Set<() => void>();
+  private readonly live: LiveAssessment;
+  private snapshot: Snapshot;
+
+  private constructor(document: Document) {
+    this.synced = document;
+    this.job = document.job;
+    this.live = new LiveAssessment((problem) => this.assessed(problem));
+    this.snapshot = this.look();
+    this.poll = setInterval(() => void this.lookForOthers(), POLL_MS);
+  }
+
+  static async open(id: string): Promise<JobSession> {
+    const session = new JobSession(await answer(api.GET('/api/jobs/{id}', { params: { path: { id } } })));
+    const pending = readPending(id);
+    if (pending) {
+      session.synced = { revision: pending.base, job: pending.baseJob };
+      session.job = pending.job;
+      session.schedule(0);
+    }
+    session.live.ask(session.job);
+    return session;
+  }
+
+  close(): void {
+    clearTimeout(this.timer);
+    clearInterval(this.poll);
+    this.listeners.clear();
+  }
+
+  readonly subscribe = (listener: () => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  readonly getSnapshot = () => this.snapshot;
+
+  /** Makes one edit. mutate changes the copy that it is given. */
+  edit(label: string, mutate: (job: Job) => void, key?: string): void {
+    const next = structuredClone(this.job);
+    mutate(next);
+    const changes = diff(asJson(this.job), asJson(next));
+    if (changes.length === 0) return;
+    this.remember({ label, changes, key, at: Date.now() }, asJson(next));
+    this.undone = [];
+    this.notice = '';
+    this.take(next, key === undefined ? 0 : GATHER_MS);
+  }
+
+  /** Shows an edit while it is being dragged, without making it. */
+  drag(mutate: (job: Job) => void): void {
+    const next = structuredClone(this.job);
+    mutate(next);
+    this.dragged = next;
+    this.live.ask(next);
+    this.emit();
+  }
+
+  /** Makes the edit that was being dragged, as one gesture; or drops it. */
+  drop(label: string, keep = true): void {
+    const dragged = this.dragged;
+    this.dragged = undefined;
+    if (dragged && keep) this.edit(label, (job) => Object.assign(job, dragged));
+    else if (dragged) this.live.ask(this.job);
+    this.emit();
+  }
+
+  undo(): void {
+    const gesture = this.done.pop();
+    if (gesture) this.takeBack(gesture, inverse(gesture.changes), this.undone);
+  }
+
+  redo(): void {
+    const gesture = this.undone.pop();
+    if (gesture) this.takeBack(gesture, gesture.changes, this.done);
+  }
+
+  /** Settles a conflict: my value for the paths in mine, theirs for the others. */
+  settle(mine: (conflict: Conflict) => boolean): void {
+    if (!this.conflict) return;
+    const { current, conflicts } = this.conflict;
+    const dropped = conflicts.filter((c) => !mine(c)).map((c) => c.path.join('/'));
+    const changes = diff(asJson(this.synced.job), asJson(this.job)).filter((c) => {
+      const path = c.path.join('/');
+      return !dropped.some((d) => path === d || path.startsWith(`${d}/`) || d.startsWith(`${path}/`));
+    });
+    this.conflict = undefined;
+    this.synced = current;
+    this.take(asJob(apply(asJson(current.job), changes)), 0);
+  }
+
+  /** Drops every edit that is not saved. */
+  async takeTheirs(): Promise<void> {
+    this.conflict = undefined;
+    this.synced = await answer(api.GET('/api/jobs/{id}', { params: { path: { id: this.job.id } } }));
+    this.done = [];
+    this.undone = [];
+    this.take(this.synced.job, 0);
+  }
+
+  dismissNotice(): void {
+    this.notice = '';
+    this.emit();
+  }
+
+  private remember(gesture: Gesture, next: Json): void {
+    const last = this.done.at(-1);
+    if (last && gesture.key !== undefined && last.key === gesture.key && gesture.at - last.at < GATHER_MS) {
+      this.done[this.done.length - 1] = { ...gesture, changes: join(last.changes, gesture.changes, next) };
+    } else {
+      this.done.push(gesture);
+    }
+  }
+
+  /** Makes those of the changes whose fields nobody has changed since. */
+  private takeBack(gesture: Gesture, changes: Change[], other: Gesture[]): void {
+    const now = asJson(this.job);
+    const free = changes.filter((change) => fits(now, change));
+    this.notice = free.length === changes.length ? '' : `Not all of “${gesture.label}” was taken back: somebody else has changed it since.`;
+    if (free.length > 0) other.push({ ...gesture, changes: other === this.undone ? inverse(free) : free, key: undefined });
+    this.take(asJob(apply(now, free)), 0);
+  }
+
+  private take(next: Job, delay: number): void {
+    this.job = next;
+    this.live.ask(next);
+    if (equal(asJson(next), asJson(this.synced.job))) {
+      clearTimeout(this.timer);
+      forgetPending(next.id);
+      if (this.save !== 'saving') this.save = 'saved';
+    } else {
+      keepPending({ base: this.synced.revision, baseJob: this.synced.job, job: next });
+      this.schedule(delay);
+    }
+    this.emit();
+  }
+
+  private schedule(delay: number): void {
+    if (this.save === 'saving' || this.save === 'conflict') return;
+    clearTimeout(this.timer);
+    this.save = 'waiting';
+    this.timer = setTimeout(() => void this.send(), delay);
+  }
+
+  private async send(): Promise<void> {
+    const sent = this.job;
+    this.save = 'saving';
+    this.emit();
+    try {
+      const saved = await answer(api.PUT('/api/jobs/{id}', { params: { path: { id: sent.id } }, body: { base: this.synced.revision, job: sent } }));
+      this.arrived(sent, saved);
+    } catch (error) {
+      this.failed(error);
+    }
+    this.emit();
+  }
+
+  /** A save was acknowledged: what was edited since goes on top of what is stored. */
+  private arrived(sent: Job, saved: Document): void {
+    const since = diff(asJson(sent), asJson(this.job));
+    const merged = !equal(asJson(saved.job), asJson(sent));
+    if (merged) this.notice = 'Somebody else works on this job too; their changes are on the screen.';
+    this.synced = saved;
+    this.save = 'saved';
+    this.trouble = '';
+    const next = asJob(apply(asJson(saved.job), since));
+    if (merged || since.length > 0) this.take(next, 0);
+    else {
+      this.job = next;
+      forgetPending(next.id);
+    }
+  }
+
+  private failed(error: unknown): void {
+    if (!(error instanceof Refused)) {
+      this.save = 'offline';
+      this.trouble = 'The server does not answer. Edits are kept in this browser and saved when it does.';
+      this.timer = setTimeout(() => void this.send(), RETRY_MS);
+      return;
+    }
+    this.trouble = error.message;
+    this.conflict = error.conflict;
+    if (error.conflict) this.save = 'conflict';
+    else this.save = error.status === 404 ? 'gone' : 'refused';
+  }
+
+  /** Carries in what others have saved while nothing here waits to be saved. */
+  private async lookForOthers(): Promise<void> {
+    if (this.save !== 'saved' || this.dragged || document.hidden) return;
+    const params = { path: { id: this.job.id } };
+    try {
+      const { revision } = await answer(api.GET('/api/jobs/{id}/revision', { params }));
+      if (revision <= this.synced.revision) return;
+      const theirs = await answer(api.GET('/api/jobs/{id}', { params }));
+      const since = diff(asJson(this.synced.job), asJson(this.job));
+      this.synced = theirs;
+      this.take(asJob(apply(asJson(theirs.job), since)), 0);
+    } catch {
+      // The next save tells the user that the server is away.
+    }
+  }
+
+  private assessed(problem: string): void {
+    if (problem !== '' && this.save === 'saved') this.trouble = problem;
+    this.emit();
+  }
+
+  private look(): Snapshot {
+    return {
+      job: this.dragged ?? this.job,
+      revision: this.synced.revision,
+      save: this.save,
+      trouble: this.save === 'saved' ? '' : this.trouble,
+      conflicts: this.conflict?.conflicts ?? [],
+      assessment: this.live.latest,
+      undo: this.done.at(-1)?.label,
+      redo: this.undone.at(-1)?.label,
+      notice: this.notice,
+    };
+  }
+
+  private emit(): void {
+    this.snapshot = this.look();
+    for (const listener of this.listeners) listener();
+  }
+}

@@ -1,0 +1,72 @@
+import { useEffect, useState } from 'react';
+import { Outlet, useParams } from 'react-router';
+
+import { Refused } from '../api/client';
+import { Trouble } from '../components/Trouble';
+import { SessionContext } from '../document/SessionContext';
+import { JobSession } from '../document/session';
+import { Pads } from '../pads/Pads';
+import { ConflictPanel } from './ConflictPanel';
+import { Keys } from './Keys';
+import { Notices } from './Notices';
+import { StageRail } from './StageRail';
+import { TopBar } from './TopBar';
+
+/** The frame of one job: rail, pads, and the stage inside. */
+export function JobPage() {
+  const { id = '' } = useParams();
+  const [session, setSession] = useState<JobSession>();
+  const [trouble, setTrouble] = useState('');
+  useEffect(() => {
+    let opened: JobSession | undefined;
+    let left = false;
+    JobSession.open(id).then(
+      (s) => {
+        opened = s;
+        if (left) s.close();
+        else setSession(s);
+      },
+      (error: unknown) => setTrouble(error instanceof Refused ? error.message : 'The server does not answer. Start it, then reload this page.'),
+    );
+    return () => {
+      left = true;
+      opened?.close();
+      setSession(undefined);
+      setTrouble('');
+    };
+  }, [id]);
+  useEffect(() => {
+    if (!session) return;
+    const onKeyDown = (event: KeyboardEvent) => {
+      const key = event.key.toLowerCase();
+      if (!(event.ctrlKey || event.metaKey) || (key !== 'z' && key !== 'y')) return;
+      event.preventDefault();
+      if (key === 'y' || event.shiftKey) session.redo();
+      else session.undo();
+    };
+    document.addEventListener('keydown', onKeyDown);
+    return () => document.removeEventListener('keydown', onKeyDown);
+  }, [session]);
+
+  if (trouble !== '') return <Trouble message={trouble} />;
+  if (!session) return <main className="loading" aria-busy="true">Opening the job…</main>;
+  return (
+    <SessionContext value={session}>
+      <div className="job">
+        <TopBar />
+        <StageRail />
+        <main className="stage">
+          <Notices />
+          <ConflictPanel />
+          <Pads />
+          <Outlet />
+          <p className="caution-line">
+            Limits come from the vehicle’s plate and papers. Figures are estimates until weighed; the last word has a public weighbridge. Brakes, seat belts, gas, fuel, mains and
+            structural work belong to licensed or certified people under local rules.
+          </p>
+        </main>
+        <Keys />
+      </div>
+    </SessionContext>
+  );
+}

@@ -1,0 +1,52 @@
+import { useEffect, useState } from 'react';
+import Offcanvas from 'react-bootstrap/Offcanvas';
+
+const keys: [string, string][] = [
+  ['?', 'Show or hide these keys'],
+  ['Ctrl+Z', 'Undo'],
+  ['Ctrl+Shift+Z', 'Redo'],
+  ['Tab', 'Next control; into the scene and out of it'],
+  [', and .', 'In the scene: item before, item after, along the vehicle'],
+  ['← →', 'In the scene: move the item 10 mm; 100 with Shift, 1 with Alt'],
+  ['↑ ↓', 'In the scene: raise or lower the item likewise'],
+  ['Enter', 'Make what was typed'],
+  ['Esc', 'Put back what was typed; let go of what is dragged'],
+];
+
+/** The keys of this screen, on ?. */
+export function Keys() {
+  const [shown, setShown] = useState(false);
+  useEffect(() => {
+    const onKeyDown = (event: KeyboardEvent) => {
+      const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, select');
+      if (event.key === '?' && !typing) setShown((s) => !s);
+    };
+    document.addEventListener('keydown', onKeyDown);
+    return () => document.removeEventListener('keydown', onKeyDown);
+  }, []);
+  return (
+    <>
+      <button type="button" className="icon-button keys-button" aria-label="Keys of this screen" title="Keys of this screen (?)" onClick={() => setShown(true)}>
+        ?
+      </button>
+      <Offcanvas show={shown} onHide={() => setShown(false)} placement="end" aria-labelledby="keys-title">
+        <Offcanvas.Header closeButton>
+          <Offcanvas.Title id="keys-title">Keys of this screen</Offcanvas.Title>
+        </Offcanvas.Header>
+        <Offcanvas.Body>
+          <dl className="keys">
+            {keys.map(([key, what]) => (
+              <div key={key}>
+                <dt>
+                  <kbd>{key}</kbd>
+                </dt>
+                <dd>{what}</dd>
+              </div>
+            ))}
+          </dl>
+          <p className="hint">Every field takes units and sums: 42in, 1.2 m, 30 gal, 640-2*12.</p>
+        </Offcanvas.Body>
+      </Offcanvas>
+    </>
+  );
+}

@@ -1,0 +1,28 @@
+import { NavLink } from 'react-router';
+
+import { useSnapshot } from '../document/SessionContext';
+
+const stages = [
+  { to: 'vehicle', label: 'Vehicle', icon: 'bi-truck-flatbed', subjects: ['vehicle', 'baseline', 'limit', 'part', 'tank', 'seat'] },
+  { to: 'load', label: 'Load', icon: 'bi-minecart-loaded', subjects: ['front-axle', 'rear-axle', 'gross', 'combination', 'ball', 'trailer', 'item'] },
+];
+
+/** The stages in the order of the work; each mark shows whether something there stops the build. */
+export function StageRail() {
+  const { assessment } = useSnapshot();
+  return (
+    <nav className="rail" aria-label="Stages">
+      {stages.map((stage) => {
+        const found = assessment?.findings.filter((f) => stage.subjects.includes(f.subject.kind)) ?? [];
+        const stops = found.filter((f) => f.severity === 'stop').length;
+        return (
+          <NavLink key={stage.to} to={stage.to} className="rail-stage">
+            <i className={`bi ${stage.icon}`} aria-hidden />
+            <span>{stage.label}</span>
+            <small className={stops > 0 ? 'rail-stop' : 'rail-clear'}>{stops > 0 ? `${stops} stop${stops > 1 ? 's' : ''}` : 'no stop'}</small>
+          </NavLink>
+        );
+      })}
+    </nav>
+  );
+}

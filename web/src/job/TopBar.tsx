@@ -1,0 +1,35 @@
+import { Link } from 'react-router';
+
+import { TextField } from '../components/TextField';
+import { useSession, useSnapshot } from '../document/SessionContext';
+import { SaveMark } from './SaveMark';
+import { ViewSettings } from './ViewSettings';
+
+/** Name of the job, what can be undone, and whether all is saved. */
+export function TopBar() {
+  const session = useSession();
+  const { job, undo, redo } = useSnapshot();
+  return (
+    <header className="top-bar">
+      <Link to="/" className="home" aria-label="Zaino, to the list of jobs" title="To the list of jobs">
+        <img src="/icon.svg" alt="" width="28" height="28" />
+      </Link>
+      <h1 className="visually-hidden">{job.name}</h1>
+      <TextField label="Job name" className="job-name" value={job.name} maxLength={120} required onCommit={(name) => session.edit('Job name', (j) => (j.name = name), 'job name')} />
+      <TextField label="Customer" className="job-customer" placeholder="Customer" value={job.customer} maxLength={200} onCommit={(customer) => session.edit('Customer', (j) => (j.customer = customer), 'customer')} />
+      <SaveMark />
+      <div className="top-actions">
+        <button type="button" className="icon-button" disabled={undo === undefined} aria-label={undo === undefined ? 'Nothing to undo' : `Undo: ${undo}`} title={undo === undefined ? 'Nothing to undo' : `Undo: ${undo} (Ctrl+Z)`} onClick={() => session.undo()}>
+          <i className="bi bi-arrow-counterclockwise" aria-hidden />
+        </button>
+        <button type="button" className="icon-button" disabled={redo === undefined} aria-label={redo === undefined ? 'Nothing to redo' : `Redo: ${redo}`} title={redo === undefined ? 'Nothing to redo' : `Redo: ${redo} (Ctrl+Shift+Z)`} onClick={() => session.redo()}>
+          <i className="bi bi-arrow-clockwise" aria-hidden />
+        </button>
+        <a className="icon-button" href={`/api/jobs/${job.id}/export`} download aria-label="Export this job as a file" title="Export as .zaino.json">
+          <i className="bi bi-file-earmark-arrow-down" aria-hidden />
+        </a>
+        <ViewSettings />
+      </div>
+    </header>
+  );
+}

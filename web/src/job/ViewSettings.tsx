@@ -1,0 +1,35 @@
+import Dropdown from 'react-bootstrap/Dropdown';
+
+import { Field } from '../components/Field';
+import { SelectField } from '../components/SelectField';
+import { useSession, useSnapshot } from '../document/SessionContext';
+import { setTheme, useTheme } from '../styles/theme';
+import { datums, regions, unitSystems } from '../words/words';
+
+/** Units, words and datum of the job, and light or dark for this browser. */
+export function ViewSettings() {
+  const session = useSession();
+  const { job } = useSnapshot();
+  const theme = useTheme();
+  return (
+    <Dropdown align="end" autoClose="outside">
+      <Dropdown.Toggle size="sm" variant="outline-secondary" id="view-settings">
+        {job.units === 'us' ? 'in, lb, gal' : 'mm, kg, L'}
+      </Dropdown.Toggle>
+      <Dropdown.Menu className="settings form" aria-label="Units and words">
+        <Field label="Units">
+          <SelectField label="Units" value={job.units} options={unitSystems} onCommit={(units) => session.edit('Units', (j) => (j.units = units))} />
+        </Field>
+        <Field label="Words of">
+          <SelectField label="Words of" value={job.region} options={regions} onCommit={(region) => session.edit('Words', (j) => (j.region = region))} />
+        </Field>
+        <Field label="Stations from">
+          <SelectField label="Stations from" value={job.datum} options={datums} onCommit={(datum) => session.edit('Datum', (j) => (j.datum = datum))} />
+        </Field>
+        <Field label="Screen">
+          <SelectField label="Screen" value={theme} options={[{ value: 'light', label: 'Day' }, { value: 'dark', label: 'Night in the bay' }]} onCommit={setTheme} />
+        </Field>
+      </Dropdown.Menu>
+    </Dropdown>
+  );
+}

@@ -1,0 +1,97 @@
+import type { Item } from '../api/types';
+import { Field } from '../components/Field';
+import { QuantityField } from '../components/QuantityField';
+import { SelectField } from '../components/SelectField';
+import { TextField } from '../components/TextField';
+import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
+import { formatChange, formatQuantity } from '../quantity/format';
+import type { Kind } from '../quantity/units';
+import { forms } from '../words/words';
+import { itemIn, presenceOptions, presenceValue, setPresence } from './itemEdits';
+
+/** Everything about the selected item that the ledger has no column for. */
+export function ItemPanel({ selected }: { selected: string | undefined }) {
+  const session = useSession();
+  const { job, assessment } = useSnapshot();
+  const item = selected === undefined ? undefined : itemIn(job, selected);
+  if (!item) return <p className="empty">Choose an item in the scene or in the ledger to see it here.</p>;
+  const figures = assessment?.items.find((f) => f.id === item.id);
+  const variant = chosenVariant(job);
+  const edit = (label: string, change: (item: Item) => void, key?: string) =>
+    session.edit(`${label} of ${item.name}`, (j) => {
+      const target = itemIn(j, item.id);
+      if (target) change(target);
+    }, key);
+  const quantity = (label: string, value: number, kind: Kind, set: (item: Item, value: number) => void, hint?: string) => (
+    <Field label={label} {...(hint ? { hint } : {})}>
+      <QuantityField label={`${label} of ${item.name}`} value={value} kind={kind} system={job.units} onCommit={(v) => edit(label, (i) => set(i, v))} />
+    </Field>
+  );
+  const level = item.presence.kind === 'level' ? item.presence.level : undefined;
+  const groups = [...new Set(variant.items.map((i) => i.group))].filter(Boolean).sort();
+  return (
+    <div className="form" data-panel="item">
+      <Field label="Name">
+        <TextField label="Name" value={item.name} maxLength={120} required onCommit={(text) => edit('Name', (i) => (i.name = text), `name ${item.id}`)} />
+      </Field>
+      <Field label="Group">
+        <TextField label="Group" value={item.group} maxLength={200} list="groups" onCommit={(text) => edit('Group', (i) => (i.group = text), `group ${item.id}`)} />
+        <datalist id="groups">
+          {groups.map((group) => (
+            <option key={group} value={group} />
+          ))}
+        </datalist>
+      </Field>
+      <Field label="Presence">
+        <SelectField
+          label="Presence" value={presenceValue(item.presence)} options={presenceOptions(variant)}
+          onCommit={(value) => session.edit(`Presence of ${item.name}`, (j) => {
+            const target = itemIn(j, item.id);
+            if (target) setPresence(j, target, value);
+          })}
+        />
+      </Field>
+      {quantity(level ? 'Empty vessel' : 'Mass', item.mass, 'mass', (i, v) => (i.mass = v))}
+      {level && (
+        <>
+          {quantity('Content now', level.now, 'volume', (i, v) => i.presence.level && (i.presence.level.now = v))}
+          {quantity('Least', level.min, 'volume', (i, v) => i.presence.level && (i.presence.level.min = v))}
+          {quantity('Most', level.max, 'volume', (i, v) => i.presence.level && (i.presence.level.max = v))}
+          {quantity('Density kg/L', level.density, 'plain', (i, v) => i.presence.level && (i.presence.level.density = v))}
+        </>
+      )}
+      <Field label="Seat">
+        <SelectField
+          label="Seat" value={item.seat} options={[{ value: '', label: 'Not in a seat' }, ...job.vehicle.seats.map((s) => ({ value: s.id, label: s.name }))]}
+          onCommit={(seat) => edit('Seat', (i) => (i.seat = seat))}
+        />
+      </Field>
+      {item.seat === '' && (
+        <>
+          {quantity('Right of centre', item.at.y, 'length', (i, v) => (i.at.y = v), 'Left is negative')}
+          {quantity('Height', item.at.z, 'length', (i, v) => (i.at.z = v), 'Centre of mass above the ground')}
+        </>
+      )}
+      {quantity('Length', item.size.length, 'length', (i, v) => (i.size.length = v))}
+      {quantity('Width', item.size.width, 'length', (i, v) => (i.size.width = v))}
+      {quantity('Tall', item.size.height, 'length', (i, v) => (i.size.height = v))}
+      <Field label="Drawn as">
+        <SelectField label="Drawn as" value={item.form} options={forms} onCommit={(form) => edit('Form', (i) => (i.form = form))} />
+      </Field>
+      {job.vehicle.extension && (
+        <Field label="Behind the cut">
+          <input type="checkbox" className="form-check-input" aria-label="Moves rearward with the wheelbase extension" checked={item.behind} onChange={(e) => edit('Cut', (i) => (i.behind = e.target.checked))} />
+        </Field>
+      )}
+      <Field label="Note">
+        <TextField label="Note" value={item.note} maxLength={4000} onCommit={(text) => edit('Note', (i) => (i.note = text), `note ${item.id}`)} />
+      </Field>
+      {figures && (
+        <p className="hint">
+          {formatQuantity(figures.mass, 'mass', job.units)}: front {formatChange(figures.front, 'mass', job.units)}, rear {formatChange(figures.rear, 'mass', job.units)}. Moving it{' '}
+          {formatQuantity(100, 'length', job.units)} rearward puts {formatQuantity(figures.per100, 'mass', job.units)} from the front axle on the rear.
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,128 @@
+import { useMemo, useState } from 'react';
+import Button from 'react-bootstrap/Button';
+
+import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
+import { formatNumber } from '../quantity/format';
+import { unitName } from '../quantity/units';
+import { shownItems, type Shown } from '../scene/geometry';
+import { datums, labelOf } from '../words/words';
+import { addItem, newId } from './itemEdits';
+import { LedgerRow } from './LedgerRow';
+
+type Column = 'name' | 'mass' | 'source' | 'station' | 'presence' | 'front' | 'rear';
+
+interface Props {
+  selected: string | undefined;
+  onSelect: (id: string | undefined) => void;
+  onImport: () => void;
+}
+
+/** What a column sorts by. */
+const keys: Record<Column, (s: Shown) => string | number> = {
+  name: (s) => s.item.name.toLowerCase(),
+  mass: (s) => s.figures.mass,
+  source: (s) => s.item.source,
+  station: (s) => s.figures.x,
+  presence: (s) => `${s.figures.present ? 0 : 1}${s.item.presence.kind}`,
+  front: (s) => s.figures.front,
+  rear: (s) => s.figures.rear,
+};
+
+/** Every mass of the job by group, with what it puts on each axle; edited where it stands. */
+export function Ledger({ selected, onSelect, onImport }: Props) {
+  const session = useSession();
+  const { job, assessment } = useSnapshot();
+  const [sort, setSort] = useState<{ column: Column; down: boolean }>({ column: 'station', down: false });
+  const groups = useMemo(() => {
+    const shown = assessment ? shownItems(job, assessment) : [];
+    const key = keys[sort.column];
+    shown.sort((a, b) => {
+      const [x, y] = [key(a), key(b)];
+      return (x < y ? -1 : x > y ? 1 : 0) * (sort.down ? -1 : 1);
+    });
+    return (assessment?.groups ?? []).map((group) => ({ group, rows: shown.filter((s) => s.item.group === group.group) }));
+  }, [job, assessment, sort]);
+  if (!assessment) return <div aria-busy="true" />;
+
+  const items = chosenVariant(job).items;
+  const add = () => {
+    const id = newId(items.map((i) => i.id), 'item');
+    const group = items.find((i) => i.id === selected)?.group ?? items.at(-1)?.group ?? 'Furniture';
+    session.edit('Add item', (j) => addItem(j, id, group));
+    onSelect(id);
+  };
+  const mass = unitName('mass', job.units);
+  const heads: { column: Column; label: string; title: string }[] = [
+    { column: 'name', label: 'Item', title: 'What it is' },
+    { column: 'mass', label: `Mass ${mass}`, title: 'Mass with its content now' },
+    { column: 'source', label: 'Mass from', title: 'Where the mass comes from' },
+    { column: 'station', label: `Station ${unitName('length', job.units)}`, title: `Rearward of the ${labelOf(datums, job.datum)}; negative is ahead of it` },
+    { column: 'presence', label: 'Presence', title: 'When it is aboard' },
+    { column: 'front', label: `Front ${mass}`, title: 'What it puts on the front axle' },
+    { column: 'rear', label: `Rear ${mass}`, title: 'What it puts on the rear axle' },
+  ];
+  return (
+    <section className="sheet ledger" aria-label="Ledger">
+      <header className="sheet-head">
+        <h2>Ledger</h2>
+        <span className="hint">{items.length} items</span>
+        <div className="sheet-actions">
+          <Button size="sm" variant="outline-primary" onClick={add}>
+            <i className="bi bi-plus-lg" aria-hidden /> Add item
+          </Button>
+          <Button size="sm" variant="outline-secondary" onClick={onImport}>
+            <i className="bi bi-box-arrow-in-down" aria-hidden /> Read CSV
+          </Button>
+          <a className="btn btn-sm btn-outline-secondary" href={`/api/jobs/${job.id}/items.csv`} download>
+            <i className="bi bi-box-arrow-up" aria-hidden /> Write CSV
+          </a>
+        </div>
+      </header>
+      {items.length === 0 ? (
+        <div className="empty">
+          <p>Nothing stands on the vehicle yet. Start with what has a fixed size: the carrier, the fridge, the water.</p>
+          <Button onClick={add}>Add the first item</Button>
+        </div>
+      ) : (
+        // Scrolled by keyboard too, so it takes focus.
+        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
+        <div className="ledger-scroll" tabIndex={0} role="region" aria-label="Ledger rows">
+          <table>
+            <thead>
+              <tr>
+                {heads.map((head) => (
+                  <th key={head.column} scope="col" title={head.title} className={`col-${head.column}`} aria-sort={sort.column === head.column ? (sort.down ? 'descending' : 'ascending') : 'none'}>
+                    <button type="button" onClick={() => setSort({ column: head.column, down: sort.column === head.column && !sort.down })}>
+                      {head.label}
+                      <i className={`bi ${sort.column !== head.column ? 'bi-dash' : sort.down ? 'bi-arrow-down' : 'bi-arrow-up'}`} aria-hidden />
+                    </button>
+                  </th>
+                ))}
+                <th scope="col" className="col-remove">
+                  <span className="visually-hidden">Remove</span>
+                </th>
+              </tr>
+            </thead>
+            {groups.map(({ group, rows }) => (
+              <tbody key={group.group} aria-label={group.group || 'No group'}>
+                <tr className="group-row" data-group={group.group}>
+                  <th scope="rowgroup">{group.group || 'No group'}</th>
+                  <td className="figure">{formatNumber(group.mass, 'mass', job.units)}</td>
+                  <td colSpan={3} className="hint">
+                    {group.count === 1 ? '1 item' : `${group.count} items`}
+                  </td>
+                  <td className="figure">{formatNumber(group.front, 'mass', job.units)}</td>
+                  <td className="figure">{formatNumber(group.rear, 'mass', job.units)}</td>
+                  <td />
+                </tr>
+                {rows.map((s) => (
+                  <LedgerRow key={s.item.id} shown={s} selected={s.item.id === selected} onSelect={onSelect} />
+                ))}
+              </tbody>
+            ))}
+          </table>
+        </div>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,92 @@
+import { useEffect, useRef } from 'react';
+
+import type { Item } from '../api/types';
+import { QuantityField } from '../components/QuantityField';
+import { SelectField } from '../components/SelectField';
+import { TextField } from '../components/TextField';
+import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
+import { formatNumber } from '../quantity/format';
+import type { Shown } from '../scene/geometry';
+import { massSources } from '../words/words';
+import { itemIn, presenceOptions, presenceValue, removeItem, setPresence } from './itemEdits';
+
+interface Props {
+  shown: Shown;
+  selected: boolean;
+  onSelect: (id: string | undefined) => void;
+}
+
+export function LedgerRow({ shown: { item, figures }, selected, onSelect }: Props) {
+  const session = useSession();
+  const { job, assessment } = useSnapshot();
+  const row = useRef<HTMLTableRowElement>(null);
+  useEffect(() => {
+    if (selected) row.current?.scrollIntoView({ block: 'nearest' });
+  }, [selected]);
+  const origin = assessment?.datums.find((d) => d.datum === job.datum)?.x ?? 0;
+  const edit = (label: string, change: (item: Item) => void, key?: string) =>
+    session.edit(`${label} of ${item.name}`, (j) => {
+      const target = itemIn(j, item.id);
+      if (target) change(target);
+    }, key);
+  const level = item.presence.kind === 'level' ? item.presence.level : undefined;
+  const seat = job.vehicle.seats.find((s) => s.id === item.seat);
+  return (
+    // A click anywhere in a row selects it; with the keyboard, focus in any of its fields does.
+     
+    <tr ref={row} data-row={item.id} className={`${selected ? 'selected' : ''} ${figures.present ? '' : 'absent'}`} onClick={() => onSelect(item.id)} onFocus={() => onSelect(item.id)}>
+      <th scope="row">
+        <TextField label={`Name of ${item.name}`} value={item.name} maxLength={120} required onCommit={(text) => edit('Name', (i) => (i.name = text), `name ${item.id}`)} />
+      </th>
+      <td>
+        {level ? (
+          <QuantityField
+            label={`Content of ${item.name}`} value={level.now} kind="volume" system={job.units}
+            title={`Empty vessel and ${formatNumber(level.now, 'volume', job.units)} in it weigh ${formatNumber(figures.mass, 'mass', job.units)}`}
+            onCommit={(now) => edit('Content', (i) => i.presence.level && (i.presence.level.now = now))}
+          />
+        ) : (
+          <QuantityField bare label={`Mass of ${item.name}`} value={item.mass} kind="mass" system={job.units} onCommit={(mass) => edit('Mass', (i) => (i.mass = mass))} />
+        )}
+      </td>
+      <td>
+        <SelectField label={`Source of the mass of ${item.name}`} value={item.source} options={massSources} onCommit={(source) => edit('Source', (i) => (i.source = source))} />
+      </td>
+      <td>
+        {seat ? (
+          <span className="seat-note" title="A person's station is the seat's; change the seat under Item">
+            {seat.name}
+          </span>
+        ) : (
+          <QuantityField
+            bare label={`Station of ${item.name}`} value={figures.x - origin} kind="length" system={job.units}
+            onCommit={(station) => edit('Station', (i) => (i.at.x += station + origin - figures.x))}
+          />
+        )}
+      </td>
+      <td>
+        <SelectField
+          label={`Presence of ${item.name}`} value={presenceValue(item.presence)} options={presenceOptions(chosenVariant(job))}
+          onCommit={(value) => session.edit(`Presence of ${item.name}`, (j) => {
+            const target = itemIn(j, item.id);
+            if (target) setPresence(j, target, value);
+          })}
+        />
+      </td>
+      <td className="figure" data-cell="front">{figures.present ? formatNumber(figures.front, 'mass', job.units) : '–'}</td>
+      <td className="figure" data-cell="rear">{figures.present ? formatNumber(figures.rear, 'mass', job.units) : '–'}</td>
+      <td>
+        <button
+          type="button" className="icon-button" aria-label={`Remove ${item.name}`} title="Remove; undo brings it back"
+          onClick={(event) => {
+            event.stopPropagation();
+            onSelect(undefined);
+            session.edit(`Remove ${item.name}`, (j) => removeItem(j, item.id));
+          }}
+        >
+          <i className="bi bi-x-lg" aria-hidden />
+        </button>
+      </td>
+    </tr>
+  );
+}

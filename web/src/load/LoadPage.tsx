@@ -1,0 +1,44 @@
+import { useState } from 'react';
+import Tab from 'react-bootstrap/Tab';
+import Tabs from 'react-bootstrap/Tabs';
+
+import { useSnapshot } from '../document/SessionContext';
+import { Findings } from '../findings/Findings';
+import { Scene } from '../scene/Scene';
+import { CsvImport } from './CsvImport';
+import { FiguresPanel } from './FiguresPanel';
+import { ItemPanel } from './ItemPanel';
+import { Ledger } from './Ledger';
+import { StatePanel } from './StatePanel';
+
+/** What stands where on the vehicle: scene, ledger, and what follows from them. */
+export function LoadPage() {
+  const { assessment } = useSnapshot();
+  const [selected, onSelect] = useState<string>();
+  const [importing, setImporting] = useState(false);
+  const [tab, setTab] = useState('findings');
+  return (
+    <div className="load-page">
+      <div className="desk">
+        <Scene height={282} selected={selected} onSelect={onSelect} />
+        {importing ? <CsvImport onClose={() => setImporting(false)} /> : <Ledger selected={selected} onSelect={onSelect} onImport={() => setImporting(true)} />}
+      </div>
+      <aside className="sheet side" aria-label="About this state">
+        <Tabs activeKey={tab} onSelect={(key) => setTab(key ?? 'findings')} id="side">
+          <Tab eventKey="findings" title={`Findings ${assessment?.findings.length ?? ''}`}>
+            <Findings onSelect={onSelect} />
+          </Tab>
+          <Tab eventKey="item" title="Item">
+            <ItemPanel selected={selected} />
+          </Tab>
+          <Tab eventKey="state" title="State">
+            <StatePanel />
+          </Tab>
+          <Tab eventKey="figures" title="Figures">
+            <FiguresPanel />
+          </Tab>
+        </Tabs>
+      </aside>
+    </div>
+  );
+}

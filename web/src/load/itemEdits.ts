@@ -1,0 +1,69 @@
+import type { Item, Job, Presence, Variant } from '../api/types';
+import { chosenVariant } from '../document/SessionContext';
+
+/** Plain edits of items in the document; no rule of the job is here. */
+
+export function newId(taken: readonly string[], name: string): string {
+  const stem = name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '').slice(0, 40) || 'item';
+  // Random, so that two browsers that add at the same time do not meet in one id.
+  const tail = Math.random().toString(36).slice(2, 7);
+  const id = `${stem}-${tail}`;
+  return taken.includes(id) ? newId(taken, name) : id;
+}
+
+export function itemIn(job: Job, id: string): Item | undefined {
+  return chosenVariant(job).items.find((i) => i.id === id);
+}
+
+const plainPresence = (kind: Presence['kind']): Presence => ({ kind, switch: '', choice: '', member: '' });
+
+/** A new item in the middle of the load floor, ready to be named. */
+export function addItem(job: Job, id: string, group: string): void {
+  const { outline, wheelbase } = job.vehicle;
+  chosenVariant(job).items.push({
+    id, name: 'New item', group, form: 'box', mass: 0,
+    at: { x: Math.round((outline.headboard + wheelbase) / 2), y: 0, z: outline.floorHeight + 150 },
+    size: { length: 400, width: 400, height: 300 },
+    source: 'estimate', presence: plainPresence('always'), seat: '', behind: false, note: '',
+  });
+}
+
+export function removeItem(job: Job, id: string): void {
+  const variant = chosenVariant(job);
+  variant.items = variant.items.filter((i) => i.id !== id);
+}
+
+export interface PresenceOption {
+  value: string;
+  label: string;
+}
+
+/** The ways in which an item's presence can vary in this variant, as one list to pick from. */
+export function presenceOptions(variant: Variant): PresenceOption[] {
+  return [
+    { value: 'always', label: 'Always aboard' },
+    { value: 'level', label: 'A content (level)' },
+    ...variant.switches.map((s) => ({ value: `switch:${s.id}`, label: `With switch: ${s.name}` })),
+    ...variant.choices.flatMap((c) => c.members.map((m) => ({ value: `choice:${c.id}:${m.id}`, label: `${c.name}: ${m.name}` }))),
+    { value: 'new-switch', label: 'New switch: can stay behind' },
+  ];
+}
+
+export function presenceValue(p: Presence): string {
+  if (p.kind === 'switch') return `switch:${p.switch}`;
+  if (p.kind === 'choice') return `choice:${p.choice}:${p.member}`;
+  return p.kind;
+}
+
+export function setPresence(job: Job, item: Item, value: string): void {
+  const variant = chosenVariant(job);
+  const [kind, first = '', second = ''] = value.split(':');
+  if (kind === 'switch') item.presence = { ...plainPresence('switch'), switch: first };
+  else if (kind === 'choice') item.presence = { ...plainPresence('choice'), choice: first, member: second };
+  else if (kind === 'level') item.presence = { ...plainPresence('level'), level: { min: 0, max: 50, now: 50, density: 1 } };
+  else if (kind === 'new-switch') {
+    const id = newId(variant.switches.map((s) => s.id), item.name);
+    variant.switches.push({ id, name: item.name, on: true });
+    item.presence = { ...plainPresence('switch'), switch: id };
+  } else item.presence = plainPresence('always');
+}

@@ -1,0 +1,59 @@
+import { bareFactor, unitName, type Kind, type System } from './units';
+
+const NARROW = '\u202f';
+
+/** Writes base units as the system shows them, with the unit; the core's quantity.Format does the same. */
+export function formatQuantity(value: number, kind: Kind, system: System): string {
+  const unit = unitName(kind, system);
+  return formatNumber(value, kind, system) + (unit === '' ? '' : NARROW + unit);
+}
+
+/** The same without the unit, for columns whose head names it. */
+export function formatNumber(value: number, kind: Kind, system: System): string {
+  const shown = value / bareFactor(kind, system);
+  if (kind === 'plain') return group(shown, 2);
+  if (kind === 'length') return system === 'us' ? sixteenths(shown) : group(shown, 0);
+  if (kind === 'mass') return group(shown, Math.abs(shown) < (system === 'us' ? 10 : 100) ? 1 : 0);
+  return group(shown, system === 'us' || Math.abs(shown) < 10 ? 1 : 0);
+}
+
+/** A value as a field starts with: plain enough to be typed over, exact enough not to change by itself. */
+export function editable(value: number, kind: Kind, system: System): string {
+  const shown = value / bareFactor(kind, system);
+  if (kind === 'length' && system === 'us') return sixteenths(shown).replace('−', '-').replaceAll(NARROW, '');
+  const decimals = kind === 'plain' ? 3 : kind === 'length' ? 1 : 2;
+  return String(round(shown, decimals));
+}
+
+/** A signed difference, for effects: "+12.4", "−3". */
+export function formatChange(value: number, kind: Kind, system: System): string {
+  const text = formatNumber(value, kind, system);
+  return value > 0 && text !== '0' ? `+${text}` : text;
+}
+
+function round(value: number, decimals: number): number {
+  const scale = 10 ** decimals;
+  const rounded = (Math.sign(value) * Math.round(Math.abs(value) * scale)) / scale;
+  return rounded === 0 ? 0 : rounded;
+}
+
+function group(value: number, decimals: number): string {
+  const rounded = round(value, decimals);
+  const [whole = '0', fraction] = String(Math.abs(rounded)).split('.');
+  const apart = whole.replace(/\B(?=(\d{3})+$)/g, NARROW);
+  return (rounded < 0 ? '−' : '') + apart + (fraction ? `.${fraction}` : '');
+}
+
+function sixteenths(inches: number): string {
+  let rest = Math.round(Math.abs(inches) * 16);
+  const sign = inches < 0 && rest > 0 ? '−' : '';
+  const whole = Math.floor(rest / 16);
+  rest %= 16;
+  if (rest === 0) return sign + group(whole, 0);
+  let below = 16;
+  while (rest % 2 === 0) {
+    rest /= 2;
+    below /= 2;
+  }
+  return sign + (whole === 0 ? '' : `${group(whole, 0)} `) + `${rest}/${below}`;
+}

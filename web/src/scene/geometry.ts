@@ -1,0 +1,88 @@
+import type { Assessment, Item, ItemFigures, Job } from '../api/types';
+
+/** The window of a side elevation: mm of the vehicle's frame to units of the drawing. */
+export interface Window {
+  /** x at the left edge, mm. */
+  from: number;
+  /** mm per unit of the drawing. */
+  scale: number;
+  width: number;
+  height: number;
+  /** Drawing y of the ground. */
+  ground: number;
+}
+
+const RULE = 26;
+const MARGIN = 260;
+
+/** Fits the vehicle with all its items into a drawing of the given size. */
+export function fitWindow(job: Job, assessment: Assessment, width: number, height: number): Window {
+  const { outline, hitch, tyreRadius } = job.vehicle;
+  const boxes = shownItems(job, assessment).map(({ item, figures }) => box(item, figures));
+  const left = Math.min(-outline.frontOverhang, -tyreRadius, ...boxes.map((b) => b.x)) - MARGIN;
+  const right = Math.max(
+    assessment.wheelbase + outline.rearOverhang,
+    assessment.wheelbase + hitch.overhang + (job.trailer ? 500 : 0),
+    ...boxes.map((b) => b.x + b.length),
+  ) + MARGIN;
+  const top = Math.max(outline.height, ...boxes.map((b) => b.z + b.height)) + 150;
+  const ground = height - RULE - 34;
+  const scale = Math.max((right - left) / width, top / ground, 1);
+  const slack = width * scale - (right - left);
+  return { from: left - slack / 2, scale, width, height, ground };
+}
+
+export const drawX = (w: Window, x: number) => (x - w.from) / w.scale;
+export const drawY = (w: Window, z: number) => w.ground - z / w.scale;
+
+export interface Shown {
+  item: Item;
+  figures: ItemFigures;
+}
+
+/** Items with the figures that belong to them, in the order of the variant. */
+export function shownItems(job: Job, assessment: Assessment): Shown[] {
+  const variant = job.variants.find((v) => v.id === assessment.variant);
+  const byId = new Map(assessment.items.map((f) => [f.id, f]));
+  return (variant?.items ?? []).flatMap((item) => {
+    const figures = byId.get(item.id);
+    return figures ? [{ item, figures }] : [];
+  });
+}
+
+export interface Box {
+  x: number;
+  z: number;
+  length: number;
+  height: number;
+}
+
+const LEAST = 90;
+
+/** The outer box of an item about its centre, with a least size that can be seen and grabbed. */
+export function box(item: Item, figures: ItemFigures): Box {
+  const length = Math.max(item.size.length, LEAST);
+  const height = Math.max(item.size.height, LEAST);
+  return { x: figures.x - length / 2, z: figures.z - height / 2, length, height };
+}
+
+export interface Tick {
+  x: number;
+  label: string | undefined;
+  major: boolean;
+}
+
+/** Ticks of the rule in the datum: every 100 mm with a figure each 500, or every 4 in with a figure each 20. */
+export function ruleTicks(w: Window, origin: number, units: Job['units']): Tick[] {
+  const step = units === 'us' ? 4 * 25.4 : 100;
+  const major = 5;
+  const first = Math.ceil((w.from - origin) / step);
+  const last = Math.floor((w.from + w.width * w.scale - origin) / step);
+  const ticks: Tick[] = [];
+  for (let n = first; n <= last; n++) {
+    const isMajor = n % major === 0;
+    const value = units === 'us' ? n * 4 : n * 100;
+    ticks.push({ x: origin + n * step, major: isMajor, label: isMajor ? String(value).replace('-', '−') : undefined });
+  }
+  return ticks;
+}

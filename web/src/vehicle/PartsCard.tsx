@@ -1,0 +1,82 @@
+import Button from 'react-bootstrap/Button';
+
+import type { Part, Vehicle } from '../api/types';
+import { Panel } from '../components/Panel';
+import { SelectField } from '../components/SelectField';
+import { TextField } from '../components/TextField';
+import { newId } from '../load/itemEdits';
+import { massSources, partStates } from '../words/words';
+import { useVehicleEdit } from './useVehicleEdit';
+
+/** Parts of the vehicle that change it: taken off, moved, or added. */
+export function PartsCard() {
+  const { vehicle, edit, input, station } = useVehicleEdit();
+  const on = (id: string, set: (part: Part) => void) => (v: Vehicle) => v.parts.filter((p) => p.id === id).forEach(set);
+  const add = () =>
+    edit('Add part', (v) => {
+      v.parts.push({ id: newId(v.parts.map((p) => p.id), 'part'), name: 'New part', mass: 0, at: { x: v.wheelbase, y: 0, z: v.outline.floorHeight }, inBaseline: false, state: 'fitted', source: 'estimate', behind: false });
+    });
+  return (
+    <Panel
+      title="Parts" className="wide" note="A part that the empty mass already contains is never added twice"
+      actions={
+        <Button size="sm" variant="outline-primary" onClick={add}>
+          <i className="bi bi-plus-lg" aria-hidden /> Add part
+        </Button>
+      }
+    >
+      {vehicle.parts.length === 0 ? (
+        <p className="empty">No parts listed. Add what is taken off (tub, seats), moved (spare wheel) or added (bull bar) against the empty figure.</p>
+      ) : (
+        <table className="sheet-table" aria-label="Parts">
+          <thead>
+            <tr>
+              <th scope="col">Part</th>
+              <th scope="col">Mass</th>
+              <th scope="col">Mass from</th>
+              <th scope="col">In the baseline</th>
+              <th scope="col">Now</th>
+              <th scope="col">Station</th>
+              <th scope="col">Moved to</th>
+              <th scope="col">
+                <span className="visually-hidden">Remove</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {vehicle.parts.map((part) => (
+              <tr key={part.id} data-part={part.id}>
+                <th scope="row">
+                  <TextField label={`Name of ${part.name}`} value={part.name} maxLength={120} required onCommit={(name) => edit('Name of part', on(part.id, (p) => (p.name = name)), `part ${part.id}`)} />
+                </th>
+                <td>{input(`Mass of ${part.name}`, part.mass, 'mass', (v, kg) => on(part.id, (p) => (p.mass = kg))(v))}</td>
+                <td>
+                  <SelectField label={`Source of ${part.name}`} value={part.source} options={massSources} onCommit={(source) => edit(`Source of ${part.name}`, on(part.id, (p) => (p.source = source)))} />
+                </td>
+                <td className="centred">
+                  <input type="checkbox" className="form-check-input" aria-label={`${part.name} is in the baseline`} checked={part.inBaseline} onChange={(event) => edit(`${part.name} in the baseline`, on(part.id, (p) => (p.inBaseline = event.target.checked)))} />
+                </td>
+                <td>
+                  <SelectField
+                    label={`State of ${part.name}`} value={part.state} options={partStates}
+                    onCommit={(state) => edit(`${part.name} ${state}`, on(part.id, (p) => {
+                      p.state = state;
+                      if (state === 'moved') p.movedTo ??= { ...p.at };
+                    }))}
+                  />
+                </td>
+                <td>{station(`Station of ${part.name}`, part.at.x, (v, x) => on(part.id, (p) => (p.at.x = x))(v))}</td>
+                <td>{part.state === 'moved' && part.movedTo && station(`New station of ${part.name}`, part.movedTo.x, (v, x) => on(part.id, (p) => p.movedTo && (p.movedTo.x = x))(v))}</td>
+                <td>
+                  <button type="button" className="icon-button" aria-label={`Remove ${part.name} from the list`} onClick={() => edit(`Remove ${part.name}`, (v) => (v.parts = v.parts.filter((p) => p.id !== part.id)))}>
+                    <i className="bi bi-x-lg" aria-hidden />
+                  </button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </Panel>
+  );
+}

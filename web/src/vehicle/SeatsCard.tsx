@@ -1,0 +1,77 @@
+import Button from 'react-bootstrap/Button';
+
+import type { Seat, Vehicle } from '../api/types';
+import { Panel } from '../components/Panel';
+import { TextField } from '../components/TextField';
+import { newId } from '../load/itemEdits';
+import { useVehicleEdit } from './useVehicleEdit';
+
+/** Where people and animals travel. */
+export function SeatsCard() {
+  const { vehicle, edit, input, station } = useVehicleEdit();
+  const on = (id: string, set: (seat: Seat) => void) => (v: Vehicle) => v.seats.filter((s) => s.id === id).forEach(set);
+  const add = () =>
+    edit('Add seat', (v) => {
+      v.seats.push({ id: newId(v.seats.map((s) => s.id), 'seat'), name: 'New seat', driver: false, at: { x: 2000, y: 0, z: 950 } });
+    });
+  const remove = (seat: Seat) =>
+    edit(`Remove ${seat.name}`, (v, job) => {
+      v.seats = v.seats.filter((s) => s.id !== seat.id);
+      if (v.baseline.weighed) v.baseline.weighed.people = v.baseline.weighed.people.filter((p) => p.seat !== seat.id);
+      // Who sat there stays in the job, where the seat was.
+      for (const variant of job.variants) {
+        for (const item of variant.items) {
+          if (item.seat === seat.id) {
+            item.seat = '';
+            item.at = { ...seat.at };
+          }
+        }
+      }
+    });
+  return (
+    <Panel
+      title="Seats"
+      actions={
+        <Button size="sm" variant="outline-primary" onClick={add}>
+          <i className="bi bi-plus-lg" aria-hidden /> Add seat
+        </Button>
+      }
+    >
+      <table className="sheet-table" aria-label="Seats">
+        <thead>
+          <tr>
+            <th scope="col">Seat</th>
+            <th scope="col">Driver’s</th>
+            <th scope="col">Station</th>
+            <th scope="col">Right of centre</th>
+            <th scope="col">
+              <span className="visually-hidden">Remove</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {vehicle.seats.map((seat) => (
+            <tr key={seat.id} data-seat={seat.id}>
+              <th scope="row">
+                <TextField label={`Name of ${seat.name}`} value={seat.name} maxLength={120} required onCommit={(name) => edit('Name of seat', on(seat.id, (s) => (s.name = name)), `seat ${seat.id}`)} />
+              </th>
+              <td className="centred">
+                <input
+                  type="radio" name="driver-seat" className="form-check-input" aria-label={`${seat.name} is the driver’s seat`} checked={seat.driver}
+                  onChange={() => edit('Driver’s seat', (v) => v.seats.forEach((s) => (s.driver = s.id === seat.id)))}
+                />
+              </td>
+              <td>{station(`Station of ${seat.name}`, seat.at.x, (v, x) => on(seat.id, (s) => (s.at.x = x))(v))}</td>
+              <td>{input(`Side of ${seat.name}`, seat.at.y, 'length', (v, y) => on(seat.id, (s) => (s.at.y = y))(v))}</td>
+              <td>
+                <button type="button" className="icon-button" aria-label={`Remove ${seat.name}`} onClick={() => remove(seat)}>
+                  <i className="bi bi-x-lg" aria-hidden />
+                </button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Panel>
+  );
+}

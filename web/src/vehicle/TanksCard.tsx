@@ -1,0 +1,72 @@
+import Button from 'react-bootstrap/Button';
+
+import type { Tank, Vehicle } from '../api/types';
+import { Panel } from '../components/Panel';
+import { SelectField } from '../components/SelectField';
+import { TextField } from '../components/TextField';
+import { newId } from '../load/itemEdits';
+import { useVehicleEdit } from './useVehicleEdit';
+
+/** The vehicle's own tanks. */
+export function TanksCard() {
+  const { vehicle, edit, input, station } = useVehicleEdit();
+  const on = (id: string, set: (tank: Tank) => void) => (v: Vehicle) => v.tanks.filter((t) => t.id === id).forEach(set);
+  const add = () =>
+    edit('Add tank', (v) => {
+      v.tanks.push({ id: newId(v.tanks.map((t) => t.id), 'tank'), name: 'New tank', kind: 'fuel', capacity: 50, density: 0.84, at: { x: v.wheelbase, y: 0, z: 600 }, min: 0, now: 0, behind: false });
+    });
+  const remove = (id: string) =>
+    edit('Remove tank', (v) => {
+      v.tanks = v.tanks.filter((t) => t.id !== id);
+      if (v.baseline.weighed) v.baseline.weighed.tanks = v.baseline.weighed.tanks.filter((t) => t.tank !== id);
+    });
+  return (
+    <Panel
+      title="Tanks" className="wide"
+      actions={
+        <Button size="sm" variant="outline-primary" onClick={add}>
+          <i className="bi bi-plus-lg" aria-hidden /> Add tank
+        </Button>
+      }
+    >
+      <table className="sheet-table" aria-label="Tanks">
+        <thead>
+          <tr>
+            <th scope="col">Tank</th>
+            <th scope="col">Holds</th>
+            <th scope="col">Capacity</th>
+            <th scope="col">Least</th>
+            <th scope="col">Now</th>
+            <th scope="col">kg/L</th>
+            <th scope="col">Station</th>
+            <th scope="col">
+              <span className="visually-hidden">Remove</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {vehicle.tanks.map((tank) => (
+            <tr key={tank.id} data-tank={tank.id}>
+              <th scope="row">
+                <TextField label={`Name of ${tank.name}`} value={tank.name} maxLength={120} required onCommit={(name) => edit('Name of tank', on(tank.id, (t) => (t.name = name)), `tank ${tank.id}`)} />
+              </th>
+              <td>
+                <SelectField label={`Kind of ${tank.name}`} value={tank.kind} options={[{ value: 'fuel', label: 'Fuel' }, { value: 'other', label: 'Other' }]} onCommit={(kind) => edit(`Kind of ${tank.name}`, on(tank.id, (t) => (t.kind = kind)))} />
+              </td>
+              <td>{input(`Capacity of ${tank.name}`, tank.capacity, 'volume', (v, x) => on(tank.id, (t) => (t.capacity = x))(v))}</td>
+              <td>{input(`Least in ${tank.name}`, tank.min, 'volume', (v, x) => on(tank.id, (t) => (t.min = x))(v))}</td>
+              <td>{input(`Now in ${tank.name}`, tank.now, 'volume', (v, x) => on(tank.id, (t) => (t.now = x))(v))}</td>
+              <td>{input(`Density in ${tank.name}, kg per litre`, tank.density, 'plain', (v, x) => on(tank.id, (t) => (t.density = x))(v))}</td>
+              <td>{station(`Station of ${tank.name}`, tank.at.x, (v, x) => on(tank.id, (t) => (t.at.x = x))(v))}</td>
+              <td>
+                <button type="button" className="icon-button" aria-label={`Remove ${tank.name}`} onClick={() => remove(tank.id)}>
+                  <i className="bi bi-x-lg" aria-hidden />
+                </button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Panel>
+  );
+}

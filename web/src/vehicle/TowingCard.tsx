@@ -1,0 +1,56 @@
+import type { Trailer } from '../api/types';
+import { Field } from '../components/Field';
+import { Panel } from '../components/Panel';
+import { TextField } from '../components/TextField';
+import { useVocabulary } from '../words/words';
+import { useVehicleEdit } from './useVehicleEdit';
+
+const noTrailer: Trailer = { name: 'Trailer', coupled: true, mass: 0, ball: 0, braked: true, ballToAxle: 0, distribution: 0 };
+
+/** Hitch and trailer. */
+export function TowingCard() {
+  const { job, vehicle, session, line } = useVehicleEdit();
+  const vocabulary = useVocabulary();
+  const t = job.trailer;
+  const change = (label: string, set: (trailer: Trailer) => void, key?: string) =>
+    session.edit(label, (j) => {
+      if (j.trailer) set(j.trailer);
+    }, key);
+  return (
+    <Panel title="Hitch and trailer">
+      <div className="form">
+        {line('Ball behind the rear axle', vehicle.hitch.overhang, 'length', (v, mm) => (v.hitch.overhang = mm))}
+        {line('Height of the ball', vehicle.hitch.height, 'length', (v, mm) => (v.hitch.height = mm))}
+        <label className="switch-line">
+          <input
+            type="checkbox" role="switch" className="form-check-input" checked={t !== undefined}
+            onChange={(event) => session.edit(event.target.checked ? 'Add trailer' : 'Remove trailer', (j) => {
+              if (event.target.checked) j.trailer = { ...noTrailer };
+              else delete j.trailer;
+            })}
+          />
+          It tows
+        </label>
+        {t && (
+          <>
+            <Field label="Trailer">
+              <TextField label="Trailer" value={t.name} maxLength={200} onCommit={(name) => change('Trailer name', (x) => (x.name = name), 'trailer name')} />
+            </Field>
+            <label className="switch-line">
+              <input type="checkbox" role="switch" className="form-check-input" checked={t.coupled} onChange={(event) => change('Trailer coupled', (x) => (x.coupled = event.target.checked))} />
+              Coupled in the state shown
+            </label>
+            <label className="switch-line">
+              <input type="checkbox" role="switch" className="form-check-input" checked={t.braked} onChange={(event) => change('Trailer braked', (x) => (x.braked = event.target.checked))} />
+              Braked
+            </label>
+            {line('Loaded mass, uncoupled', t.mass, 'mass', (_, kg, j) => j.trailer && (j.trailer.mass = kg), vocabulary(job.region, 'trailer').word)}
+            {line('Download on the ball', t.ball, 'mass', (_, kg, j) => j.trailer && (j.trailer.ball = kg), vocabulary(job.region, 'ball').word)}
+            {line('Ball to trailer axle', t.ballToAxle, 'length', (_, mm, j) => j.trailer && (j.trailer.ballToAxle = mm), 'For a weight-distributing hitch')}
+            {line('Distribution moment, kg·mm', t.distribution, 'plain', (_, c, j) => j.trailer && (j.trailer.distribution = c), '0 without such a hitch')}
+          </>
+        )}
+      </div>
+    </Panel>
+  );
+}
