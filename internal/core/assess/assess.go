@@ -66,8 +66,10 @@ func Of(j *fitout.Job) Assessment {
 		return cmp.Compare(rank(x.Severity), rank(y.Severity))
 	})
 	for i := range a.Findings {
-		if a.Findings[i].Fixes == nil {
-			a.Findings[i].Fixes = []fitout.Fix{}
+		f := &a.Findings[i]
+		f.Title, f.Sentence = unbroken(f.Title), unbroken(f.Sentence)
+		if f.Fixes == nil {
+			f.Fixes = []fitout.Fix{}
 		}
 	}
 	return a

@@ -116,6 +116,9 @@ func capital(text string) string {
 	return string(runes)
 }
 
+// unbroken keeps a percent sign on the line of its number.
+func unbroken(text string) string { return strings.ReplaceAll(text, " %", "\u202f%") }
+
 // list joins names as a sentence does.
 func list(names []string) string {
 	slices.Sort(names)

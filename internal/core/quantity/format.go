@@ -6,8 +6,11 @@ import (
 	"strings"
 )
 
-// narrow is the narrow no-break space between thousands and before units.
-const narrow = "\u202f"
+// Spaces that never break a line: between thousands, and before a unit.
+const (
+	narrow = "\u202f"
+	before = "\u00a0"
+)
 
 // Format writes a value of base units as the system shows it: mm and litres
 // whole, kg whole from 100 and to one decimal below, inches in sixteenths,
@@ -21,21 +24,21 @@ func Format(value float64, kind Kind, system System) string {
 	}
 	switch kind {
 	case Length:
-		return group(value, 0) + narrow + "mm"
+		return group(value, 0) + before + "mm"
 	case Mass:
-		return group(value, decimalsBelow(value, 100)) + narrow + "kg"
+		return group(value, decimalsBelow(value, 100)) + before + "kg"
 	}
-	return group(value, decimalsBelow(value, 10)) + narrow + "L"
+	return group(value, decimalsBelow(value, 10)) + before + "L"
 }
 
 func formatUS(value float64, kind Kind) string {
 	switch kind {
 	case Length:
-		return sixteenths(value/MMPerInch) + narrow + "in"
+		return sixteenths(value/MMPerInch) + before + "in"
 	case Mass:
-		return group(value/KgPerPound, decimalsBelow(value/KgPerPound, 10)) + narrow + "lb"
+		return group(value/KgPerPound, decimalsBelow(value/KgPerPound, 10)) + before + "lb"
 	}
-	return group(value/LitresPerGal, 1) + narrow + "gal"
+	return group(value/LitresPerGal, 1) + before + "gal"
 }
 
 func decimalsBelow(value, whole float64) int {

@@ -50,7 +50,7 @@ func TestWritesAsTheTradeReads(t *testing.T) {
 	_, format := vectors(t)
 	for _, v := range format {
 		t.Run(v.Text, func(t *testing.T) {
-			assert.Equal(t, v.Text, strings.ReplaceAll(Format(v.Value, v.Kind, v.System), narrow, " "))
+			assert.Equal(t, v.Text, strings.NewReplacer(narrow, " ", before, " ").Replace(Format(v.Value, v.Kind, v.System)))
 		})
 	}
 }

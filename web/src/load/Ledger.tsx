@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 
 import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
-import { formatNumber } from '../quantity/format';
+import { formatMassColumn } from '../quantity/format';
 import { unitName } from '../quantity/units';
 import { shownItems, type Shown } from '../scene/geometry';
 import { datums, labelOf } from '../words/words';
@@ -107,12 +107,12 @@ export function Ledger({ selected, onSelect, onImport }: Props) {
               <tbody key={group.group} aria-label={group.group || 'No group'}>
                 <tr className="group-row" data-group={group.group}>
                   <th scope="rowgroup">{group.group || 'No group'}</th>
-                  <td className="figure">{formatNumber(group.mass, 'mass', job.units)}</td>
+                  <td className="figure">{formatMassColumn(group.mass, job.units)}</td>
                   <td colSpan={3} className="hint">
                     {group.count === 1 ? '1 item' : `${group.count} items`}
                   </td>
-                  <td className="figure">{formatNumber(group.front, 'mass', job.units)}</td>
-                  <td className="figure">{formatNumber(group.rear, 'mass', job.units)}</td>
+                  <td className="figure">{formatMassColumn(group.front, job.units)}</td>
+                  <td className="figure">{formatMassColumn(group.rear, job.units)}</td>
                   <td />
                 </tr>
                 {rows.map((s) => (

@@ -5,7 +5,7 @@ import { QuantityField } from '../components/QuantityField';
 import { SelectField } from '../components/SelectField';
 import { TextField } from '../components/TextField';
 import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
-import { formatNumber } from '../quantity/format';
+import { formatMassColumn, formatNumber } from '../quantity/format';
 import type { Shown } from '../scene/geometry';
 import { massSources } from '../words/words';
 import { itemIn, presenceOptions, presenceValue, removeItem, setPresence } from './itemEdits';
@@ -42,7 +42,7 @@ export function LedgerRow({ shown: { item, figures }, selected, onSelect }: Prop
         {level ? (
           <QuantityField
             label={`Content of ${item.name}`} value={level.now} kind="volume" system={job.units}
-            title={`Empty vessel and ${formatNumber(level.now, 'volume', job.units)} in it weigh ${formatNumber(figures.mass, 'mass', job.units)}`}
+            title={`Empty vessel and ${formatNumber(level.now, 'volume', job.units)} in it weigh ${formatMassColumn(figures.mass, job.units)}`}
             onCommit={(now) => edit('Content', (i) => i.presence.level && (i.presence.level.now = now))}
           />
         ) : (
@@ -73,8 +73,8 @@ export function LedgerRow({ shown: { item, figures }, selected, onSelect }: Prop
           })}
         />
       </td>
-      <td className="figure" data-cell="front">{figures.present ? formatNumber(figures.front, 'mass', job.units) : '–'}</td>
-      <td className="figure" data-cell="rear">{figures.present ? formatNumber(figures.rear, 'mass', job.units) : '–'}</td>
+      <td className="figure" data-cell="front">{figures.present ? formatMassColumn(figures.front, job.units) : '–'}</td>
+      <td className="figure" data-cell="rear">{figures.present ? formatMassColumn(figures.rear, job.units) : '–'}</td>
       <td>
         <button
           type="button" className="icon-button" aria-label={`Remove ${item.name}`} title="Remove; undo brings it back"

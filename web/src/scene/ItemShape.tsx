@@ -4,11 +4,12 @@ import { box, drawX, drawY, type Shown, type Window } from './geometry';
 interface Props {
   shown: Shown;
   window: Window;
-  selected: boolean;
+  /** There is room for its name. */
+  named: boolean;
 }
 
 /** An item to scale, by its form: boxes square, soft things round, tanks with their level, people as people. */
-export function ItemShape({ shown: { item, figures }, window: w, selected }: Props) {
+export function ItemShape({ shown: { item, figures }, window: w, named }: Props) {
   const b = box(item, figures);
   const [x, y, width, height] = [drawX(w, b.x), drawY(w, b.z + b.height), b.length / w.scale, b.height / w.scale];
   const level: Level | undefined = item.presence.kind === 'level' ? item.presence.level : undefined;
@@ -32,19 +33,12 @@ export function ItemShape({ shown: { item, figures }, window: w, selected }: Pro
         <rect className="shape" x={x} y={y} width={width} height={height} rx={item.form === 'box' ? 1.5 : Math.min(width, height) * 0.3} />
       )}
       {level && <rect className="shape-level" x={x + 1} y={y + height * (1 - share)} width={Math.max(0, width - 2)} height={height * share} rx={2} />}
-      {width > 46 && height > 15 && !selected && (
-        <text className="shape-name" x={x + 5} y={y + 11}>
-          {fitted(item.name, width - 8)}
+      {named && (
+        <text className="shape-name" x={x + 4} y={y + 11}>
+          {item.name}
         </text>
       )}
     </>
   );
 }
 
-const CHARACTER = 5.1;
-
-/** As much of a name as fits a width, cut at a whole character. */
-function fitted(name: string, width: number): string {
-  const room = Math.floor(width / CHARACTER);
-  return name.length <= room ? name : `${name.slice(0, Math.max(1, room - 1))}…`;
-}

@@ -18,7 +18,7 @@ export function Rule({ window: w, origin, units, datum }: { window: Window; orig
           )}
         </g>
       ))}
-      <path className="rule-origin" d={`M${drawX(w, origin)} ${top - 6}l-5 -7h10z`} />
+      <path className="rule-origin" d={`M${drawX(w, origin)} ${top}v13`} />
       <text className="rule-unit" x={w.width - 6} y={top - 5} textAnchor="end">
         {units === 'us' ? 'in' : 'mm'} from the {labelOf(datums, datum)}
       </text>

@@ -4,14 +4,14 @@ import type { Job } from '../api/types';
 import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
 import { formatChange, formatQuantity } from '../quantity/format';
 import { Body } from './Body';
-import { box, drawX, drawY, fitWindow, shownItems, type Shown } from './geometry';
+import { box, drawX, drawY, fitWindow, roomForName, shownItems, type Shown, type Window } from './geometry';
 import { ItemShape } from './ItemShape';
 import { Rule } from './Rule';
 
-const WIDTH = 860;
 const SNAP = 5;
 
 interface Props {
+  width?: number;
   height: number;
   selected: string | undefined;
   onSelect: (id: string | undefined) => void;
@@ -26,25 +26,26 @@ export function moveItem(job: Job, id: string, x: number, z?: number): void {
 }
 
 /** The vehicle from its left side, front to the left, with every item at its station. */
-export function Scene({ height, selected, onSelect }: Props) {
+export function Scene({ width = 860, height, selected, onSelect }: Props) {
   const session = useSession();
   const { job, assessment } = useSnapshot();
   const svg = useRef<SVGSVGElement>(null);
-  const [grip, setGrip] = useState<{ id: string; startX: number; itemX: number; moved: boolean; window: ReturnType<typeof fitWindow> }>();
-  const fitted = useMemo(() => assessment && fitWindow(job, assessment, WIDTH, height), [job, assessment, height]);
+  const [grip, setGrip] = useState<{ id: string; startX: number; itemX: number; moved: boolean; window: Window }>();
+  const fitted = useMemo(() => assessment && fitWindow(job, assessment, width, height), [job, assessment, width, height]);
   // While dragging, the paper stays still under the hand.
   const w = grip?.window ?? fitted;
   if (!assessment || !w) return <div className="scene" aria-busy="true" style={{ height }} />;
 
   const shown = shownItems(job, assessment);
   const order = [...shown].sort((a, b) => b.item.size.length * b.item.size.height - a.item.size.length * a.item.size.height);
+  const named = roomForName(order, w);
   const current = shown.find((s) => s.item.id === selected);
   const tabStop = current?.item.id ?? shown[0]?.item.id;
   const origin = assessment.datums.find((d) => d.datum === job.datum)?.x ?? 0;
 
   const mmAt = (clientX: number) => {
     const rect = svg.current?.getBoundingClientRect();
-    return rect && rect.width > 0 ? ((clientX - rect.left) / rect.width) * WIDTH * w.scale + w.from : 0;
+    return rect && rect.width > 0 ? ((clientX - rect.left) / rect.width) * w.width * w.scale + w.from : 0;
   };
   const onPointerDown = (event: PointerEvent<SVGGElement>, { item }: Shown) => {
     if (event.button !== 0) return;
@@ -99,8 +100,8 @@ export function Scene({ height, selected, onSelect }: Props) {
 
   return (
     <div className="scene">
-      <svg ref={svg} viewBox={`0 0 ${WIDTH} ${height}`} role="group" aria-label="Side elevation, front to the left">
-        <path className="ground" d={`M0 ${w.ground}H${WIDTH}`} />
+      <svg ref={svg} viewBox={`0 0 ${w.width} ${height}`} role="group" aria-label="Side elevation, front to the left">
+        <path className="ground" d={`M0 ${w.ground}H${w.width}`} />
         <Body job={job} assessment={assessment} window={w} />
         {order.map((s) => (
           <g
@@ -118,7 +119,7 @@ export function Scene({ height, selected, onSelect }: Props) {
             onKeyDown={(event) => onKeyDown(event, s)}
           >
             <title>{s.item.name}</title>
-            <ItemShape shown={s} window={w} selected={s.item.id === selected} />
+            <ItemShape shown={s} window={w} named={named.has(s.item.id) && s.item.id !== selected} />
           </g>
         ))}
         <AxleArrows w={w} />
@@ -138,7 +139,7 @@ function nameOf(shown: Shown[], id: string): string {
 }
 
 /** What stands on each axle, as an arrow under its wheel. */
-function AxleArrows({ w }: { w: ReturnType<typeof fitWindow> }) {
+function AxleArrows({ w }: { w: Window }) {
   const { job, assessment } = useSnapshot();
   if (!assessment) return null;
   const most = Math.max(assessment.axles.front, assessment.axles.rear, 1);
@@ -159,23 +160,21 @@ function AxleArrows({ w }: { w: ReturnType<typeof fitWindow> }) {
   );
 }
 
-/** Name, mass and effect of the selected item, beside it. */
-function Callout({ shown: { item, figures }, w, origin }: { shown: Shown; w: ReturnType<typeof fitWindow>; origin: number }) {
+/** Name, mass and effect of the selected item, and where it stands on the rule. */
+function Callout({ shown: { item, figures }, w, origin }: { shown: Shown; w: Window; origin: number }) {
   const { job } = useSnapshot();
-  const b = box(item, figures);
-  const x = Math.min(Math.max(drawX(w, figures.x), 130), w.width - 130);
-  const above = drawY(w, b.z + b.height) - 44;
-  const y = above < 2 ? drawY(w, b.z) + 8 : above;
-  const axles = `front ${formatChange(figures.front, 'mass', job.units)}, rear ${formatChange(figures.rear, 'mass', job.units)}`;
+  const x = drawX(w, figures.x);
   return (
-    <g className="callout" transform={`translate(${x} ${y})`} aria-hidden>
-      <path className="plumb" d={`M${drawX(w, figures.x) - x} ${drawY(w, b.z) - y}V${w.height - 26 - y}`} />
-      <rect x="-126" width="252" height="36" rx="4" />
-      <text className="callout-name" y="14" textAnchor="middle">
-        {item.name} · {formatQuantity(figures.mass, 'mass', job.units)}
+    <g className="callout" aria-hidden>
+      <path className="plumb" d={`M${x} ${drawY(w, box(item, figures).z)}V${w.height - 26}`} />
+      <text className="callout-name" x="10" y="20">
+        {item.name}
       </text>
-      <text y="29" textAnchor="middle">
-        at {formatQuantity(figures.x - origin, 'length', job.units)} · {axles}
+      <text x="10" y="36">
+        {formatQuantity(figures.mass, 'mass', job.units)} at {formatQuantity(figures.x - origin, 'length', job.units)}
+      </text>
+      <text x="10" y="51">
+        front {formatChange(figures.front, 'mass', job.units)}, rear {formatChange(figures.rear, 'mass', job.units)}
       </text>
     </g>
   );

@@ -66,6 +66,30 @@ export function box(item: Item, figures: ItemFigures): Box {
   return { x: figures.x - length / 2, z: figures.z - height / 2, length, height };
 }
 
+const LABEL_HEIGHT = 13;
+const CHARACTER = 5.4;
+
+/**
+ * Which items have room for their name: on their own shape, clear of the names
+ * and shapes of the smaller items that are drawn over it.
+ */
+export function roomForName(order: Shown[], w: Window): Set<string> {
+  const rects = order.map(({ item, figures }) => {
+    const b = box(item, figures);
+    return { left: drawX(w, b.x), top: drawY(w, b.z + b.height), right: drawX(w, b.x + b.length), bottom: drawY(w, b.z) };
+  });
+  const named = new Set<string>();
+  order.forEach(({ item }, i) => {
+    const shape = rects[i];
+    if (!shape) return;
+    const name = { left: shape.left, top: shape.top, right: shape.left + 8 + item.name.length * CHARACTER, bottom: shape.top + LABEL_HEIGHT };
+    const fits = name.right <= shape.right && name.bottom <= shape.bottom;
+    const covered = rects.slice(i + 1).some((r) => r.left < name.right && r.right > name.left && r.top < name.bottom && r.bottom > name.top);
+    if (fits && !covered) named.add(item.id);
+  });
+  return named;
+}
+
 export interface Tick {
   x: number;
   label: string | undefined;

@@ -1,3 +1,8 @@
+import { useState } from 'react';
+
+import { Panel } from '../components/Panel';
+import { Findings } from '../findings/Findings';
+import { Scene } from '../scene/Scene';
 import { BaselineCard } from './BaselineCard';
 import { BodyCard } from './BodyCard';
 import { ExtensionCard } from './ExtensionCard';
@@ -9,16 +14,29 @@ import { TowingCard } from './TowingCard';
 
 /** The vehicle as it stands: what it may weigh, what it weighs, and what of it changes. */
 export function VehiclePage() {
+  const [selected, onSelect] = useState<string>();
   return (
     <div className="vehicle-page">
-      <PlateCard />
-      <BaselineCard />
-      <BodyCard />
-      <PartsCard />
-      <TanksCard />
-      <SeatsCard />
-      <TowingCard />
-      <ExtensionCard />
+      <div className="vehicle-forms">
+        <div className="column">
+          <PlateCard />
+          <TowingCard />
+          <ExtensionCard />
+        </div>
+        <div className="column">
+          <BaselineCard />
+        </div>
+        <PartsCard />
+        <TanksCard />
+        <BodyCard />
+        <SeatsCard />
+      </div>
+      <div className="beside">
+        <Scene width={440} height={230} selected={selected} onSelect={onSelect} />
+        <Panel title="Findings" className="side">
+          <Findings onSelect={onSelect} />
+        </Panel>
+      </div>
     </div>
   );
 }
