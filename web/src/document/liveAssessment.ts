@@ -4,6 +4,8 @@ import type { Assessment, Job } from '../api/types';
 /** Asks for figures while a job is edited or dragged: one request in flight, the newest wins. */
 export class LiveAssessment {
   latest: Assessment | undefined;
+  /** The job that latest was asked for. */
+  asked: Job | undefined;
   private waiting: Job | undefined;
   private busy = false;
 
@@ -22,6 +24,7 @@ export class LiveAssessment {
       this.waiting = undefined;
       try {
         this.latest = await answer(api.POST('/api/assess', { body: job }));
+        this.asked = job;
         this.changed('');
       } catch (error) {
         this.changed(error instanceof Refused ? error.message : '');

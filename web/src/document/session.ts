@@ -26,6 +26,8 @@ export interface Snapshot {
   trouble: string;
   conflicts: Conflict[];
   assessment: Assessment | undefined;
+  /** The job that the assessment speaks of: this one, or one a moment older. */
+  assessed: Job | undefined;
   undo: string | undefined;
   redo: string | undefined;
   /** Something that happened by itself and that the user should know. */
@@ -268,6 +270,7 @@ export class JobSession {
       trouble: this.save === 'saved' ? '' : this.trouble,
       conflicts: this.conflict?.conflicts ?? [],
       assessment: this.live.latest,
+      assessed: this.live.asked,
       undo: this.done.at(-1)?.label,
       redo: this.undone.at(-1)?.label,
       notice: this.notice,

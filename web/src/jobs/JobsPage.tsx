@@ -20,7 +20,7 @@ export function JobsPage() {
   const [deleted, setDeleted] = useState<Listed>();
   const [trouble, setTrouble] = useState('');
   const file = useRef<HTMLInputElement>(null);
-  const wanted = useDeferredValue(search);
+  const wanted = useDeferredValue(search.trim());
   const list = useQuery({
     queryKey: ['jobs', wanted, archived, limit],
     queryFn: () => answer(api.GET('/api/jobs', { params: { query: { search: wanted, archived, limit } } })),

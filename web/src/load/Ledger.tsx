@@ -31,17 +31,23 @@ const keys: Record<Column, (s: Shown) => string | number> = {
 /** Every mass of the job by group, with what it puts on each axle; edited where it stands. */
 export function Ledger({ selected, onSelect, onImport }: Props) {
   const session = useSession();
-  const { job, assessment } = useSnapshot();
+  const snapshot = useSnapshot();
+  const { job, assessment } = snapshot;
   const [sort, setSort] = useState<{ column: Column; down: boolean }>({ column: 'station', down: false });
   const groups = useMemo(() => {
-    const shown = assessment ? shownItems(job, assessment) : [];
+    const shown = shownItems(snapshot);
     const key = keys[sort.column];
     shown.sort((a, b) => {
       const [x, y] = [key(a), key(b)];
       return (x < y ? -1 : x > y ? 1 : 0) * (sort.down ? -1 : 1);
     });
-    return (assessment?.groups ?? []).map((group) => ({ group, rows: shown.filter((s) => s.item.group === group.group) }));
-  }, [job, assessment, sort]);
+    const names = [...new Set(shown.map((s) => s.item.group))].sort();
+    return names.map((name) => ({
+      name,
+      total: snapshot.assessment?.groups.find((g) => g.group === name),
+      rows: shown.filter((s) => s.item.group === name),
+    }));
+  }, [snapshot, sort]);
   if (!assessment) return <div aria-busy="true" />;
 
   const items = chosenVariant(job).items;
@@ -103,16 +109,16 @@ export function Ledger({ selected, onSelect, onImport }: Props) {
                 </th>
               </tr>
             </thead>
-            {groups.map(({ group, rows }) => (
-              <tbody key={group.group} aria-label={group.group || 'No group'}>
-                <tr className="group-row" data-group={group.group}>
-                  <th scope="rowgroup">{group.group || 'No group'}</th>
-                  <td className="figure">{formatMassColumn(group.mass, job.units)}</td>
+            {groups.map(({ name, total, rows }) => (
+              <tbody key={name} aria-label={name || 'No group'}>
+                <tr className="group-row" data-group={name}>
+                  <th scope="rowgroup">{name || 'No group'}</th>
+                  <td className="figure">{total && formatMassColumn(total.mass, job.units)}</td>
                   <td colSpan={3} className="hint">
-                    {group.count === 1 ? '1 item' : `${group.count} items`}
+                    {rows.length === 1 ? '1 item' : `${rows.length} items`}
                   </td>
-                  <td className="figure">{formatMassColumn(group.front, job.units)}</td>
-                  <td className="figure">{formatMassColumn(group.rear, job.units)}</td>
+                  <td className="figure">{total && formatMassColumn(total.front, job.units)}</td>
+                  <td className="figure">{total && formatMassColumn(total.rear, job.units)}</td>
                   <td />
                 </tr>
                 {rows.map((s) => (

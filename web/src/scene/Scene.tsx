@@ -28,15 +28,16 @@ export function moveItem(job: Job, id: string, x: number, z?: number): void {
 /** The vehicle from its left side, front to the left, with every item at its station. */
 export function Scene({ width = 860, height, selected, onSelect }: Props) {
   const session = useSession();
-  const { job, assessment } = useSnapshot();
+  const snapshot = useSnapshot();
+  const { job, assessment } = snapshot;
+  const shown = useMemo(() => shownItems(snapshot), [snapshot]);
   const svg = useRef<SVGSVGElement>(null);
   const [grip, setGrip] = useState<{ id: string; startX: number; itemX: number; moved: boolean; window: Window }>();
-  const fitted = useMemo(() => assessment && fitWindow(job, assessment, width, height), [job, assessment, width, height]);
+  const fitted = useMemo(() => assessment && fitWindow(job, assessment, shown, width, height), [job, assessment, shown, width, height]);
   // While dragging, the paper stays still under the hand.
   const w = grip?.window ?? fitted;
   if (!assessment || !w) return <div className="scene" aria-busy="true" style={{ height }} />;
 
-  const shown = shownItems(job, assessment);
   const order = [...shown].sort((a, b) => b.item.size.length * b.item.size.height - a.item.size.length * a.item.size.height);
   const named = roomForName(order, w);
   const current = shown.find((s) => s.item.id === selected);

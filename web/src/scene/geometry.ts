@@ -1,4 +1,6 @@
 import type { Assessment, Item, ItemFigures, Job } from '../api/types';
+import { chosenVariant } from '../document/SessionContext';
+import type { Snapshot } from '../document/session';
 
 /** The window of a side elevation: mm of the vehicle's frame to units of the drawing. */
 export interface Window {
@@ -16,9 +18,9 @@ const RULE = 26;
 const MARGIN = 260;
 
 /** Fits the vehicle with all its items into a drawing of the given size. */
-export function fitWindow(job: Job, assessment: Assessment, width: number, height: number): Window {
+export function fitWindow(job: Job, assessment: Assessment, shown: Shown[], width: number, height: number): Window {
   const { outline, hitch, tyreRadius } = job.vehicle;
-  const boxes = shownItems(job, assessment).map(({ item, figures }) => box(item, figures));
+  const boxes = shown.map(({ item, figures }) => box(item, figures));
   const left = Math.min(-outline.frontOverhang, -tyreRadius, ...boxes.map((b) => b.x)) - MARGIN;
   const right = Math.max(
     assessment.wheelbase + outline.rearOverhang,
@@ -40,13 +42,19 @@ export interface Shown {
   figures: ItemFigures;
 }
 
-/** Items with the figures that belong to them, in the order of the variant. */
-export function shownItems(job: Job, assessment: Assessment): Shown[] {
-  const variant = job.variants.find((v) => v.id === assessment.variant);
-  const byId = new Map(assessment.items.map((f) => [f.id, f]));
-  return (variant?.items ?? []).flatMap((item) => {
-    const figures = byId.get(item.id);
-    return figures ? [{ item, figures }] : [];
+/**
+ * Items with their figures, in the order of the variant. Figures are of the job
+ * that was assessed; what has been moved since stands where it is now, so that
+ * the drawing keeps up with the hand and an edit that is refused still shows.
+ */
+export function shownItems({ job, assessment, assessed }: Pick<Snapshot, 'job' | 'assessment' | 'assessed'>): Shown[] {
+  const figuresOf = new Map(assessment?.items.map((f) => [f.id, f]));
+  const before = new Map(assessed?.variants.find((v) => v.id === assessment?.variant)?.items.map((i) => [i.id, i]));
+  return chosenVariant(job).items.map((item) => {
+    const figures = figuresOf.get(item.id) ?? { id: item.id, mass: item.mass, present: true, ...item.at, front: 0, rear: 0, per100: 0 };
+    const old = before.get(item.id);
+    if (!old || item.seat !== '' || old.seat !== '') return { item, figures };
+    return { item, figures: { ...figures, x: figures.x + item.at.x - old.at.x, z: figures.z + item.at.z - old.at.z } };
   });
 }
 

@@ -1,0 +1,195 @@
+package e2e
+
+import (
+	"context"
+	"encoding/json"
+	"fmt"
+	"strings"
+	"testing"
+	"time"
+
+	"github.com/chromedp/chromedp"
+	"github.com/chromedp/chromedp/kb"
+	"github.com/stretchr/testify/require"
+)
+
+// patience is how long a screen may take to become what a test waits for,
+// generous for a busy machine.
+const patience = 20 * time.Second
+
+// page is a tab as a person uses it.
+type page struct {
+	t   *testing.T
+	ctx context.Context
+}
+
+// open opens a browser of its own, with nothing remembered, on a screen.
+func open(t *testing.T, url string) *page {
+	t.Helper()
+	ctx, closeTab := chromedp.NewContext(browserIn, chromedp.WithNewBrowserContext())
+	t.Cleanup(closeTab)
+	p := &page{t, ctx}
+	p.do(chromedp.EmulateViewport(1280, 800))
+	p.visit(url)
+	return p
+}
+
+func (p *page) do(action chromedp.Action[chromedp.Void]) {
+	p.t.Helper()
+	require.NoError(p.t, chromedp.Do(p.ctx, action))
+}
+
+func (p *page) visit(url string) {
+	p.t.Helper()
+	p.do(chromedp.Navigate(url))
+}
+
+// js evaluates an expression of the page.
+func js[T any](p *page, expression string) T {
+	p.t.Helper()
+	value, err := chromedp.Run(p.ctx, chromedp.Evaluate[T](expression))
+	require.NoError(p.t, err, expression)
+	return value
+}
+
+// quoted is a text as JavaScript writes it.
+func quoted(text string) string {
+	data, _ := json.Marshal(text) // a string always marshals
+	return string(data)
+}
+
+// waitFor waits until an expression of the page is true.
+func (p *page) waitFor(condition string) {
+	p.t.Helper()
+	deadline := time.Now().Add(patience)
+	for time.Now().Before(deadline) {
+		if js[bool](p, "!!("+condition+")") {
+			return
+		}
+		time.Sleep(25 * time.Millisecond)
+	}
+	require.FailNow(p.t, "the page never got there", "%s\nfocus: %s\nalerts: %s", condition,
+		js[string](p, "document.activeElement?.outerHTML.slice(0, 300) ?? ''"),
+		js[string](p, "[...document.querySelectorAll('[role=alert], [role=status]')].map(e => e.textContent).join(' | ')"))
+}
+
+// see waits until something is on the page and returns its text.
+func (p *page) see(selector string) string {
+	p.t.Helper()
+	p.waitFor("document.querySelector(" + quoted(selector) + ")")
+	return p.text(selector)
+}
+
+// text is the text of the first match, with plain spaces.
+func (p *page) text(selector string) string {
+	p.t.Helper()
+	return plainSpaces(js[string](p, "document.querySelector("+quoted(selector)+")?.textContent ?? '(nothing)'"))
+}
+
+func (p *page) value(label string) string {
+	p.t.Helper()
+	return js[string](p, field(label)+".value")
+}
+
+func plainSpaces(text string) string {
+	return strings.NewReplacer("\u202f", " ", "\u00a0", " ").Replace(text)
+}
+
+// waitText waits until the first match shows a text.
+func (p *page) waitText(selector, want string) {
+	p.t.Helper()
+	p.waitFor(fmt.Sprintf("(document.querySelector(%s)?.textContent ?? '').replace(/[\\u202f\\u00a0]/g, ' ').includes(%s)", quoted(selector), quoted(want)))
+}
+
+func (p *page) count(selector string) int {
+	p.t.Helper()
+	return js[int](p, "document.querySelectorAll("+quoted(selector)+").length")
+}
+
+// place is the middle of an element on the screen, scrolled into view.
+func (p *page) place(expression string) (x, y float64) {
+	p.t.Helper()
+	p.waitFor(expression)
+	xy := js[[]float64](p, "(() => { const e = "+expression+"; e.scrollIntoView({block: 'nearest'}); const r = e.getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2] })()")
+	return xy[0], xy[1]
+}
+
+// click clicks the middle of the first match with the mouse.
+func (p *page) click(selector string) {
+	p.t.Helper()
+	p.clickOn("document.querySelector(" + quoted(selector) + ")")
+}
+
+func (p *page) clickOn(expression string) {
+	p.t.Helper()
+	x, y := p.place(expression)
+	p.do(chromedp.MouseClickXY(x, y))
+}
+
+// button is the button or link with a text or an accessible name.
+func button(name string) string {
+	return "[...document.querySelectorAll('button, a, [role=tab]')].find(b => [b.textContent.trim(), b.getAttribute('aria-label') ?? '']" +
+		".some(name => name.replace(/[\\u202f\\u00a0]/g, ' ').startsWith(" + quoted(name) + ")))"
+}
+
+func (p *page) press(name string) {
+	p.t.Helper()
+	p.clickOn(button(name))
+}
+
+// field is the field with an accessible name.
+func field(label string) string {
+	return "[...document.querySelectorAll('input, select, textarea')].find(f => f.getAttribute('aria-label') === " + quoted(label) + ")"
+}
+
+// enter types a value into a field, in place of what is there, and Enter.
+func (p *page) enter(label, text string) {
+	p.t.Helper()
+	p.typeInto(label, text)
+	p.keys(kb.Enter)
+}
+
+// typeInto clicks into a field and types over what is there.
+func (p *page) typeInto(label, text string) {
+	p.t.Helper()
+	p.clickOn(field(label))
+	js[any](p, field(label)+".select()")
+	p.keys(text)
+}
+
+// choose picks an option of a select by its label.
+func (p *page) choose(label, option string) {
+	p.t.Helper()
+	p.waitFor(field(label))
+	js[any](p, fmt.Sprintf(`(() => { const f = %s; const o = [...f.options].find(o => o.text.startsWith(%s));
+		Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(f, o.value);
+		f.dispatchEvent(new Event('change', {bubbles: true})); })()`, field(label), quoted(option)))
+}
+
+func (p *page) keys(keys string, modifiers ...chromedp.Modifier) {
+	p.t.Helper()
+	p.do(chromedp.KeyEvent(keys, chromedp.KeyModifiers(modifiers...)))
+}
+
+// saved waits until everything is on the server.
+func (p *page) saved() {
+	p.t.Helper()
+	p.waitFor("document.querySelector('[data-save]')?.dataset.save === 'saved'")
+}
+
+// pad reads a figure of a pad: load, limit or left.
+func (p *page) pad(id, figure string) string {
+	p.t.Helper()
+	return p.see(fmt.Sprintf("[data-pad=%s] [data-figure=%s]", id, figure))
+}
+
+func (p *page) waitPad(id, figure, want string) {
+	p.t.Helper()
+	p.waitText(fmt.Sprintf("[data-pad=%s] [data-figure=%s]", id, figure), want)
+}
+
+// upload gives a file to a file field, as its dialog would.
+func (p *page) upload(label, path string) {
+	p.t.Helper()
+	p.do(chromedp.SetUploadFiles(`input[aria-label="`+label+`"]`, []string{path}))
+}
