@@ -68,6 +68,7 @@ type server struct {
 	t       *testing.T
 	url     string
 	db      string
+	code    string // access code, where one is asked for
 	command *exec.Cmd
 	log     *syncBuffer
 }
@@ -99,9 +100,12 @@ func start(t *testing.T, verb, db, address string, flags ...string) *server {
 	require.NoError(t, s.command.Start())
 	t.Cleanup(func() { s.stop(syscall.SIGTERM) })
 	lines := bufio.NewScanner(out)
-	for s.url == "" && lines.Scan() {
+	for lines.Scan() && !strings.HasPrefix(lines.Text(), "Jobs are kept in") {
 		if _, url, found := strings.Cut(lines.Text(), "Zaino is at "); found {
 			s.url = url
+		}
+		if _, code, found := strings.Cut(lines.Text(), "in each browser: "); found {
+			s.code = code
 		}
 	}
 	require.NotEmpty(t, s.url, "the server did not start: %s", s.log)

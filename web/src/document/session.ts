@@ -142,6 +142,7 @@ export class JobSession {
       return !dropped.some((d) => path === d || path.startsWith(`${d}/`) || d.startsWith(`${path}/`));
     });
     this.conflict = undefined;
+    this.save = 'waiting';
     this.synced = current;
     this.take(asJob(apply(asJson(current.job), changes)), 0);
   }
@@ -149,6 +150,7 @@ export class JobSession {
   /** Drops every edit that is not saved. */
   async takeTheirs(): Promise<void> {
     this.conflict = undefined;
+    this.save = 'waiting';
     this.synced = await answer(api.GET('/api/jobs/{id}', { params: { path: { id: this.job.id } } }));
     this.done = [];
     this.undone = [];
@@ -208,6 +210,8 @@ export class JobSession {
       this.arrived(sent, saved);
     } catch (error) {
       this.failed(error);
+      // What was edited while this was refused may well be what mends it.
+      if (this.job !== sent) this.schedule(0);
     }
     this.emit();
   }

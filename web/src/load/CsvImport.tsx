@@ -3,6 +3,7 @@ import Button from 'react-bootstrap/Button';
 
 import { answer, api, Refused } from '../api/client';
 import type { Preview } from '../api/types';
+import { Scroll } from '../components/Scroll';
 import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
 import { formatQuantity } from '../quantity/format';
 import { datums, labelOf } from '../words/words';
@@ -60,8 +61,7 @@ export function CsvImport({ onClose }: { onClose: () => void }) {
         </p>
       )}
       {preview && (
-        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- scrolled by keyboard
-        <div className="ledger-scroll" tabIndex={0} role="region" aria-label="Preview">
+        <Scroll label="Preview">
           <table className="csv-preview">
             <thead>
               <tr>
@@ -87,7 +87,7 @@ export function CsvImport({ onClose }: { onClose: () => void }) {
           <p className="hint">
             {good.length} of {preview.rows.length} lines can become items. Stations are shown from the front axle. Nothing is added until you say so.
           </p>
-        </div>
+        </Scroll>
       )}
     </section>
   );

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 
+import { Scroll } from '../components/Scroll';
 import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
 import { formatMassColumn } from '../quantity/format';
 import { unitName } from '../quantity/units';
@@ -90,9 +91,7 @@ export function Ledger({ selected, onSelect, onImport }: Props) {
           <Button onClick={add}>Add the first item</Button>
         </div>
       ) : (
-        // Scrolled by keyboard too, so it takes focus.
-        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
-        <div className="ledger-scroll" tabIndex={0} role="region" aria-label="Ledger rows">
+        <Scroll label="Ledger rows">
           <table>
             <thead>
               <tr>
@@ -127,7 +126,7 @@ export function Ledger({ selected, onSelect, onImport }: Props) {
               </tbody>
             ))}
           </table>
-        </div>
+        </Scroll>
       )}
     </section>
   );

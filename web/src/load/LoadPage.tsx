@@ -2,6 +2,7 @@ import { useState } from 'react';
 import Tab from 'react-bootstrap/Tab';
 import Tabs from 'react-bootstrap/Tabs';
 
+import { Scroll } from '../components/Scroll';
 import { useSnapshot } from '../document/SessionContext';
 import { Findings } from '../findings/Findings';
 import { Scene } from '../scene/Scene';
@@ -26,16 +27,24 @@ export function LoadPage() {
       <aside className="sheet side" aria-label="About this state">
         <Tabs activeKey={tab} onSelect={(key) => setTab(key ?? 'findings')} id="side">
           <Tab eventKey="findings" title={`Findings ${assessment?.findings.length ?? ''}`}>
-            <Findings onSelect={onSelect} />
+            <Scroll label="Findings">
+              <Findings onSelect={onSelect} />
+            </Scroll>
           </Tab>
           <Tab eventKey="item" title="Item">
-            <ItemPanel selected={selected} />
+            <Scroll label="Item">
+              <ItemPanel selected={selected} />
+            </Scroll>
           </Tab>
           <Tab eventKey="state" title="State">
-            <StatePanel />
+            <Scroll label="State">
+              <StatePanel />
+            </Scroll>
           </Tab>
           <Tab eventKey="figures" title="Figures">
-            <FiguresPanel />
+            <Scroll label="Figures">
+              <FiguresPanel />
+            </Scroll>
           </Tab>
         </Tabs>
       </aside>

@@ -1,0 +1,64 @@
+# What a newcomer needs is `make demo` and `make test`; both install what they miss.
+SHELL := /bin/bash
+GO    := go
+VERSION := $(shell git describe --always --dirty 2>/dev/null || echo dev)
+export CGO_ENABLED = 1
+
+.PHONY: demo build web test check e2e bench generate screenshots clean
+
+## demo: build everything and start with the demo jobs
+demo: build
+	./bin/zaino demo
+
+## build: the program with the front end inside
+build: web
+	@scripts/need gcc
+	$(GO) build -ldflags "-X main.version=$(VERSION)" -o bin/zaino ./cmd/zaino
+
+## web: the built front end in web/dist
+web: web/dist/index.html
+
+WEB_SOURCES := $(shell find web/src web/public -type f 2>/dev/null) web/index.html web/package.json web/vite.config.ts web/tsconfig.json
+
+web/node_modules/.installed: web/package-lock.json
+	cd web && npm ci --no-audit --no-fund
+	touch $@
+
+web/dist/index.html: web/node_modules/.installed $(WEB_SOURCES)
+	cd web && npm run --silent build
+	touch $@
+
+## test: everything that CI runs
+test: check e2e
+	@echo "make test: everything passed"
+
+## check: all that needs no browser
+check: web
+	@scripts/need gcc
+	@echo "== gofmt" && test -z "$$(gofmt -l cmd internal e2e web/*.go | tee /dev/stderr)"
+	@echo "== vet and staticcheck" && $(GO) vet ./cmd/... ./internal/... ./e2e/... ./web && $(GO) tool staticcheck ./cmd/... ./internal/... ./e2e/... ./web
+	@echo "== generated contract is fresh" && scripts/fresh
+	@echo "== front end: lint and tests" && cd web && npm run --silent lint && npm run --silent test
+	@echo "== Go tests with the race detector" && $(GO) test -race ./cmd/... ./internal/... ./web
+
+## e2e: the real interface in a real browser
+e2e: web
+	@scripts/need gcc chromium
+	@echo "== browser tests" && $(GO) test -count=1 -timeout 15m ./e2e
+
+## bench: the speeds that the architecture promises
+bench: web
+	$(GO) test -run '^$$' -bench . -benchmem ./internal/...
+
+## generate: the contract and the front end's types, after a change of the API
+generate: web/node_modules/.installed
+	$(GO) run ./cmd/zaino openapi > web/src/api/openapi.json
+	cd web && npm run --silent generate
+
+## screenshots: the pictures in docs/screenshots, from the demo jobs
+screenshots: web
+	@scripts/need gcc chromium
+	ZAINO_SCREENSHOTS=$(CURDIR)/docs/screenshots $(GO) test -count=1 -run TestScreenshots ./e2e
+
+clean:
+	rm -rf bin web/dist/assets web/dist/index.html web/node_modules

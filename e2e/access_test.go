@@ -1,0 +1,69 @@
+package e2e
+
+import (
+	"encoding/json"
+	"fmt"
+	"os"
+	"testing"
+
+	"github.com/chromedp/chromedp"
+	"github.com/stretchr/testify/require"
+)
+
+// TestEveryScreenIsAccessible scans each screen, by day and by night, and
+// accepts no serious finding.
+func TestEveryScreenIsAccessible(t *testing.T) {
+	scanner, err := os.ReadFile("../web/node_modules/axe-core/axe.min.js")
+	require.NoError(t, err, "run make web first")
+	s := startDemo(t)
+	screens := []struct {
+		name, path, ready string
+		enter             func(*page)
+	}{
+		{"jobs", "/", "[data-job]", nil},
+		{"load", "/jobs/river-gauging/load", "[data-rule]", nil},
+		{"load, item", "/jobs/river-gauging/load", "[data-row]", func(p *page) {
+			p.clickOn("document.querySelector('[data-row=drill-rods] th')")
+			p.press("Item")
+			p.see("[data-panel=item]")
+		}},
+		{"load, state", "/jobs/sound-recordist/load", "[data-row]", func(p *page) { p.clickOn("document.querySelector('#side-tab-state')") }},
+		{"load, figures", "/jobs/queen-bees/load", "[data-row]", func(p *page) { p.clickOn("document.querySelector('#side-tab-figures')") }},
+		{"read CSV", "/jobs/queen-bees/load", "[data-row]", func(p *page) {
+			p.press("Read CSV")
+			p.typeInto("Or paste the lines here", "name,kg,x\na,1,2\nb,c,d")
+			p.see("[data-line='3']")
+		}},
+		{"vehicle", "/jobs/river-gauging/vehicle", "[data-part]", nil},
+		{"keys", "/jobs/river-gauging/vehicle", "[data-part]", func(p *page) {
+			p.press("Keys of this screen")
+			p.see(".offcanvas.show:not(.showing)")
+		}},
+		{"nothing there", "/jobs/none/load", "[role=alert]", nil},
+	}
+	for _, theme := range []string{"light", "dark"} {
+		for _, screen := range screens {
+			t.Run(screen.name+" "+theme, func(t *testing.T) {
+				p := open(t, s.url)
+				js[any](p, "localStorage.setItem('zaino.theme', '"+theme+"')")
+				p.visit(s.url + screen.path)
+				p.see(screen.ready)
+				if screen.enter != nil {
+					screen.enter(p)
+				}
+				js[any](p, string(scanner)+";0")
+				result, err := chromedp.Run(p.ctx, chromedp.Evaluate[string](`axe.run(document, {resultTypes: ['violations']}).then(r => JSON.stringify(
+					r.violations.filter(v => v.impact === 'serious' || v.impact === 'critical')
+						.map(v => ({id: v.id, help: v.help, where: v.nodes.slice(0, 4).map(n => n.target.join(' ') + ' ' + (n.any[0]?.message ?? ''))}))))`,
+					chromedp.EvalAwaitPromise))
+				require.NoError(t, err)
+				var found []struct {
+					ID, Help string
+					Where    []string
+				}
+				require.NoError(t, json.Unmarshal([]byte(result), &found))
+				require.Empty(t, found, fmt.Sprint(found))
+			})
+		}
+	}
+}

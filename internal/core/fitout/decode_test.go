@@ -1,0 +1,200 @@
+package fitout
+
+import (
+	"encoding/json"
+	"fmt"
+	"math"
+	"os"
+	"path/filepath"
+	"reflect"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+)
+
+// sample is a small valid job with one of everything.
+func sample() Job {
+	j := NewJob("sample", "Sample", AustraliaNZ)
+	j.Vehicle.Baseline.Weighed = &Weighed{Tanks: []WeighedTank{{Tank: "fuel", Litres: 30}}, People: []WeighedPerson{{Seat: "driver", Kg: 80}}}
+	j.Vehicle.Parts = []Part{{ID: "tub", Name: "Tub", Mass: 100, InBaseline: true, State: Removed, Source: DataSheet}}
+	j.Vehicle.Extension = &Extension{By: 300, Cut: 2200}
+	j.Trailer = &Trailer{Name: "Box trailer", Mass: 900, Ball: 80}
+	v := &j.Variants[0]
+	v.Switches = []Switch{{ID: "raft", Name: "Raft", On: true}, {ID: "motor", Name: "Motor", Requires: &Require{Switch: "raft"}}}
+	v.Choices = []Choice{{ID: "roof", Name: "Roof", Members: []Member{{ID: "tent", Name: "Tent"}}, None: true}}
+	item := func(id string, p Presence) Item {
+		return Item{ID: id, Name: strings.ToUpper(id), Form: FormBox, Source: ByScale, Mass: 10, Presence: p}
+	}
+	v.Items = []Item{
+		item("fridge", Presence{Kind: Always}),
+		item("motor", Presence{Kind: BySwitch, Switch: "motor"}),
+		item("tent", Presence{Kind: ByChoice, Choice: "roof", Member: "tent"}),
+		item("water", Presence{Kind: ByLevel, Level: &Level{Min: 0, Max: 50, Now: 20, Density: 1}}),
+	}
+	v.Items[0].Seat = "driver"
+	return j
+}
+
+func encoded(t require.TestingT, j Job) []byte {
+	data, err := Encode(&j)
+	require.NoError(t, err)
+	return data
+}
+
+func TestDocumentRoundTrip(t *testing.T) {
+	j := sample()
+	again, err := Decode(encoded(t, j))
+	require.NoError(t, err)
+	assert.Equal(t, j, again)
+	assert.Equal(t, encoded(t, j), encoded(t, again), "the same job is the same bytes")
+}
+
+// The files of every version that has shipped can be read for ever.
+func TestGoldenFilesOfEveryVersion(t *testing.T) {
+	for version := 1; version <= Version; version++ {
+		data, err := os.ReadFile(filepath.Join("testdata", fmt.Sprintf("v%d.zaino.json", version)))
+		require.NoError(t, err)
+		job, err := Decode(data)
+		require.NoError(t, err)
+		assert.Equal(t, "Golden job", job.Name)
+		assert.Len(t, job.Variants[0].Items, 4)
+	}
+}
+
+// A refused document names the field, what was given and what is accepted.
+func TestBadDocumentsAreRefusedWithASentence(t *testing.T) {
+	// with edits the sample as JSON text.
+	with := func(old, replacement string) string {
+		text := string(encoded(t, sample()))
+		require.Contains(t, text, old)
+		return strings.Replace(text, old, replacement, 1)
+	}
+	changed := func(change func(*Job)) string {
+		j := sample()
+		change(&j)
+		data, err := json.Marshal(j)
+		require.NoError(t, err)
+		return string(data)
+	}
+	items := func(j *Job) []Item { return j.Variants[0].Items }
+	cases := []struct{ name, document, sentence string }{
+		{"nothing", "", "line 1 is not JSON"},
+		{"not JSON", "{\n\"format\": zaino}", "line 2 is not JSON"},
+		{"a list", "[]", "not an object"},
+		{"two jobs", string(encoded(t, sample())) + "{}", "goes on after the end"},
+		{"another format", `{"format":"other","version":1}`, `format: the text "other" was given; accepted is "zaino.job"`},
+		{"no version", `{"format":"zaino.job"}`, "version: nothing was given; accepted is a whole number from 1 to 1"},
+		{"a newer version with new fields", `{"format":"zaino.job","version":2,"novelty":true}`, "written by a newer Zaino"},
+		{"10 MB", `{"format":"zaino.job","note":"` + strings.Repeat("x", 10<<20) + `"}`, "has 10.0 MB; accepted is up to 4 MB"},
+		{"unknown field", with(`"mass": 10,`, `"mas": 10,`), "variants[0].items[0].mas (FRIDGE): an unknown field was given; accepted is only id, name,"},
+		{"text for a number", with(`"mass": 10,`, `"mass": "ten",`), `variants[0].items[0].mass (FRIDGE): the text "ten" was given; accepted is a number`},
+		{"number for a text", with(`"name": "FRIDGE"`, `"name": 7`), "variants[0].items[0].name (A): the number 7 was given; accepted is a text in quotes"},
+		{"list for an object", with(`"hitch": {`, `"hitch": [], "x": {`), "vehicle.hitch"},
+		{"NaN", with(`"mass": 10,`, `"mass": NaN,`), "is not JSON"},
+		{"infinity by size", with(`"mass": 10,`, `"mass": 1e999,`), `variants[0].items[0].mass (FRIDGE): the number "1e999" was given; accepted is a number of up to 32 characters`},
+		{"a number too long", with(`"mass": 10,`, `"mass": 1.`+strings.Repeat("3", 60)+","), "accepted is a number of up to 32 characters"},
+		{"an absurd mass", changed(func(j *Job) { items(j)[0].Mass = 90000 }), "variants[0].items[0].mass (FRIDGE): 90000 kg was given; accepted is a number from 0 to 20000 kg"},
+		{"a negative mass", changed(func(j *Job) { items(j)[0].Mass = -1 }), "-1 kg was given"},
+		{"no wheelbase", changed(func(j *Job) { j.Vehicle.Wheelbase = 0 }), "vehicle.wheelbase (Dual-cab ute (replace by the plate)): 0 mm was given; accepted is a number from 1000 to 12000 mm"},
+		{"an empty name", changed(func(j *Job) { j.Name = "" }), "name: an empty text was given; accepted is a text of 1 to 120 characters"},
+		{"an endless name", changed(func(j *Job) { j.Name = strings.Repeat("é", 121) }), "a text of 121 characters was given; accepted is up to 120 characters"},
+		{"an unknown word", changed(func(j *Job) { j.Region = "mars" }), `region (Sample): "mars" was given; accepted is one of anz, uk-eu, na`},
+		{"an id with a slash", changed(func(j *Job) { items(j)[0].ID = "../x" }), `"../x" was given; accepted is an id of 1 to 64 letters`},
+		{"too many items", changed(func(j *Job) { j.Variants[0].Items = make([]Item, 2001) }), "a list of 2001 was given; accepted is a list of up to 2000"},
+		{"duplicate ids", changed(func(j *Job) { items(j)[1].ID = "fridge" }), `variants[0].items[1].id (MOTOR): "fridge" a second time was given`},
+		{"no variant", changed(func(j *Job) { j.Variants = nil }), "accepted is at least one variant"},
+		{"a chosen variant that is not there", changed(func(j *Job) { j.Chosen = "z" }), `chosen: "z" was given; accepted is the id of a variant of the job`},
+		{"a seat that is not there", changed(func(j *Job) { items(j)[0].Seat = "roof" }), "accepted is the id of a seat of the vehicle"},
+		{"a weighed tank that is not there", changed(func(j *Job) { j.Vehicle.Baseline.Weighed.Tanks[0].Tank = "x" }), "accepted is the id of a tank of the vehicle"},
+		{"a switch that is not there", changed(func(j *Job) { items(j)[1].Presence.Switch = "x" }), "accepted is the id of a switch of the variant"},
+		{"a member that is not there", changed(func(j *Job) { items(j)[2].Presence.Member = "x" }), `"roof/x" was given; accepted is a member of a choice of the variant`},
+		{"a level without figures", changed(func(j *Job) { items(j)[3].Presence.Level = nil }), "accepted is its least, most and present content"},
+		{"more than full", changed(func(j *Job) { items(j)[3].Presence.Level.Now = 60 }), "60 L was given; accepted is from 0 to its most, 50 L"},
+		{"a least above the capacity", changed(func(j *Job) { j.Vehicle.Tanks[0].Min = 80 }), "80 L was given; accepted is up to its capacity, 75 L"},
+		{"a choice of nothing", changed(func(j *Job) { j.Variants[0].Choices[0].None = false }), "accepted is one of its members"},
+		{"moved to nowhere", changed(func(j *Job) { j.Vehicle.Parts[0].State = Moved }), "accepted is the place that it was moved to"},
+		{"a requirement of both kinds", changed(func(j *Job) { j.Variants[0].Switches[1].Requires.Choice = "roof" }), "accepted is either a switch or a member of a choice"},
+		{"a requirement of nothing known", changed(func(j *Job) { j.Variants[0].Switches[1].Requires = &Require{Choice: "roof", Member: "x"} }), "accepted is a switch or a member of a choice"},
+		{"a circle of requirements", changed(func(j *Job) { j.Variants[0].Switches[0].Requires = &Require{Switch: "motor"} }), "variants[0].switches[0].requires (Raft): a circle of requirements was given"},
+		{"a switch that requires itself", changed(func(j *Job) { j.Variants[0].Switches[0].Requires = &Require{Switch: "raft"} }), "a circle of requirements"},
+	}
+	for _, c := range cases {
+		t.Run(c.name, func(t *testing.T) {
+			_, err := Decode([]byte(c.document))
+			require.Error(t, err)
+			assert.Contains(t, err.Error(), c.sentence)
+			assert.Less(t, len(err.Error()), 20000)
+		})
+	}
+}
+
+func TestNoNumberThatIsNoneIsWritten(t *testing.T) {
+	for _, bad := range []float64{math.NaN(), math.Inf(1), math.Inf(-1)} {
+		j := sample()
+		j.Variants[0].Items[0].Mass = bad
+		_, err := Encode(&j)
+		assert.ErrorContains(t, err, "accepted is a number from 0 to 20000 kg")
+	}
+}
+
+func TestNothingBreaksTheReader(t *testing.T) {
+	good := encoded(t, sample())
+	rapid.Check(t, func(t *rapid.T) {
+		data := append([]byte{}, good...)
+		for range rapid.IntRange(1, 6).Draw(t, "edits") {
+			at := rapid.IntRange(0, len(data)-1).Draw(t, "at")
+			data[at] = rapid.SampledFrom([]byte(`{}[]",:0e-tn `)).Draw(t, "byte")
+		}
+		if job, err := Decode(data); err == nil {
+			require.NoError(t, Validate(&job))
+		}
+	})
+}
+
+func TestEveryFieldIsInTheDocumentation(t *testing.T) {
+	doc, err := os.ReadFile("../../../docs/file-format.md")
+	require.NoError(t, err)
+	var visit func(reflect.Type)
+	visit = func(typ reflect.Type) {
+		switch typ.Kind() {
+		case reflect.Pointer, reflect.Slice:
+			visit(typ.Elem())
+		case reflect.Struct:
+			for i := range typ.NumField() {
+				name := jsonName(typ.Field(i))
+				assert.Contains(t, string(doc), "`"+name+"`", "docs/file-format.md does not tell of %s.%s", typ.Name(), name)
+				visit(typ.Field(i).Type)
+			}
+		}
+	}
+	visit(reflect.TypeFor[Job]())
+}
+
+func TestDatumsRoundTrip(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		j := sample()
+		v := &j.Vehicle
+		v.Extension.By = rapid.Float64Range(0, 1000).Draw(t, "by")
+		datum := rapid.SampledFrom(Datums[:]).Draw(t, "datum")
+		x := rapid.Float64Range(-3000, 9000).Draw(t, "x")
+		assert.InDelta(t, x, v.FromDatum(datum, v.ToDatum(datum, x)), 1e-9)
+	})
+	j := sample()
+	j.Vehicle.Extension = nil
+	assert.InDelta(t, -420, j.Vehicle.ToDatum(DatumRearAxle, j.Vehicle.Wheelbase-420), 1e-9, "420 ahead of the rear axle")
+	assert.InDelta(t, 110, j.Vehicle.ToDatum(DatumHeadboard, j.Vehicle.Outline.Headboard+110), 1e-9, "110 from the headboard")
+}
+
+func TestEachRegionHasItsOwnWords(t *testing.T) {
+	assert.Equal(t, "GVM", AustraliaNZ.Word(TermGross))
+	assert.Equal(t, "MAM", UKEurope.Word(TermGross))
+	assert.Equal(t, "tongue weight", NorthAmerica.Word(TermBall))
+	for region, words := range Vocabulary() {
+		for term, word := range words {
+			assert.NotEmpty(t, word, "%s %s", region, term)
+		}
+	}
+}
