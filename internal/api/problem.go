@@ -3,10 +3,13 @@ package api
 import (
 	"encoding/json"
 	"errors"
+	"fmt"
 	"net/http"
 	"reflect"
+	"strings"
 
 	"github.com/danielgtaylor/huma/v2"
+	"github.com/danielgtaylor/huma/v2/validation"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/store"
@@ -30,6 +33,33 @@ func (p *conflictProblem) GetStatus() int { return p.Status }
 
 // ContentType makes it a problem document.
 func (p *conflictProblem) ContentType(string) string { return "application/problem+json" }
+
+// validationProblem is huma's error with each refused value told as the core
+// tells it: where, what was given, what is accepted.
+func validationProblem(status int, message string, errs ...error) huma.StatusError {
+	model := &huma.ErrorModel{Title: http.StatusText(status), Status: status, Detail: message}
+	var sentences []string
+	for _, err := range errs {
+		detail := &huma.ErrorDetail{Message: fmt.Sprint(err)}
+		if told, ok := err.(huma.ErrorDetailer); ok {
+			detail = told.ErrorDetail()
+		}
+		if message == "validation failed" {
+			given, _ := json.Marshal(detail.Value) // what came as JSON goes back
+			if detail.Message == validation.MsgUnexpectedProperty {
+				given, detail.Message = []byte("an unknown field"), "accepted are only the fields of the contract"
+			}
+			detail.Message = fmt.Sprintf("%s: %.60s was given; %s", strings.TrimPrefix(detail.Location, "body."), given, detail.Message)
+			detail.Value = nil
+			sentences = append(sentences, detail.Message)
+		}
+		model.Errors = append(model.Errors, detail)
+	}
+	if len(sentences) > 0 {
+		model.Detail = strings.Join(sentences, "\n")
+	}
+	return model
+}
 
 // problem turns an error of core or store into the problem document to send.
 func problem(err error) error {

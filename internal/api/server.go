@@ -49,6 +49,7 @@ func OpenAPI() ([]byte, error) {
 
 func register(router chi.Router, o Options, gate *gate) huma.API {
 	huma.DefaultArrayNullable = false
+	huma.NewError = validationProblem
 	config := huma.DefaultConfig("Zaino", "1")
 	config.CreateHooks = nil // no $schema fields: documents stay as they are
 	config.DocsPath, config.SchemasPath, config.OpenAPIPath = "", "", "/api/openapi"

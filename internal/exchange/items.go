@@ -118,10 +118,11 @@ func ReadItems(text string, j *fitout.Job) (Preview, error) {
 		if errors.Is(err, io.EOF) {
 			return preview, nil
 		}
-		line, _ := reader.FieldPos(0)
-		if err != nil {
-			return preview, fmt.Errorf("line %d cannot be read: %w", line, err)
+		var broken *csv.ParseError
+		if errors.As(err, &broken) {
+			return preview, fmt.Errorf("line %d cannot be read: %w", broken.StartLine, broken.Err)
 		}
+		line, _ := reader.FieldPos(0)
 		if strings.TrimSpace(strings.Join(cells, "")) == "" {
 			continue
 		}

@@ -22,7 +22,6 @@ interface Problem {
   status?: number;
   current?: Document;
   conflicts?: Conflict[];
-  errors?: { message?: string; location?: string }[];
 }
 
 /** Unwraps an answer: its data, or a Refused with the server's own sentence. */
@@ -30,9 +29,7 @@ export async function answer<T>(request: Promise<{ data?: T; error?: unknown; re
   const { data, error, response } = await request;
   if (response.ok) return data as T;
   const problem = (typeof error === 'object' && error !== null ? error : {}) as Problem;
-  const details = (problem.errors ?? []).map((e) => `${e.location ? `${e.location}: ` : ''}${e.message ?? ''}`);
-  const general = problem.detail === undefined || problem.detail === 'validation failed';
-  const message = general && details.length > 0 ? details.join('\n') : (problem.detail ?? problem.title ?? `The server answered ${response.status}.`);
+  const message = problem.detail ?? problem.title ?? `The server answered ${response.status}.`;
   const conflict = problem.current && problem.conflicts ? { current: problem.current, conflicts: problem.conflicts } : undefined;
   throw new Refused(response.status, message, conflict);
 }

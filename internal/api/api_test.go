@@ -1,0 +1,235 @@
+package api
+
+import (
+	"bytes"
+	"encoding/json"
+	"io"
+	"log/slog"
+	"net/http"
+	"net/http/httptest"
+	"path/filepath"
+	"strings"
+	"testing"
+	"testing/fstest"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"zaino/internal/core/fitout"
+	"zaino/internal/demo"
+	"zaino/internal/store"
+)
+
+// serve starts a server with the first demo job.
+func serve(t *testing.T, change ...func(*Options)) (*httptest.Server, *bytes.Buffer) {
+	t.Helper()
+	s, err := store.Open(filepath.Join(t.TempDir(), "jobs.db"), store.Options{})
+	require.NoError(t, err)
+	t.Cleanup(func() { s.Close() })
+	jobs, err := demo.Jobs()
+	require.NoError(t, err)
+	_, err = s.Create(&jobs[0])
+	require.NoError(t, err)
+	log := &bytes.Buffer{}
+	o := Options{Store: s, Log: slog.New(slog.NewJSONHandler(log, nil)), Version: "test", Hosts: []string{"127.0.0.1"},
+		Frontend: fstest.MapFS{"index.html": {Data: []byte("<!doctype html>app")}, "assets/a.js": {Data: []byte("1")}}}
+	for _, c := range change {
+		c(&o)
+	}
+	server := httptest.NewServer(New(o))
+	t.Cleanup(server.Close)
+	return server, log
+}
+
+// ask sends a request and returns status, headers and body.
+func ask(t *testing.T, method, url, body string, headers ...string) (int, http.Header, string) {
+	t.Helper()
+	request, err := http.NewRequest(method, url, strings.NewReader(body))
+	require.NoError(t, err)
+	if body != "" {
+		request.Header.Set("Content-Type", "application/json")
+	}
+	for i := 0; i+1 < len(headers); i += 2 {
+		request.Header.Set(headers[i], headers[i+1])
+		if headers[i] == "Host" {
+			request.Host = headers[i+1]
+		}
+	}
+	response, err := http.DefaultClient.Do(request)
+	require.NoError(t, err)
+	defer response.Body.Close()
+	data, err := io.ReadAll(response.Body)
+	require.NoError(t, err)
+	return response.StatusCode, response.Header, string(data)
+}
+
+func demoText(t *testing.T) string {
+	t.Helper()
+	jobs, err := demo.Jobs()
+	require.NoError(t, err)
+	data, err := fitout.Encode(&jobs[0])
+	require.NoError(t, err)
+	return string(data)
+}
+
+func TestBadRequestsAreProblemDocuments(t *testing.T) {
+	server, _ := serve(t)
+	good := demoText(t)
+	save := func(job string) string { return `{"base":1,"job":` + job + `}` }
+	cases := []struct {
+		name, method, path, body string
+		status                   int
+		sentence                 string
+	}{
+		{"no such job", "GET", "/api/jobs/none", "", 404, "There is no such job here"},
+		{"an id with a slash", "GET", "/api/jobs/..%2Fx", "", 422, ""},
+		{"no such operation", "GET", "/api/nothing", "", 404, "There is nothing at /api/nothing."},
+		{"a job without a name", "POST", "/api/jobs", `{"name":"","region":"anz"}`, 422, `name: \"\" was given; expected length >= 1`},
+		{"a region that is none", "POST", "/api/jobs", `{"name":"x","region":"mars"}`, 422, `region: \"mars\" was given; expected value to be one of`},
+		{"an unknown field of a request", "POST", "/api/jobs", `{"name":"x","region":"anz","colour":1}`, 422, "colour: an unknown field was given; accepted are only the fields of the contract"},
+		{"a wheelbase of nothing", "POST", "/api/assess", strings.Replace(good, `"wheelbase": 3150`, `"wheelbase": 0`, 1), 422, "0 mm was given; accepted is a number from 1000 to 12000 mm"},
+		{"NaN", "POST", "/api/assess", strings.Replace(good, `"wheelbase": 3150`, `"wheelbase": NaN`, 1), 422, "is not JSON"},
+		{"10 MB", "POST", "/api/jobs/import", `{"format":"zaino.job","note":"` + strings.Repeat("x", 10<<20) + `"}`, 413, "request body is too large"},
+		{"a newer file", "POST", "/api/jobs/import", `{"format":"zaino.job","version":3}`, 422, "written by a newer Zaino"},
+		{"saving another job", "PUT", "/api/jobs/river-gauging", save(strings.Replace(good, `"id": "river-gauging"`, `"id": "other"`, 1)), 422, "id: other was given; accepted is river-gauging"},
+		{"saving a job that is not there", "PUT", "/api/jobs/other", save(strings.Replace(good, `"id": "river-gauging"`, `"id": "other"`, 1)), 404, "There is no such job here"},
+		{"saving nothing", "PUT", "/api/jobs/river-gauging", "{}", 422, "is not JSON"},
+		{"deleting what is not there", "DELETE", "/api/jobs/none", "", 404, "There is no such job here"},
+		{"an empty CSV", "POST", "/api/items/preview", `{"text":"","job":` + good + `}`, 422, "the file is empty"},
+		{"posting to a screen", "POST", "/jobs", "{}", 405, "can only be read"},
+	}
+	for _, c := range cases {
+		t.Run(c.name, func(t *testing.T) {
+			status, header, body := ask(t, c.method, server.URL+c.path, c.body)
+			assert.Equal(t, c.status, status, body)
+			assert.Contains(t, header.Get("Content-Type"), "application/problem+json")
+			assert.Contains(t, body, c.sentence)
+			assert.Less(t, len(body), 5000)
+		})
+	}
+	_, _, after := ask(t, "GET", server.URL+"/api/jobs/river-gauging/export", "")
+	assert.Equal(t, good, after, "nothing was lost or changed")
+}
+
+func TestConflictTellsBothValues(t *testing.T) {
+	server, _ := serve(t)
+	save := func(name string) (int, string) {
+		job := strings.Replace(demoText(t), "Nine nights on the Orrin", name, 1)
+		status, _, body := ask(t, "PUT", server.URL+"/api/jobs/river-gauging", `{"base":1,"job":`+job+`}`)
+		return status, body
+	}
+	status, _ := save("Theirs")
+	require.Equal(t, 200, status)
+	status, body := save("Mine")
+	require.Equal(t, 409, status)
+	var problem conflictProblem
+	require.NoError(t, json.Unmarshal([]byte(body), &problem))
+	assert.Equal(t, []fitout.Conflict{{Path: []string{"name"}, Name: "Theirs", Mine: "Mine", Theirs: "Theirs"}}, problem.Conflicts)
+	assert.Equal(t, 2, problem.Current.Revision)
+}
+
+func TestImportKeepsTheIdOrMakesACopy(t *testing.T) {
+	server, _ := serve(t)
+	elsewhere := strings.Replace(demoText(t), `"id": "river-gauging"`, `"id": "elsewhere"`, 1)
+	for _, c := range []struct {
+		job  string
+		same bool
+	}{{elsewhere, true}, {demoText(t), false}} {
+		status, _, body := ask(t, "POST", server.URL+"/api/jobs/import", c.job)
+		require.Equal(t, 200, status, body)
+		var d store.Document
+		require.NoError(t, json.Unmarshal([]byte(body), &d))
+		assert.Equal(t, c.same, d.Job.ID == "elsewhere")
+		assert.NotEqual(t, "river-gauging", d.Job.ID)
+	}
+}
+
+func TestWhoMayConnect(t *testing.T) {
+	server, _ := serve(t)
+	t.Run("a page of another site", func(t *testing.T) {
+		status, _, body := ask(t, "POST", server.URL+"/api/jobs", `{"name":"x","region":"anz"}`, "Origin", "http://elsewhere.example", "Sec-Fetch-Site", "cross-site")
+		assert.Equal(t, 403, status)
+		assert.Contains(t, body, "another site")
+	})
+	t.Run("a foreign name for this address", func(t *testing.T) {
+		status, _, body := ask(t, "GET", server.URL+"/api/jobs", "", "Host", "elsewhere.example")
+		assert.Equal(t, 421, status)
+		assert.Contains(t, body, "--host elsewhere.example")
+	})
+	t.Run("without the access code", func(t *testing.T) {
+		server, _ := serve(t, func(o *Options) { o.AccessCode = "anvil" })
+		status, _, _ := ask(t, "GET", server.URL+"/api/jobs", "")
+		assert.Equal(t, 401, status)
+		status, _, _ = ask(t, "GET", server.URL+"/api/health", "")
+		assert.Equal(t, 200, status)
+		status, _, body := ask(t, "POST", server.URL+"/api/access", `{"code":"hammer"}`)
+		assert.Equal(t, 401, status)
+		assert.Contains(t, body, "not the access code")
+		status, header, _ := ask(t, "POST", server.URL+"/api/access", `{"code":" anvil "}`)
+		require.Equal(t, 204, status)
+		cookie := header.Get("Set-Cookie")
+		assert.Contains(t, cookie, "HttpOnly")
+		assert.Contains(t, cookie, "SameSite=Strict")
+		assert.NotContains(t, cookie, "anvil")
+		status, _, _ = ask(t, "GET", server.URL+"/api/jobs", "", "Cookie", strings.Split(cookie, ";")[0])
+		assert.Equal(t, 200, status)
+		for range 12 {
+			status, _, _ = ask(t, "POST", server.URL+"/api/access", `{"code":"guess"}`)
+		}
+		assert.Equal(t, 429, status)
+	})
+}
+
+func TestPagesComeWithTheirPolicy(t *testing.T) {
+	server, log := serve(t)
+	for _, path := range []string{"/", "/jobs/river-gauging/load"} {
+		status, header, body := ask(t, "GET", server.URL+path, "")
+		assert.Equal(t, 200, status)
+		assert.Equal(t, "<!doctype html>app", body)
+		policy := header.Get("Content-Security-Policy")
+		assert.Contains(t, policy, "default-src 'self'")
+		assert.NotContains(t, policy, "unsafe-inline")
+		assert.Equal(t, "nosniff", header.Get("X-Content-Type-Options"))
+	}
+	_, header, _ := ask(t, "GET", server.URL+"/assets/a.js", "")
+	assert.Contains(t, header.Get("Cache-Control"), "immutable")
+	var line struct {
+		Msg, Method, Path string
+		Status            int
+	}
+	first, _, _ := strings.Cut(log.String(), "\n")
+	require.NoError(t, json.Unmarshal([]byte(first), &line), "the request log is structured")
+	assert.Equal(t, "/", line.Path)
+	assert.Equal(t, 200, line.Status)
+}
+
+func TestAHandlerThatBreaksIsAnswered(t *testing.T) {
+	log := &bytes.Buffer{}
+	handler := recoverPanics(slog.New(slog.NewJSONHandler(log, nil)))(http.HandlerFunc(func(http.ResponseWriter, *http.Request) { panic("bolt sheared") }))
+	recorder := httptest.NewRecorder()
+	handler.ServeHTTP(recorder, httptest.NewRequest(http.MethodGet, "/api/jobs", nil))
+	assert.Equal(t, 500, recorder.Code)
+	assert.NotContains(t, recorder.Body.String(), "bolt")
+	assert.Contains(t, log.String(), "bolt sheared")
+}
+
+func TestFileNamesAreSafe(t *testing.T) {
+	assert.Equal(t, "nine-nights-on-the-orrin", fileName("Nine nights on the Orrin"))
+	assert.Equal(t, "etc-passwd", fileName(`../../etc/"passwd"`))
+	assert.Equal(t, "job", fileName("…"))
+}
+
+func BenchmarkAssessOverHTTP(b *testing.B) {
+	jobs, err := demo.Jobs()
+	require.NoError(b, err)
+	data, err := fitout.Encode(&jobs[0])
+	require.NoError(b, err)
+	handler := New(Options{Log: slog.New(slog.DiscardHandler), Hosts: []string{"example.com"}})
+	for b.Loop() {
+		recorder := httptest.NewRecorder()
+		handler.ServeHTTP(recorder, httptest.NewRequest(http.MethodPost, "/api/assess", bytes.NewReader(data)))
+		if recorder.Code != http.StatusOK {
+			b.Fatal(recorder.Code, recorder.Body)
+		}
+	}
+}
