@@ -151,7 +151,14 @@ func TestDragNudgeTypeAndTakeBack(t *testing.T) {
 // grab is a spot where an item is on top and can be taken with the mouse.
 func (p *page) grab(id string) (x, y float64) {
 	p.t.Helper()
-	spots := js[[]float64](p, fmt.Sprintf(`(() => {
+	spots := p.spots(id)
+	require.Len(p.t, spots, 2, "no part of %s is on top", id)
+	return spots[0], spots[1]
+}
+
+func (p *page) spots(id string) []float64 {
+	p.t.Helper()
+	return js[[]float64](p, fmt.Sprintf(`(() => {
 		const g = document.querySelector('[data-item=%s]'), r = g.getBoundingClientRect();
 		for (let i = 1; i < 40; i++) for (let k = 1; k < 10; k++) {
 			const x = r.x + r.width * i / 40, y = r.y + r.height * k / 10;
@@ -159,8 +166,6 @@ func (p *page) grab(id string) (x, y float64) {
 		}
 		return [];
 	})()`, id))
-	require.Len(p.t, spots, 2, "no part of %s is on top", id)
-	return spots[0], spots[1]
 }
 
 func TestMeasuresWithUnitsAndSums(t *testing.T) {

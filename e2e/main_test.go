@@ -65,7 +65,7 @@ func run(m *testing.M) int {
 
 // server is a running zaino with a database of its own.
 type server struct {
-	t       *testing.T
+	t       testing.TB
 	url     string
 	db      string
 	code    string // access code, where one is asked for
@@ -85,12 +85,12 @@ func (b *syncBuffer) Write(p []byte) (int, error) {
 }
 
 // startDemo serves the demo jobs.
-func startDemo(t *testing.T) *server {
+func startDemo(t testing.TB) *server {
 	return start(t, "demo", filepath.Join(t.TempDir(), "demo.db"), "127.0.0.1:0")
 }
 
 // start runs `zaino serve` or `zaino demo` and waits until it answers.
-func start(t *testing.T, verb, db, address string, flags ...string) *server {
+func start(t testing.TB, verb, db, address string, flags ...string) *server {
 	t.Helper()
 	s := &server{t: t, db: db, log: &syncBuffer{}}
 	s.command = exec.Command(program, append([]string{verb, "--db", db, "--listen", address}, flags...)...)

@@ -19,12 +19,12 @@ const patience = 20 * time.Second
 
 // page is a tab as a person uses it.
 type page struct {
-	t   *testing.T
+	t   testing.TB
 	ctx context.Context
 }
 
 // open opens a browser of its own, with nothing remembered, on a screen.
-func open(t *testing.T, url string) *page {
+func open(t testing.TB, url string) *page {
 	t.Helper()
 	ctx, closeTab := chromedp.NewContext(browserIn, chromedp.WithNewBrowserContext())
 	t.Cleanup(closeTab)

@@ -73,6 +73,8 @@ func TestTanksSeatsTracksAndHitch(t *testing.T) {
 	p.saved()
 
 	p.enter("Station of Front passenger", "1400")
+	p.enter("Side of Front passenger", "-340")
+	p.enter("Height of Main fuel tank", "580")
 	p.press("Remove Rear left")
 	p.waitFor("!document.querySelector('[data-seat=rear-left]')")
 	p.saved() // the trainee who sat there keeps a place

@@ -1,3 +1,5 @@
+import { replaceEqualDeep } from '@tanstack/react-query';
+
 import { answer, api, Refused } from '../api/client';
 import type { Assessment, Job } from '../api/types';
 
@@ -23,7 +25,9 @@ export class LiveAssessment {
       const job = this.waiting;
       this.waiting = undefined;
       try {
-        this.latest = await answer(api.POST('/api/assess', { body: job }));
+        const fresh = await answer(api.POST('/api/assess', { body: job }));
+        // What did not change stays the same object, so that it is not drawn again.
+        this.latest = replaceEqualDeep(this.latest, fresh);
         this.asked = job;
         this.changed('');
       } catch (error) {

@@ -8,6 +8,14 @@ import { forgetPending, keepPending, readPending } from './pending';
 const asJson = (job: Job) => job as unknown as Json;
 const asJob = (json: Json) => json as unknown as Job;
 
+/** A job after a mutation, sharing with the one before what did not change, so that only that is drawn again. */
+function edited(job: Job, mutate: (job: Job) => void): { next: Job; changes: Change[] } {
+  const copy = structuredClone(job);
+  mutate(copy);
+  const changes = diff(asJson(job), asJson(copy));
+  return { next: asJob(apply(asJson(job), changes)), changes };
+}
+
 interface Gesture {
   label: string;
   changes: Change[];
@@ -94,9 +102,7 @@ export class JobSession {
 
   /** Makes one edit. mutate changes the copy that it is given. */
   edit(label: string, mutate: (job: Job) => void, key?: string): void {
-    const next = structuredClone(this.job);
-    mutate(next);
-    const changes = diff(asJson(this.job), asJson(next));
+    const { next, changes } = edited(this.job, mutate);
     if (changes.length === 0) return;
     this.remember({ label, changes, key, at: Date.now() }, asJson(next));
     this.undone = [];
@@ -106,10 +112,8 @@ export class JobSession {
 
   /** Shows an edit while it is being dragged, without making it. */
   drag(mutate: (job: Job) => void): void {
-    const next = structuredClone(this.job);
-    mutate(next);
-    this.dragged = next;
-    this.live.ask(next);
+    this.dragged = edited(this.job, mutate).next;
+    this.live.ask(this.dragged);
     this.emit();
   }
 

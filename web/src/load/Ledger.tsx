@@ -7,7 +7,7 @@ import { formatMassColumn } from '../quantity/format';
 import { unitName } from '../quantity/units';
 import { shownItems, type Shown } from '../scene/geometry';
 import { datums, labelOf } from '../words/words';
-import { addItem, newId } from './itemEdits';
+import { addItem, newId, presenceOptions } from './itemEdits';
 import { LedgerRow } from './LedgerRow';
 
 type Column = 'name' | 'mass' | 'source' | 'station' | 'presence' | 'front' | 'rear';
@@ -49,9 +49,13 @@ export function Ledger({ selected, onSelect, onImport }: Props) {
       rows: shown.filter((s) => s.item.group === name),
     }));
   }, [snapshot, sort]);
+  const variant = chosenVariant(job);
+  const { switches, choices } = variant;
+  const presences = useMemo(() => presenceOptions({ switches, choices }), [switches, choices]);
   if (!assessment) return <div aria-busy="true" />;
 
-  const items = chosenVariant(job).items;
+  const origin = assessment.datums.find((d) => d.datum === job.datum)?.x ?? 0;
+  const items = variant.items;
   const add = () => {
     const id = newId(items.map((i) => i.id), 'item');
     const group = items.find((i) => i.id === selected)?.group ?? items.at(-1)?.group ?? 'Furniture';
@@ -121,7 +125,10 @@ export function Ledger({ selected, onSelect, onImport }: Props) {
                   <td />
                 </tr>
                 {rows.map((s) => (
-                  <LedgerRow key={s.item.id} shown={s} selected={s.item.id === selected} onSelect={onSelect} />
+                  <LedgerRow
+                    key={s.item.id} item={s.item} figures={s.figures} selected={s.item.id === selected} units={job.units} origin={origin}
+                    seat={job.vehicle.seats.find((seat) => seat.id === s.item.seat)?.name} presences={presences} onSelect={onSelect}
+                  />
                 ))}
               </tbody>
             ))}

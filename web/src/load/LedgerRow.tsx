@@ -1,36 +1,40 @@
-import { useEffect, useRef } from 'react';
+import { memo, useEffect, useRef } from 'react';
 
-import type { Item } from '../api/types';
+import type { Item, ItemFigures, Units } from '../api/types';
 import { QuantityField } from '../components/QuantityField';
 import { SelectField } from '../components/SelectField';
 import { TextField } from '../components/TextField';
-import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
+import { useSession } from '../document/SessionContext';
 import { formatMassColumn, formatNumber } from '../quantity/format';
-import type { Shown } from '../scene/geometry';
 import { massSources } from '../words/words';
-import { itemIn, presenceOptions, presenceValue, removeItem, setPresence } from './itemEdits';
+import { itemIn, presenceValue, removeItem, setPresence, type PresenceOption } from './itemEdits';
 
 interface Props {
-  shown: Shown;
+  item: Item;
+  figures: ItemFigures;
   selected: boolean;
+  units: Units;
+  /** x of the job's datum. */
+  origin: number;
+  /** Name of the seat that it is in, if it is in one. */
+  seat: string | undefined;
+  presences: PresenceOption[];
   onSelect: (id: string | undefined) => void;
 }
 
-export function LedgerRow({ shown: { item, figures }, selected, onSelect }: Props) {
+/** One item of the ledger; drawn again only when something of its own has changed. */
+export const LedgerRow = memo(function LedgerRow({ item, figures, selected, units, origin, seat, presences, onSelect }: Props) {
   const session = useSession();
-  const { job, assessment } = useSnapshot();
   const row = useRef<HTMLTableRowElement>(null);
   useEffect(() => {
     if (selected) row.current?.scrollIntoView({ block: 'nearest' });
   }, [selected]);
-  const origin = assessment?.datums.find((d) => d.datum === job.datum)?.x ?? 0;
   const edit = (label: string, change: (item: Item) => void, key?: string) =>
     session.edit(`${label} of ${item.name}`, (j) => {
       const target = itemIn(j, item.id);
       if (target) change(target);
     }, key);
   const level = item.presence.kind === 'level' ? item.presence.level : undefined;
-  const seat = job.vehicle.seats.find((s) => s.id === item.seat);
   return (
     // A click anywhere in a row selects it; with the keyboard, focus in any of its fields does.
      
@@ -41,12 +45,12 @@ export function LedgerRow({ shown: { item, figures }, selected, onSelect }: Prop
       <td>
         {level ? (
           <QuantityField
-            label={`Content of ${item.name}`} value={level.now} kind="volume" system={job.units}
-            title={`Empty vessel and ${formatNumber(level.now, 'volume', job.units)} in it weigh ${formatMassColumn(figures.mass, job.units)}`}
+            label={`Content of ${item.name}`} value={level.now} kind="volume" system={units}
+            title={`Empty vessel and ${formatNumber(level.now, 'volume', units)} in it weigh ${formatMassColumn(figures.mass, units)}`}
             onCommit={(now) => edit('Content', (i) => i.presence.level && (i.presence.level.now = now))}
           />
         ) : (
-          <QuantityField bare label={`Mass of ${item.name}`} value={item.mass} kind="mass" system={job.units} onCommit={(mass) => edit('Mass', (i) => (i.mass = mass))} />
+          <QuantityField bare label={`Mass of ${item.name}`} value={item.mass} kind="mass" system={units} onCommit={(mass) => edit('Mass', (i) => (i.mass = mass))} />
         )}
       </td>
       <td>
@@ -55,26 +59,26 @@ export function LedgerRow({ shown: { item, figures }, selected, onSelect }: Prop
       <td>
         {seat ? (
           <span className="seat-note" title="A person's station is the seat's; change the seat under Item">
-            {seat.name}
+            {seat}
           </span>
         ) : (
           <QuantityField
-            bare label={`Station of ${item.name}`} value={figures.x - origin} kind="length" system={job.units}
+            bare label={`Station of ${item.name}`} value={figures.x - origin} kind="length" system={units}
             onCommit={(station) => edit('Station', (i) => (i.at.x += station + origin - figures.x))}
           />
         )}
       </td>
       <td>
         <SelectField
-          label={`Presence of ${item.name}`} value={presenceValue(item.presence)} options={presenceOptions(chosenVariant(job))}
+          label={`Presence of ${item.name}`} value={presenceValue(item.presence)} options={presences}
           onCommit={(value) => session.edit(`Presence of ${item.name}`, (j) => {
             const target = itemIn(j, item.id);
             if (target) setPresence(j, target, value);
           })}
         />
       </td>
-      <td className="figure" data-cell="front">{figures.present ? formatMassColumn(figures.front, job.units) : '–'}</td>
-      <td className="figure" data-cell="rear">{figures.present ? formatMassColumn(figures.rear, job.units) : '–'}</td>
+      <td className="figure" data-cell="front">{figures.present ? formatMassColumn(figures.front, units) : '–'}</td>
+      <td className="figure" data-cell="rear">{figures.present ? formatMassColumn(figures.rear, units) : '–'}</td>
       <td>
         <button
           type="button" className="icon-button" aria-label={`Remove ${item.name}`} title="Remove; undo brings it back"
@@ -89,4 +93,4 @@ export function LedgerRow({ shown: { item, figures }, selected, onSelect }: Prop
       </td>
     </tr>
   );
-}
+});

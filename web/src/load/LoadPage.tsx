@@ -25,7 +25,7 @@ export function LoadPage() {
         {importing ? <CsvImport onClose={() => setImporting(false)} /> : <Ledger selected={selected} onSelect={onSelect} onImport={() => setImporting(true)} />}
       </div>
       <aside className="sheet side" aria-label="About this state">
-        <Tabs activeKey={tab} onSelect={(key) => setTab(key ?? 'findings')} id="side">
+        <Tabs activeKey={tab} onSelect={(key) => setTab(key ?? 'findings')} id="side" mountOnEnter unmountOnExit>
           <Tab eventKey="findings" title={`Findings ${assessment?.findings.length ?? ''}`}>
             <Scroll label="Findings">
               <Findings onSelect={onSelect} />

@@ -39,7 +39,7 @@ export interface PresenceOption {
 }
 
 /** The ways in which an item's presence can vary in this variant, as one list to pick from. */
-export function presenceOptions(variant: Variant): PresenceOption[] {
+export function presenceOptions(variant: Pick<Variant, 'switches' | 'choices'>): PresenceOption[] {
   return [
     { value: 'always', label: 'Always aboard' },
     { value: 'level', label: 'A content (level)' },

@@ -1,15 +1,16 @@
-import type { Level } from '../api/types';
-import { box, drawX, drawY, type Shown, type Window } from './geometry';
+import type { Item, ItemFigures, Level } from '../api/types';
+import { box, drawX, drawY, type Window } from './geometry';
 
 interface Props {
-  shown: Shown;
+  item: Item;
+  figures: ItemFigures;
   window: Window;
   /** There is room for its name. */
   named: boolean;
 }
 
 /** An item to scale, by its form: boxes square, soft things round, tanks with their level, people as people. */
-export function ItemShape({ shown: { item, figures }, window: w, named }: Props) {
+export function ItemShape({ item, figures, window: w, named }: Props) {
   const b = box(item, figures);
   const [x, y, width, height] = [drawX(w, b.x), drawY(w, b.z + b.height), b.length / w.scale, b.height / w.scale];
   const level: Level | undefined = item.presence.kind === 'level' ? item.presence.level : undefined;

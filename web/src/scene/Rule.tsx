@@ -19,7 +19,7 @@ export function Rule({ window: w, origin, units, datum }: { window: Window; orig
         </g>
       ))}
       <path className="rule-origin" d={`M${drawX(w, origin)} ${top}v13`} />
-      <text className="rule-unit" x={w.width - 6} y={top - 5} textAnchor="end">
+      <text className="rule-unit" x={w.width - 6} y={14} textAnchor="end">
         {units === 'us' ? 'in' : 'mm'} from the {labelOf(datums, datum)}
       </text>
     </g>

@@ -53,7 +53,8 @@ export function shownItems({ job, assessment, assessed }: Pick<Snapshot, 'job' |
   return chosenVariant(job).items.map((item) => {
     const figures = figuresOf.get(item.id) ?? { id: item.id, mass: item.mass, present: true, ...item.at, front: 0, rear: 0, per100: 0 };
     const old = before.get(item.id);
-    if (!old || item.seat !== '' || old.seat !== '') return { item, figures };
+    const stands = !old || item.seat !== '' || old.seat !== '' || (item.at.x === old.at.x && item.at.z === old.at.z);
+    if (stands) return { item, figures };
     return { item, figures: { ...figures, x: figures.x + item.at.x - old.at.x, z: figures.z + item.at.z - old.at.z } };
   });
 }

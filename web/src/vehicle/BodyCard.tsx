@@ -18,8 +18,8 @@ export function BodyCard() {
     { value: 'tray', label: word('tray') },
   ];
   return (
-    <Panel title="Axles and body">
-      <div className="form">
+    <Panel title="Axles and body" className="wide">
+      <div className="form form-wide">
         <Field label="Vehicle">
           <TextField label="Vehicle" value={vehicle.name} maxLength={200} onCommit={(name) => edit('Vehicle name', (v) => (v.name = name), 'vehicle name')} />
         </Field>

@@ -1,3 +1,4 @@
+import { Fragment } from 'react';
 import Button from 'react-bootstrap/Button';
 
 import type { Part, Vehicle } from '../api/types';
@@ -10,7 +11,7 @@ import { useVehicleEdit } from './useVehicleEdit';
 
 /** Parts of the vehicle that change it: taken off, moved, or added. */
 export function PartsCard() {
-  const { vehicle, edit, input, station } = useVehicleEdit();
+  const { vehicle, edit, input, placeCells, placeHeads, unit } = useVehicleEdit();
   const on = (id: string, set: (part: Part) => void) => (v: Vehicle) => v.parts.filter((p) => p.id === id).forEach(set);
   const add = () =>
     edit('Add part', (v) => {
@@ -28,16 +29,15 @@ export function PartsCard() {
       {vehicle.parts.length === 0 ? (
         <p className="empty">No parts listed. Add what is taken off (tub, seats), moved (spare wheel) or added (bull bar) against the empty figure.</p>
       ) : (
-        <table className="sheet-table" aria-label="Parts">
+        <table className="sheet-table parts-table" aria-label="Parts">
           <thead>
             <tr>
               <th scope="col">Part</th>
-              <th scope="col">Mass</th>
+              <th scope="col">Mass {unit('mass')}</th>
               <th scope="col">Mass from</th>
               <th scope="col">In the baseline</th>
               <th scope="col">Now</th>
-              <th scope="col">Station</th>
-              <th scope="col">Moved to</th>
+              {placeHeads}
               <th scope="col">
                 <span className="visually-hidden">Remove</span>
               </th>
@@ -45,7 +45,8 @@ export function PartsCard() {
           </thead>
           <tbody>
             {vehicle.parts.map((part) => (
-              <tr key={part.id} data-part={part.id}>
+              <Fragment key={part.id}>
+              <tr data-part={part.id}>
                 <th scope="row">
                   <TextField label={`Name of ${part.name}`} value={part.name} maxLength={120} required onCommit={(name) => edit('Name of part', on(part.id, (p) => (p.name = name)), `part ${part.id}`)} />
                 </th>
@@ -65,14 +66,23 @@ export function PartsCard() {
                     }))}
                   />
                 </td>
-                <td>{station(`Station of ${part.name}`, part.at.x, (v, x) => on(part.id, (p) => (p.at.x = x))(v))}</td>
-                <td>{part.state === 'moved' && part.movedTo && station(`New station of ${part.name}`, part.movedTo.x, (v, x) => on(part.id, (p) => p.movedTo && (p.movedTo.x = x))(v))}</td>
+                {placeCells(part.name, part.at, (v) => v.parts.find((p) => p.id === part.id)?.at)}
                 <td>
                   <button type="button" className="icon-button" aria-label={`Remove ${part.name} from the list`} onClick={() => edit(`Remove ${part.name}`, (v) => (v.parts = v.parts.filter((p) => p.id !== part.id)))}>
                     <i className="bi bi-x-lg" aria-hidden />
                   </button>
                 </td>
               </tr>
+              {part.state === 'moved' && part.movedTo && (
+                <tr>
+                  <td colSpan={5} className="now-at">
+                    {part.name} is now at
+                  </td>
+                  {placeCells(`${part.name} now`, part.movedTo, (v) => v.parts.find((p) => p.id === part.id)?.movedTo)}
+                  <td />
+                </tr>
+              )}
+              </Fragment>
             ))}
           </tbody>
         </table>

@@ -17,7 +17,7 @@ const limits: { key: keyof Limits; term?: string; label?: string; what: string }
 
 /** What the vehicle may weigh, and where each figure was read. */
 export function PlateCard() {
-  const { job, vehicle, edit, input } = useVehicleEdit();
+  const { job, vehicle, edit, input, unit } = useVehicleEdit();
   const vocabulary = useVocabulary();
   return (
     <Panel title="Plate" note="Empty means not stated">
@@ -25,7 +25,7 @@ export function PlateCard() {
         <thead>
           <tr>
             <th scope="col">Limit</th>
-            <th scope="col">Figure</th>
+            <th scope="col">Figure {unit('mass')}</th>
             <th scope="col">Read from</th>
           </tr>
         </thead>

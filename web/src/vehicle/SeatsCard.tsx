@@ -8,7 +8,7 @@ import { useVehicleEdit } from './useVehicleEdit';
 
 /** Where people and animals travel. */
 export function SeatsCard() {
-  const { vehicle, edit, input, station } = useVehicleEdit();
+  const { vehicle, edit, placeCells, placeHeads } = useVehicleEdit();
   const on = (id: string, set: (seat: Seat) => void) => (v: Vehicle) => v.seats.filter((s) => s.id === id).forEach(set);
   const add = () =>
     edit('Add seat', (v) => {
@@ -30,7 +30,7 @@ export function SeatsCard() {
     });
   return (
     <Panel
-      title="Seats"
+      title="Seats" className="wide"
       actions={
         <Button size="sm" variant="outline-primary" onClick={add}>
           <i className="bi bi-plus-lg" aria-hidden /> Add seat
@@ -42,8 +42,7 @@ export function SeatsCard() {
           <tr>
             <th scope="col">Seat</th>
             <th scope="col">Driver’s</th>
-            <th scope="col">Station</th>
-            <th scope="col">Right of centre</th>
+            {placeHeads}
             <th scope="col">
               <span className="visually-hidden">Remove</span>
             </th>
@@ -61,8 +60,7 @@ export function SeatsCard() {
                   onChange={() => edit('Driver’s seat', (v) => v.seats.forEach((s) => (s.driver = s.id === seat.id)))}
                 />
               </td>
-              <td>{station(`Station of ${seat.name}`, seat.at.x, (v, x) => on(seat.id, (s) => (s.at.x = x))(v))}</td>
-              <td>{input(`Side of ${seat.name}`, seat.at.y, 'length', (v, y) => on(seat.id, (s) => (s.at.y = y))(v))}</td>
+              {placeCells(seat.name, seat.at, (v) => v.seats.find((s) => s.id === seat.id)?.at)}
               <td>
                 <button type="button" className="icon-button" aria-label={`Remove ${seat.name}`} onClick={() => remove(seat)}>
                   <i className="bi bi-x-lg" aria-hidden />

@@ -9,7 +9,7 @@ import { useVehicleEdit } from './useVehicleEdit';
 
 /** The vehicle's own tanks. */
 export function TanksCard() {
-  const { vehicle, edit, input, station } = useVehicleEdit();
+  const { vehicle, edit, input, placeCells, placeHeads, unit } = useVehicleEdit();
   const on = (id: string, set: (tank: Tank) => void) => (v: Vehicle) => v.tanks.filter((t) => t.id === id).forEach(set);
   const add = () =>
     edit('Add tank', (v) => {
@@ -34,11 +34,11 @@ export function TanksCard() {
           <tr>
             <th scope="col">Tank</th>
             <th scope="col">Holds</th>
-            <th scope="col">Capacity</th>
-            <th scope="col">Least</th>
-            <th scope="col">Now</th>
+            <th scope="col">Capacity {unit('volume')}</th>
+            <th scope="col">Least {unit('volume')}</th>
+            <th scope="col">Now {unit('volume')}</th>
             <th scope="col">kg/L</th>
-            <th scope="col">Station</th>
+            {placeHeads}
             <th scope="col">
               <span className="visually-hidden">Remove</span>
             </th>
@@ -57,7 +57,7 @@ export function TanksCard() {
               <td>{input(`Least in ${tank.name}`, tank.min, 'volume', (v, x) => on(tank.id, (t) => (t.min = x))(v))}</td>
               <td>{input(`Now in ${tank.name}`, tank.now, 'volume', (v, x) => on(tank.id, (t) => (t.now = x))(v))}</td>
               <td>{input(`Density in ${tank.name}, kg per litre`, tank.density, 'plain', (v, x) => on(tank.id, (t) => (t.density = x))(v))}</td>
-              <td>{station(`Station of ${tank.name}`, tank.at.x, (v, x) => on(tank.id, (t) => (t.at.x = x))(v))}</td>
+              {placeCells(tank.name, tank.at, (v) => v.tanks.find((t) => t.id === tank.id)?.at)}
               <td>
                 <button type="button" className="icon-button" aria-label={`Remove ${tank.name}`} onClick={() => remove(tank.id)}>
                   <i className="bi bi-x-lg" aria-hidden />

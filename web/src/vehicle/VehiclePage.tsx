@@ -28,8 +28,8 @@ export function VehiclePage() {
         </div>
         <PartsCard />
         <TanksCard />
-        <BodyCard />
         <SeatsCard />
+        <BodyCard />
       </div>
       <div className="beside">
         <Scene width={440} height={230} selected={selected} onSelect={onSelect} />

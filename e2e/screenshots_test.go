@@ -1,0 +1,65 @@
+package e2e
+
+import (
+	"bytes"
+	"image/png"
+	"os"
+	"path/filepath"
+	"testing"
+
+	"github.com/chromedp/chromedp"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// TestScreenshots takes a picture of each main view. `make screenshots` keeps
+// them in docs/screenshots; otherwise they only show that each view draws, and
+// that the pictures of the documentation are those that it links.
+func TestScreenshots(t *testing.T) {
+	folder := os.Getenv("ZAINO_SCREENSHOTS")
+	if folder == "" {
+		folder = t.TempDir()
+	}
+	readme, err := os.ReadFile("../README.md")
+	require.NoError(t, err)
+	s := startDemo(t)
+	views := []struct {
+		name, path, ready string
+		prepare           func(*page)
+	}{
+		{"jobs", "/", "[data-job=queen-bees]", nil},
+		{"load", "/jobs/river-gauging/load", "[data-rule=rear-over]", func(p *page) {
+			p.clickOn("document.querySelector('[data-row=folded-raft] th')")
+			js[any](p, "document.activeElement.blur()")
+		}},
+		{"state", "/jobs/sound-recordist/load", "[data-row]", func(p *page) { p.clickOn("document.querySelector('#side-tab-state')") }},
+		{"figures", "/jobs/queen-bees/load", "[data-row]", func(p *page) { p.clickOn("document.querySelector('#side-tab-figures')") }},
+		{"vehicle", "/jobs/river-gauging/vehicle", "[data-part]", nil},
+		{"read-csv", "/jobs/sound-recordist/load", "[data-row]", func(p *page) {
+			p.press("Read CSV")
+			p.typeInto("Or paste the lines here", "Name;Mass (kg);Station (mm)\nKettle;1,2;-300\nAnvil;heavy;100\nChair;4;-1200")
+			p.see("[data-line='4']")
+		}},
+		{"night", "/jobs/queen-bees/load", "[data-row]", func(p *page) {
+			js[any](p, "document.documentElement.dataset.bsTheme = 'dark'")
+		}},
+	}
+	for _, view := range views {
+		t.Run(view.name, func(t *testing.T) {
+			p := open(t, s.url+view.path)
+			p.see(view.ready)
+			if view.prepare != nil {
+				view.prepare(p)
+			}
+			p.waitFor("document.fonts.status === 'loaded' && !document.querySelector('[aria-busy=true]')")
+			picture, err := chromedp.Run(p.ctx, chromedp.CaptureScreenshot())
+			require.NoError(t, err)
+			config, err := png.DecodeConfig(bytes.NewReader(picture))
+			require.NoError(t, err)
+			assert.Equal(t, []int{1280, 800}, []int{config.Width, config.Height})
+			require.NoError(t, os.WriteFile(filepath.Join(folder, view.name+".png"), picture, 0o644))
+			assert.Contains(t, string(readme), "docs/screenshots/"+view.name+".png")
+			assert.FileExists(t, "../docs/screenshots/"+view.name+".png")
+		})
+	}
+}

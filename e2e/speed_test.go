@@ -1,0 +1,151 @@
+package e2e
+
+import (
+	"bytes"
+	"compress/gzip"
+	"encoding/json"
+	"fmt"
+	"io"
+	"net/http"
+	"os"
+	"os/exec"
+	"path/filepath"
+	"slices"
+	"strings"
+	"syscall"
+	"testing"
+	"time"
+
+	"github.com/chromedp/cdproto/cdp"
+	"github.com/chromedp/cdproto/performance"
+	"github.com/chromedp/chromedp"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"zaino/internal/core/fitout"
+	"zaino/internal/demo"
+)
+
+// The first load stays under 300 kB of script, as a browser gets it.
+func TestFirstLoadIsSmall(t *testing.T) {
+	scripts, err := filepath.Glob("../web/dist/assets/*.js")
+	require.NoError(t, err)
+	require.NotEmpty(t, scripts)
+	var packed bytes.Buffer
+	w := gzip.NewWriter(&packed)
+	for _, script := range scripts {
+		data, err := os.ReadFile(script)
+		require.NoError(t, err)
+		_, err = w.Write(data)
+		require.NoError(t, err)
+	}
+	require.NoError(t, w.Close())
+	assert.Less(t, packed.Len(), 300_000)
+}
+
+// many is the first demo job with more items, up to a number.
+func many(tb testing.TB, count int) fitout.Job {
+	tb.Helper()
+	jobs, err := demo.Jobs()
+	require.NoError(tb, err)
+	job := jobs[0]
+	job.ID = fmt.Sprint("items-", count)
+	items := &job.Variants[0].Items
+	for i := len(*items); i < count; i++ {
+		item := (*items)[i%20]
+		item.ID = fmt.Sprint("more-", i)
+		item.At.X += float64(i % 50 * 20)
+		*items = append(*items, item)
+	}
+	return job
+}
+
+// BenchmarkServerReady starts the program on a demo database until it answers.
+func BenchmarkServerReady(b *testing.B) {
+	db := filepath.Join(b.TempDir(), "demo.db")
+	s := start(b, "demo", db, "127.0.0.1:0")
+	address := s.address()
+	s.stop(syscall.SIGTERM)
+	for b.Loop() {
+		command := exec.Command(program, "demo", "--db", db, "--listen", address)
+		require.NoError(b, command.Start())
+		for {
+			response, err := http.Get("http://" + address + "/api/health")
+			if err == nil {
+				response.Body.Close()
+				break
+			}
+			time.Sleep(time.Millisecond)
+		}
+		b.StopTimer()
+		_ = command.Process.Signal(syscall.SIGTERM)
+		_ = command.Wait()
+		http.DefaultClient.CloseIdleConnections()
+		b.StartTimer()
+	}
+}
+
+// BenchmarkAssessOverLoopback asks for the figures of 60 items as the screen does.
+func BenchmarkAssessOverLoopback(b *testing.B) {
+	s := start(b, "demo", filepath.Join(b.TempDir(), "demo.db"), "127.0.0.1:0")
+	data, err := json.Marshal(many(b, 60))
+	require.NoError(b, err)
+	var took []time.Duration
+	for b.Loop() {
+		from := time.Now()
+		response, err := http.Post(s.url+"/api/assess", "application/json", bytes.NewReader(data))
+		require.NoError(b, err)
+		_, err = io.Copy(io.Discard, response.Body)
+		require.NoError(b, err)
+		response.Body.Close()
+		took = append(took, time.Since(from))
+	}
+	slices.Sort(took)
+	b.ReportMetric(float64(took[len(took)*95/100].Microseconds())/1000, "ms-p95")
+}
+
+// BenchmarkDragStepOf200Items drags one of 200 items and reports the script
+// time of a step.
+func BenchmarkDragStepOf200Items(b *testing.B) {
+	s := start(b, "serve", filepath.Join(b.TempDir(), "jobs.db"), "127.0.0.1:0")
+	job := many(b, 200)
+	data, err := fitout.Encode(&job)
+	require.NoError(b, err)
+	response, err := http.Post(s.url+"/api/jobs/import", "application/json", strings.NewReader(string(data)))
+	require.NoError(b, err)
+	response.Body.Close()
+	p := open(b, s.url+"/jobs/"+job.ID+"/load")
+	p.see("[data-row]")
+	require.Equal(b, 200, p.count("[data-item]"))
+	items := job.Variants[0].Items
+	top := slices.IndexFunc(items, func(i fitout.Item) bool { return i.Seat == "" && len(p.spots(i.ID)) == 2 })
+	x, y := p.grab(items[top].ID)
+	_, err = chromedp.Call(p.ctx, performance.Enable, performance.EnableParams{})
+	require.NoError(b, err)
+	p.do(chromedp.MouseEvent(chromedp.MousePressed, x, y, chromedp.ButtonLeft))
+	var took []float64
+	for i := 0; b.Loop(); i++ {
+		before := scriptTime(p)
+		p.do(chromedp.MouseEvent("mouseMoved", x-float64(10+i%60), y, chromedp.ButtonLeft))
+		js[any](p, "0") // the step has been handled when the page answers
+		took = append(took, scriptTime(p)-before)
+	}
+	p.do(chromedp.MouseEvent("mouseReleased", x-20, y, chromedp.ButtonLeft))
+	slices.Sort(took)
+	b.ReportMetric(1000*took[len(took)/2], "ms-script-median")
+	b.ReportMetric(1000*took[len(took)*95/100], "ms-script-p95")
+}
+
+// scriptTime is how long the page's scripts have run in all, s.
+func scriptTime(p *page) float64 {
+	p.t.Helper()
+	result, err := chromedp.Call(p.ctx, performance.GetMetrics, cdp.Empty{})
+	require.NoError(p.t, err)
+	for _, metric := range result.Metrics {
+		if metric.Name == "ScriptDuration" {
+			return metric.Value
+		}
+	}
+	require.Fail(p.t, "the browser does not tell its script time")
+	return 0
+}

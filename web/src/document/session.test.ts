@@ -1,0 +1,242 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+
+import type { Document, Job } from '../api/types';
+import { JobSession } from './session';
+
+/** A server that keeps one job in memory and answers as the real one does. */
+const server = vi.hoisted(() => {
+  class Refused extends Error {
+    constructor(
+      readonly status: number,
+      message: string,
+      readonly conflict?: unknown,
+    ) {
+      super(message);
+    }
+  }
+  const state = {
+    stored: { revision: 1, job: {} } as { revision: number; job: unknown },
+    saves: [] as { base: number; job: unknown }[],
+    assessed: [] as unknown[],
+    /** What the next save is answered with instead. */
+    next: [] as ((body: { base: number; job: unknown }) => unknown)[],
+  };
+  return { Refused, state };
+});
+
+vi.mock('../api/client', () => {
+  const { state, Refused } = server;
+  return {
+    Refused,
+    answer: (request: Promise<unknown>) => request,
+    api: {
+      GET: (path: string) => Promise.resolve(path.endsWith('revision') ? { revision: state.stored.revision } : structuredClone(state.stored)),
+      POST: (_: string, { body }: { body: unknown }) => {
+        state.assessed.push(body);
+        return Promise.resolve({ variant: 'a', items: [], findings: [] });
+      },
+      PUT: async (_: string, { body }: { body: { base: number; job: unknown } }) => {
+        state.saves.push(structuredClone(body));
+        const special = state.next.shift();
+        if (special) return special(body);
+        state.stored = structuredClone({ revision: state.stored.revision + 1, job: body.job });
+        return Promise.resolve(structuredClone(state.stored));
+      },
+    },
+  };
+});
+
+const { state, Refused } = server;
+
+const item = (id: string, mass: number) => ({ id, name: id, mass, at: { x: 1000, y: 0, z: 0 } });
+
+function freshJob(): Job {
+  return { id: 'job', name: 'Job', chosen: 'a', variants: [{ id: 'a', items: [item('fridge', 43), item('spare', 31)] }] } as unknown as Job;
+}
+
+const masses = (job: Job) => job.variants[0]?.items.map((i) => `${i.id} ${i.mass}`).join(', ');
+const setMass = (id: string, mass: number) => (job: Job) => job.variants[0]?.items.filter((i) => i.id === id).forEach((i) => (i.mass = mass));
+
+let session: JobSession;
+const kept = new Map<string, string>();
+
+async function settle(ms = 0) {
+  await vi.advanceTimersByTimeAsync(ms);
+}
+
+beforeEach(async () => {
+  vi.useFakeTimers();
+  kept.clear();
+  vi.stubGlobal('document', { hidden: false });
+  vi.stubGlobal('localStorage', {
+    getItem: (key: string) => kept.get(key) ?? null,
+    setItem: (key: string, value: string) => kept.set(key, value),
+    removeItem: (key: string) => kept.delete(key),
+  });
+  Object.assign(state, { stored: { revision: 1, job: freshJob() }, saves: [], assessed: [], next: [] });
+  session = await JobSession.open('job');
+  await settle();
+});
+
+afterEach(() => {
+  session.close();
+  vi.useRealTimers();
+  vi.unstubAllGlobals();
+});
+
+const now = () => session.getSnapshot();
+
+describe('saving', () => {
+  it('saves a gesture once and acknowledges it', async () => {
+    session.edit('Mass', setMass('fridge', 40));
+    expect(now().save).toBe('waiting');
+    expect(kept.size).toBe(1);
+    await settle(10);
+    expect(now().save).toBe('saved');
+    expect(state.saves).toHaveLength(1);
+    expect(kept.size).toBe(0);
+  });
+
+  it('makes no save for an unchanged document', async () => {
+    session.edit('Mass', setMass('fridge', 43));
+    await settle(5000);
+    expect(state.saves).toHaveLength(0);
+    expect(now().undo).toBeUndefined();
+  });
+
+  it('gathers typing into one save and one gesture', async () => {
+    for (const name of ['F', 'Fr', 'Fri']) {
+      session.edit('Name', (job) => (job.name = name), 'name');
+      await settle(200);
+    }
+    expect(state.saves).toHaveLength(0);
+    await settle(2000);
+    expect(state.saves).toHaveLength(1);
+    session.undo();
+    expect(now().job.name).toBe('Job');
+  });
+
+  it('saves what was edited during a save on top of what came back', async () => {
+    state.next.push(() => {
+      session.edit('Spare', setMass('spare', 30));
+      const theirs = freshJob();
+      setMass('fridge', 40)(theirs);
+      theirs.name = 'Theirs';
+      state.stored = { revision: 5, job: structuredClone(theirs) };
+      return Promise.resolve({ revision: 5, job: theirs });
+    });
+    session.edit('Mass', setMass('fridge', 40));
+    await settle(50);
+    expect(now().job.name).toBe('Theirs');
+    expect(masses(now().job)).toBe('fridge 40, spare 30');
+    expect(state.saves.at(-1)?.base).toBe(5);
+    expect(now().save).toBe('saved');
+    expect(now().notice).toContain('Somebody else works on this job too');
+  });
+
+  it('keeps edits while the server is away and saves them when it is back', async () => {
+    state.next.push(() => Promise.reject(new TypeError('away')));
+    session.edit('Mass', setMass('fridge', 40));
+    await settle(10);
+    expect(now().save).toBe('offline');
+    expect(kept.size).toBe(1);
+    await settle(4000);
+    expect(now().save).toBe('saved');
+    expect(masses((state.stored as Document).job)).toBe('fridge 40, spare 31');
+  });
+
+  it('takes up after a reload what was not saved', async () => {
+    state.next.push(() => Promise.reject(new TypeError('away')));
+    session.edit('Mass', setMass('fridge', 40));
+    await settle(10);
+    session.close();
+    session = await JobSession.open('job');
+    expect(masses(now().job)).toBe('fridge 40, spare 31');
+    await settle(10);
+    expect(state.saves.at(-1)?.base).toBe(1);
+    expect(now().save).toBe('saved');
+  });
+
+  it('keeps what is refused on the screen, with the reason', async () => {
+    state.next.push(() => Promise.reject(new Refused(422, 'mass: 90000 kg was given')));
+    session.edit('Mass', setMass('fridge', 90000));
+    await settle(10);
+    expect(now()).toMatchObject({ save: 'refused', trouble: 'mass: 90000 kg was given' });
+    expect(masses(now().job)).toBe('fridge 90000, spare 31');
+    session.undo();
+    await settle(10);
+    expect(now().save).toBe('saved');
+  });
+});
+
+describe('somebody else', () => {
+  const theirEdit = (change: (job: Job) => void) => {
+    const job = structuredClone(state.stored.job) as Job;
+    change(job);
+    state.stored = { revision: state.stored.revision + 1, job };
+  };
+
+  it('shows on the screen without asking', async () => {
+    theirEdit(setMass('spare', 28));
+    await settle(3000);
+    expect(masses(now().job)).toBe('fridge 43, spare 28');
+  });
+
+  it('is not undone by my undo', async () => {
+    session.edit('Mass', setMass('fridge', 40));
+    await settle(10);
+    theirEdit(setMass('fridge', 39));
+    await settle(3000);
+    session.undo();
+    expect(masses(now().job)).toBe('fridge 39, spare 31');
+    expect(now().notice).toContain('somebody else has changed it since');
+  });
+
+  it('is asked about where both changed the same', async () => {
+    const conflict = { path: ['variants', 'a', 'items', 'fridge', 'mass'], name: 'fridge', mine: 40, theirs: 39 };
+    const collide = () => {
+      theirEdit(setMass('fridge', 39));
+      return Promise.reject(new Refused(409, 'the same', { current: structuredClone(state.stored), conflicts: [conflict] }));
+    };
+    for (const [mine, want] of [[false, 'fridge 39, spare 30'], [true, 'fridge 40, spare 30']] as const) {
+      state.next.push(collide);
+      session.edit('Both', (job) => {
+        setMass('fridge', 40)(job);
+        setMass('spare', 30)(job);
+      });
+      await settle(10);
+      expect(now().save).toBe('conflict');
+      expect(now().conflicts).toEqual([conflict]);
+      session.settle(() => mine);
+      await settle(10);
+      expect(now().save).toBe('saved');
+      expect(masses(now().job)).toBe(want);
+    }
+  });
+});
+
+describe('dragging', () => {
+  it('shows and assesses at once, and is one gesture on release', async () => {
+    session.drag(setMass('fridge', 41));
+    session.drag(setMass('fridge', 42));
+    expect(masses(now().job)).toBe('fridge 42, spare 31');
+    await settle(10);
+    expect(state.saves).toHaveLength(0);
+    expect(masses(state.assessed.at(-1) as Job)).toBe('fridge 42, spare 31');
+    session.drop('Drag');
+    await settle(10);
+    expect(state.saves).toHaveLength(1);
+    session.undo();
+    expect(masses(now().job)).toBe('fridge 43, spare 31');
+    session.redo();
+    expect(masses(now().job)).toBe('fridge 42, spare 31');
+  });
+
+  it('can be let go of without an edit', async () => {
+    session.drag(setMass('fridge', 41));
+    session.drop('', false);
+    await settle(10);
+    expect(masses(now().job)).toBe('fridge 43, spare 31');
+    expect(state.saves).toHaveLength(0);
+  });
+});
