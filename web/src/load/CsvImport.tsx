@@ -12,7 +12,8 @@ import { newId } from './itemEdits';
 /** Reads items from a CSV file: first looked at, then added when the user says so. */
 export function CsvImport({ onClose }: { onClose: () => void }) {
   const session = useSession();
-  const { job } = useSnapshot();
+  const { job, assessment } = useSnapshot();
+  const origin = assessment?.datums.find((d) => d.datum === job.datum)?.x ?? 0;
   const [text, setText] = useState('');
   const [preview, setPreview] = useState<Preview>();
   const [refusal, setRefusal] = useState('');
@@ -78,14 +79,14 @@ export function CsvImport({ onClose }: { onClose: () => void }) {
                   <td className="figure">{row.line}</td>
                   <td>{row.item?.name ?? row.cells.join(' · ')}</td>
                   <td className="figure">{row.item && formatQuantity(row.item.mass, 'mass', job.units)}</td>
-                  <td className="figure">{row.item && formatQuantity(row.item.at.x, 'length', job.units)}</td>
+                  <td className="figure">{row.item && formatQuantity(row.item.at.x - origin, 'length', job.units)}</td>
                   <td>{row.errors.join('; ')}</td>
                 </tr>
               ))}
             </tbody>
           </table>
           <p className="hint">
-            {good.length} of {preview.rows.length} lines can become items. Stations are shown from the front axle. Nothing is added until you say so.
+            {good.length} of {preview.rows.length} lines can become items. Nothing is added until you say so.
           </p>
         </Scroll>
       )}

@@ -55,8 +55,17 @@ export function presenceValue(p: Presence): string {
   return p.kind;
 }
 
+/** Lets an item's presence vary in another way; a switch that nothing hangs on any more goes. */
 export function setPresence(job: Job, item: Item, value: string): void {
   const variant = chosenVariant(job);
+  const before = item.presence.switch;
+  assignPresence(variant, item, value);
+  const used = variant.items.some((i) => i.presence.kind === 'switch' && i.presence.switch === before);
+  const required = variant.switches.some((s) => s.requires?.switch === before);
+  if (before !== '' && !used && !required) variant.switches = variant.switches.filter((s) => s.id !== before);
+}
+
+function assignPresence(variant: Variant, item: Item, value: string): void {
   const [kind, first = '', second = ''] = value.split(':');
   if (kind === 'switch') item.presence = { ...plainPresence('switch'), switch: first };
   else if (kind === 'choice') item.presence = { ...plainPresence('choice'), choice: first, member: second };

@@ -27,7 +27,9 @@ export function Scene({ width = 860, height, selected, onSelect }: Props) {
   const w = hand.window;
   if (!assessment || !w) return <div className="scene" aria-busy="true" style={{ height }} />;
 
-  const order = [...shown].sort((a, b) => b.item.size.length * b.item.size.height - a.item.size.length * a.item.size.height);
+  // Small things over large ones, the selected one over all.
+  const area = ({ item }: Shown) => (item.id === selected ? 0 : item.size.length * item.size.height + 1);
+  const order = [...shown].sort((a, b) => area(b) - area(a));
   const named = roomForName(order, w);
   const current = shown.find((s) => s.item.id === selected);
   const tabStop = current?.item.id ?? shown[0]?.item.id;

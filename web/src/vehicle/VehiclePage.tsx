@@ -21,10 +21,10 @@ export function VehiclePage() {
         <div className="column">
           <PlateCard />
           <TowingCard />
-          <ExtensionCard />
         </div>
         <div className="column">
           <BaselineCard />
+          <ExtensionCard />
         </div>
         <PartsCard />
         <TanksCard />
