@@ -286,3 +286,34 @@ func (p *page) countWhenThere(selector string) int {
 	p.see(selector)
 	return p.count(selector)
 }
+
+// TestWhatVariesIsMadeOnTheScreen makes a choice and a requirement, and is told
+// of a circle.
+func TestWhatVariesIsMadeOnTheScreen(t *testing.T) {
+	s := startDemo(t)
+	p := open(t, s.url+"/jobs/river-gauging")
+	p.see("[data-row]")
+	p.press("State")
+	p.click(".varies summary")
+	p.press("Add choice")
+	p.enter("Name of choice New choice", "Cooking")
+	p.enter("Name of First in Cooking", "Gas stove")
+	p.saved()
+	p.choose("Presence of Stove and gas bottle", "Cooking: Gas stove")
+	p.waitFor("document.querySelector('[data-row=stove-and-gas-bottle] [data-cell=rear]').textContent === '–'")
+	p.choose("Cooking", "Gas stove")
+	p.waitFor("document.querySelector('[data-row=stove-and-gas-bottle] [data-cell=rear]').textContent !== '–'")
+
+	// The motor needs the raft already; the raft cannot need the motor.
+	p.choose("What Folded raft needs", "needs Outboard motor")
+	p.waitText(".notice-trouble", "(Folded raft): a circle of requirements was given")
+	p.press("Take back: What Folded raft needs")
+	p.saved()
+	p.choose("What Drill rods needs", "needs Gas stove")
+	p.choose("Cooking", "None")
+	p.waitFor("document.querySelector('[data-row=drill-rods] [data-cell=rear]').textContent === '–'")
+
+	p.press("Remove choice Cooking")
+	p.waitFor("document.querySelector('[data-row=stove-and-gas-bottle] [data-cell=rear]').textContent !== '–'")
+	p.saved()
+}

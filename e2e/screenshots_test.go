@@ -51,7 +51,7 @@ func TestScreenshots(t *testing.T) {
 			if view.prepare != nil {
 				view.prepare(p)
 			}
-			p.waitFor("document.fonts.status === 'loaded' && !document.querySelector('[aria-busy=true]')")
+			p.waitFor("document.fonts.status === 'loaded' && document.getAnimations().length === 0 && !document.querySelector('[aria-busy=true]')")
 			picture, err := chromedp.Run(p.ctx, chromedp.CaptureScreenshot())
 			require.NoError(t, err)
 			config, err := png.DecodeConfig(bytes.NewReader(picture))

@@ -2,6 +2,7 @@ import Dropdown from 'react-bootstrap/Dropdown';
 
 import { Field } from '../components/Field';
 import { SelectField } from '../components/SelectField';
+import { TextField } from '../components/TextField';
 import { useSession, useSnapshot } from '../document/SessionContext';
 import { setTheme, useTheme } from '../styles/theme';
 import { datums, regions, unitSystems } from '../words/words';
@@ -25,6 +26,9 @@ export function ViewSettings() {
         </Field>
         <Field label="Stations from">
           <SelectField label="Stations from" value={job.datum} options={datums} onCommit={(datum) => session.edit('Datum', (j) => (j.datum = datum))} />
+        </Field>
+        <Field label="Note">
+          <TextField label="Note on this job" value={job.note} maxLength={4000} onCommit={(note) => session.edit('Note', (j) => (j.note = note), 'job note')} />
         </Field>
         <Field label="Screen">
           <SelectField label="Screen" value={theme} options={[{ value: 'light', label: 'Day' }, { value: 'dark', label: 'Night in the bay' }]} onCommit={setTheme} />

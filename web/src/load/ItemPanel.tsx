@@ -69,12 +69,12 @@ export function ItemPanel({ selected }: { selected: string | undefined }) {
       {item.seat === '' && (
         <>
           {quantity('Right of centre', item.at.y, 'length', (i, v) => (i.at.y = v), 'Left is negative')}
-          {quantity('Height', item.at.z, 'length', (i, v) => (i.at.z = v), 'Centre of mass above the ground')}
+          {quantity('Above the ground', item.at.z, 'length', (i, v) => (i.at.z = v), 'Its centre of mass')}
         </>
       )}
-      {quantity('Length', item.size.length, 'length', (i, v) => (i.size.length = v))}
-      {quantity('Width', item.size.width, 'length', (i, v) => (i.size.width = v))}
-      {quantity('Tall', item.size.height, 'length', (i, v) => (i.size.height = v))}
+      {quantity('Own length', item.size.length, 'length', (i, v) => (i.size.length = v))}
+      {quantity('Own width', item.size.width, 'length', (i, v) => (i.size.width = v))}
+      {quantity('Own height', item.size.height, 'length', (i, v) => (i.size.height = v))}
       <Field label="Drawn as">
         <SelectField label="Drawn as" value={item.form} options={forms} onCommit={(form) => edit('Form', (i) => (i.form = form))} />
       </Field>

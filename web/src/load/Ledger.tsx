@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 
+import { AddButton } from '../components/ListButtons';
 import { Scroll } from '../components/Scroll';
 import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
 import { formatMassColumn } from '../quantity/format';
@@ -78,9 +79,7 @@ export function Ledger({ selected, onSelect, onImport }: Props) {
         <h2>Ledger</h2>
         <span className="hint">{items.length} items</span>
         <div className="sheet-actions">
-          <Button size="sm" variant="outline-primary" onClick={add}>
-            <i className="bi bi-plus-lg" aria-hidden /> Add item
-          </Button>
+          <AddButton label="Add item" onClick={add} />
           <Button size="sm" variant="outline-secondary" onClick={onImport}>
             <i className="bi bi-box-arrow-in-down" aria-hidden /> Read CSV
           </Button>

@@ -1,6 +1,7 @@
 import { memo, useEffect, useRef } from 'react';
 
 import type { Item, ItemFigures, Units } from '../api/types';
+import { RemoveButton } from '../components/ListButtons';
 import { QuantityField } from '../components/QuantityField';
 import { SelectField } from '../components/SelectField';
 import { TextField } from '../components/TextField';
@@ -80,16 +81,14 @@ export const LedgerRow = memo(function LedgerRow({ item, figures, selected, unit
       <td className="figure" data-cell="front">{figures.present ? formatMassColumn(figures.front, units) : '–'}</td>
       <td className="figure" data-cell="rear">{figures.present ? formatMassColumn(figures.rear, units) : '–'}</td>
       <td>
-        <button
-          type="button" className="icon-button" aria-label={`Remove ${item.name}`} title="Remove; undo brings it back"
+        <RemoveButton
+          label={`Remove ${item.name}`}
           onClick={(event) => {
             event.stopPropagation();
             onSelect(undefined);
             session.edit(`Remove ${item.name}`, (j) => removeItem(j, item.id));
           }}
-        >
-          <i className="bi bi-x-lg" aria-hidden />
-        </button>
+        />
       </td>
     </tr>
   );

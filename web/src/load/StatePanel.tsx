@@ -3,6 +3,7 @@ import { QuantityField } from '../components/QuantityField';
 import { SelectField } from '../components/SelectField';
 import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
 import { formatQuantity } from '../quantity/format';
+import { VariesPanel } from './VariesPanel';
 
 /** What is aboard in the state shown: switches, choices, tanks and the trailer. */
 export function StatePanel() {
@@ -65,6 +66,10 @@ export function StatePanel() {
           Trailer coupled
         </label>
       )}
+      <details className="varies">
+        <summary>Change what can vary</summary>
+        <VariesPanel />
+      </details>
     </div>
   );
 }

@@ -15,6 +15,9 @@ export function itemIn(job: Job, id: string): Item | undefined {
   return chosenVariant(job).items.find((i) => i.id === id);
 }
 
+/** The presence of what cannot stay behind. */
+export const alwaysAboard = (): Presence => plainPresence('always');
+
 const plainPresence = (kind: Presence['kind']): Presence => ({ kind, switch: '', choice: '', member: '' });
 
 /** A new item in the middle of the load floor, ready to be named. */

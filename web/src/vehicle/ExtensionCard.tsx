@@ -28,7 +28,19 @@ export function ExtensionCard() {
               <input type="checkbox" className="form-check-input" checked={e.certificated} onChange={(event) => edit('Certificate', (v) => v.extension && (v.extension.certificated = event.target.checked))} />
               An engineer’s certificate exists
             </label>
-            <small className="hint">Structural work belongs to certified people under local rules. Mark items that move with the axle under Load, Item.</small>
+            <fieldset>
+              <legend>Moves rearward with the axle</legend>
+              {[...vehicle.tanks, ...vehicle.parts].map((thing) => (
+                <label key={thing.id} className="switch-line">
+                  <input
+                    type="checkbox" className="form-check-input" checked={thing.behind}
+                    onChange={(event) => edit(`${thing.name} moves with the axle`, (v) => [...v.tanks, ...v.parts].filter((t) => t.id === thing.id).forEach((t) => (t.behind = event.target.checked)))}
+                  />
+                  {thing.name}
+                </label>
+              ))}
+            </fieldset>
+            <small className="hint">Items that move are marked under Load, Item. Structural work belongs to certified people under local rules.</small>
           </>
         )}
       </div>

@@ -1,7 +1,7 @@
 import { Fragment } from 'react';
-import Button from 'react-bootstrap/Button';
 
 import type { Part, Vehicle } from '../api/types';
+import { AddButton, RemoveButton } from '../components/ListButtons';
 import { Panel } from '../components/Panel';
 import { SelectField } from '../components/SelectField';
 import { TextField } from '../components/TextField';
@@ -20,11 +20,7 @@ export function PartsCard() {
   return (
     <Panel
       title="Parts" className="wide" note="A part that the empty mass already contains is never added twice"
-      actions={
-        <Button size="sm" variant="outline-primary" onClick={add}>
-          <i className="bi bi-plus-lg" aria-hidden /> Add part
-        </Button>
-      }
+      actions={<AddButton label="Add part" onClick={add} />}
     >
       {vehicle.parts.length === 0 ? (
         <p className="empty">No parts listed. Add what is taken off (tub, seats), moved (spare wheel) or added (bull bar) against the empty figure.</p>
@@ -68,9 +64,7 @@ export function PartsCard() {
                 </td>
                 {placeCells(part.name, part.at, (v) => v.parts.find((p) => p.id === part.id)?.at)}
                 <td>
-                  <button type="button" className="icon-button" aria-label={`Remove ${part.name} from the list`} onClick={() => edit(`Remove ${part.name}`, (v) => (v.parts = v.parts.filter((p) => p.id !== part.id)))}>
-                    <i className="bi bi-x-lg" aria-hidden />
-                  </button>
+                  <RemoveButton label={`Remove ${part.name} from the list`} onClick={() => edit(`Remove ${part.name}`, (v) => (v.parts = v.parts.filter((p) => p.id !== part.id)))} />
                 </td>
               </tr>
               {part.state === 'moved' && part.movedTo && (

@@ -1,6 +1,5 @@
-import Button from 'react-bootstrap/Button';
-
 import type { Seat, Vehicle } from '../api/types';
+import { AddButton, RemoveButton } from '../components/ListButtons';
 import { Panel } from '../components/Panel';
 import { TextField } from '../components/TextField';
 import { newId } from '../load/itemEdits';
@@ -31,11 +30,7 @@ export function SeatsCard() {
   return (
     <Panel
       title="Seats" className="wide"
-      actions={
-        <Button size="sm" variant="outline-primary" onClick={add}>
-          <i className="bi bi-plus-lg" aria-hidden /> Add seat
-        </Button>
-      }
+      actions={<AddButton label="Add seat" onClick={add} />}
     >
       <table className="sheet-table" aria-label="Seats">
         <thead>
@@ -62,9 +57,7 @@ export function SeatsCard() {
               </td>
               {placeCells(seat.name, seat.at, (v) => v.seats.find((s) => s.id === seat.id)?.at)}
               <td>
-                <button type="button" className="icon-button" aria-label={`Remove ${seat.name}`} onClick={() => remove(seat)}>
-                  <i className="bi bi-x-lg" aria-hidden />
-                </button>
+                <RemoveButton label={`Remove ${seat.name}`} onClick={() => remove(seat)} />
               </td>
             </tr>
           ))}

@@ -1,6 +1,5 @@
-import Button from 'react-bootstrap/Button';
-
 import type { Tank, Vehicle } from '../api/types';
+import { AddButton, RemoveButton } from '../components/ListButtons';
 import { Panel } from '../components/Panel';
 import { SelectField } from '../components/SelectField';
 import { TextField } from '../components/TextField';
@@ -23,11 +22,7 @@ export function TanksCard() {
   return (
     <Panel
       title="Tanks" className="wide"
-      actions={
-        <Button size="sm" variant="outline-primary" onClick={add}>
-          <i className="bi bi-plus-lg" aria-hidden /> Add tank
-        </Button>
-      }
+      actions={<AddButton label="Add tank" onClick={add} />}
     >
       <table className="sheet-table" aria-label="Tanks">
         <thead>
@@ -59,9 +54,7 @@ export function TanksCard() {
               <td>{input(`Density in ${tank.name}, kg per litre`, tank.density, 'plain', (v, x) => on(tank.id, (t) => (t.density = x))(v))}</td>
               {placeCells(tank.name, tank.at, (v) => v.tanks.find((t) => t.id === tank.id)?.at)}
               <td>
-                <button type="button" className="icon-button" aria-label={`Remove ${tank.name}`} onClick={() => remove(tank.id)}>
-                  <i className="bi bi-x-lg" aria-hidden />
-                </button>
+                <RemoveButton label={`Remove ${tank.name}`} onClick={() => remove(tank.id)} />
               </td>
             </tr>
           ))}
