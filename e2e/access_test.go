@@ -24,7 +24,7 @@ func TestEveryScreenIsAccessible(t *testing.T) {
 		{"load", "/jobs/river-gauging/load", "[data-rule]", nil},
 		{"load, item", "/jobs/river-gauging/load", "[data-row]", func(p *page) {
 			p.clickOn("document.querySelector('[data-row=drill-rods] th')")
-			p.press("Item")
+			p.clickOn("document.querySelector('#side-tab-item')")
 			p.see("[data-panel=item]")
 		}},
 		{"load, state", "/jobs/sound-recordist/load", "[data-row]", func(p *page) { p.clickOn("document.querySelector('#side-tab-state')") }},
