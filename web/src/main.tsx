@@ -9,6 +9,7 @@ import './styles/frame.css';
 import './styles/pads.css';
 import './styles/scene.css';
 import './styles/sheets.css';
+import './styles/print.css';
 
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';

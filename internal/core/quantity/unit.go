@@ -82,8 +82,9 @@ func (s System) factor(kind Kind) float64 {
 	return 1
 }
 
-// round rounds half away from zero to a number of decimals.
+// round rounds half away from zero to a number of decimals; what a computer's
+// sum puts a hair below a half counts as one.
 func round(value float64, decimals int) float64 {
 	scale := math.Pow10(decimals)
-	return math.Round(value*scale) / scale
+	return math.Copysign(math.Floor(math.Abs(value)*scale+0.5+1e-9), value) / scale
 }

@@ -41,9 +41,10 @@ export function formatChange(value: number, kind: Kind, system: System): string 
   return value > 0 && text !== '0' ? `+${text}` : text;
 }
 
+/** Half away from zero; what a computer's sum puts a hair below a half counts as one. */
 function round(value: number, decimals: number): number {
   const scale = 10 ** decimals;
-  const rounded = (Math.sign(value) * Math.round(Math.abs(value) * scale)) / scale;
+  const rounded = (Math.sign(value) * Math.round(Math.abs(value) * scale + 1e-9)) / scale;
   return rounded === 0 ? 0 : rounded;
 }
 
