@@ -203,6 +203,8 @@ func TestFixesMendTheRearAxle(t *testing.T) {
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging")
 	p.waitText("[data-rule=rear-over]", "Rear axle 28.9 kg over")
+	p.press("Rear axle 28.9 kg over")
+	p.see(".axle.state-over.pointed") // the finding shows what it is about
 	p.press("Carry 39 L less in water tank")
 	p.waitText("[data-pad=rear]", "left")
 	assert.Zero(t, p.count("[data-rule=rear-over]"))

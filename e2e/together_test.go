@@ -68,6 +68,7 @@ func TestEditsOutliveTheServer(t *testing.T) {
 	p.waitText("[data-save]", "no server")
 	again := start(t, "serve", s.db, address)
 	p.saved()
+	p.waitPad("rear", "load", "2 125 kg")
 
 	again.stop(syscall.SIGKILL)
 	p.enter("Mass of Drill rods", "45")

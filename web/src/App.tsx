@@ -3,6 +3,7 @@ import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 
 import { AccessPage } from './access/AccessPage';
 import { answer, api, Refused } from './api/client';
+import { ErrorBoundary } from './components/ErrorBoundary';
 import { Trouble } from './components/Trouble';
 import { JobPage } from './job/JobPage';
 import { JobsPage } from './jobs/JobsPage';
@@ -14,9 +15,11 @@ const client = new QueryClient({ defaultOptions: { queries: { retry: false } } }
 export function App() {
   return (
     <QueryClientProvider client={client}>
-      <BrowserRouter>
-        <Gate />
-      </BrowserRouter>
+      <ErrorBoundary>
+        <BrowserRouter>
+          <Gate />
+        </BrowserRouter>
+      </ErrorBoundary>
     </QueryClientProvider>
   );
 }

@@ -224,15 +224,17 @@ export class JobSession {
   private arrived(sent: Job, saved: Document): void {
     const since = diff(asJson(sent), asJson(this.job));
     const merged = !equal(asJson(saved.job), asJson(sent));
-    if (merged) this.notice = 'Somebody else works on this job too; their changes are on the screen.';
-    this.synced = saved;
+    this.synced = merged ? saved : { revision: saved.revision, job: sent };
     this.save = 'saved';
     this.trouble = '';
-    const next = asJob(apply(asJson(saved.job), since));
-    if (merged || since.length > 0) this.take(next, 0);
-    else {
-      this.job = next;
-      forgetPending(next.id);
+    if (merged) {
+      this.notice = 'Somebody else works on this job too; their changes are on the screen.';
+      this.take(asJob(apply(asJson(saved.job), since)), 0);
+    } else if (since.length > 0) {
+      this.take(this.job, 0);
+    } else {
+      forgetPending(sent.id);
+      if (this.live.asked !== this.job) this.live.ask(this.job); // the server was away when it was asked
     }
   }
 

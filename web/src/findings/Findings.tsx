@@ -17,7 +17,7 @@ function applyFix(job: Job, fix: Fix): void {
 }
 
 /** What the core has to say about the job, worst first. */
-export function Findings({ onSelect }: { onSelect: (id: string | undefined) => void }) {
+export function Findings({ onShow }: { onShow: (subject: Finding['subject']) => void }) {
   const session = useSession();
   const { job, assessment } = useSnapshot();
   if (!assessment) return <p aria-busy="true" />;
@@ -28,13 +28,9 @@ export function Findings({ onSelect }: { onSelect: (id: string | undefined) => v
         <li key={`${finding.rule} ${finding.subject.id} ${i}`} className={`finding finding-${finding.severity}`} data-rule={finding.rule}>
           <h3>
             <SeverityMark severity={finding.severity} />
-            {finding.subject.kind === 'item' ? (
-              <button type="button" className="link" onClick={() => onSelect(finding.subject.id)}>
-                {finding.title}
-              </button>
-            ) : (
-              finding.title
-            )}
+            <button type="button" className="link" title="Show it in the scene" onClick={() => onShow(finding.subject)}>
+              {finding.title}
+            </button>
           </h3>
           <p>{finding.sentence}</p>
           <p className="hint">Source: {finding.source}</p>

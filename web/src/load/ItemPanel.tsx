@@ -63,7 +63,11 @@ export function ItemPanel({ selected }: { selected: string | undefined }) {
       <Field label="Seat">
         <SelectField
           label="Seat" value={item.seat} options={[{ value: '', label: 'Not in a seat' }, ...job.vehicle.seats.map((s) => ({ value: s.id, label: s.name }))]}
-          onCommit={(seat) => edit('Seat', (i) => (i.seat = seat))}
+          onCommit={(seat) => edit('Seat', (i) => {
+            const left = job.vehicle.seats.find((s) => s.id === i.seat);
+            if (seat === '' && left) i.at = { ...left.at }; // who gets up stays where the seat is
+            i.seat = seat;
+          })}
         />
       </Field>
       {item.seat === '' && (

@@ -6,6 +6,7 @@ import { Scroll } from '../components/Scroll';
 import { useSnapshot } from '../document/SessionContext';
 import { Findings } from '../findings/Findings';
 import { Scene } from '../scene/Scene';
+import { useShown } from '../scene/useShown';
 import { CsvImport } from './CsvImport';
 import { FiguresPanel } from './FiguresPanel';
 import { ItemPanel } from './ItemPanel';
@@ -15,20 +16,20 @@ import { StatePanel } from './StatePanel';
 /** What stands where on the vehicle: scene, ledger, and what follows from them. */
 export function LoadPage() {
   const { assessment } = useSnapshot();
-  const [selected, onSelect] = useState<string>();
+  const { selected, subject, onSelect, onShow } = useShown();
   const [importing, setImporting] = useState(false);
   const [tab, setTab] = useState('findings');
   return (
     <div className="load-page">
       <div className="desk">
-        <Scene height={282} selected={selected} onSelect={onSelect} />
+        <Scene height={282} selected={selected} subject={subject} onSelect={onSelect} />
         {importing ? <CsvImport onClose={() => setImporting(false)} /> : <Ledger selected={selected} onSelect={onSelect} onImport={() => setImporting(true)} />}
       </div>
       <aside className="sheet side" aria-label="About this state">
         <Tabs activeKey={tab} onSelect={(key) => setTab(key ?? 'findings')} id="side" mountOnEnter unmountOnExit>
           <Tab eventKey="findings" title={`Findings ${assessment?.findings.length ?? ''}`}>
             <Scroll label="Findings">
-              <Findings onSelect={onSelect} />
+              <Findings onShow={onShow} />
             </Scroll>
           </Tab>
           <Tab eventKey="item" title="Item">

@@ -1,5 +1,6 @@
 import { useMemo, useRef } from 'react';
 
+import type { Finding } from '../api/types';
 import { useSnapshot } from '../document/SessionContext';
 import { formatChange, formatQuantity } from '../quantity/format';
 import { Body } from './Body';
@@ -12,11 +13,13 @@ interface Props {
   width?: number;
   height: number;
   selected: string | undefined;
+  /** What the chosen finding is about; an axle or the whole is marked. */
+  subject?: Finding['subject']['kind'] | undefined;
   onSelect: (id: string | undefined) => void;
 }
 
 /** The vehicle from its left side, front to the left, with every item at its station. */
-export function Scene({ width = 860, height, selected, onSelect }: Props) {
+export function Scene({ width = 860, height, selected, subject, onSelect }: Props) {
   const snapshot = useSnapshot();
   const { job, assessment } = snapshot;
   const svg = useRef<SVGSVGElement>(null);
@@ -49,8 +52,8 @@ export function Scene({ width = 860, height, selected, onSelect }: Props) {
             selected={s.item.id === selected} tabStop={s.item.id === tabStop} named={named.has(s.item.id) && s.item.id !== selected}
           />
         ))}
-        <AxleArrows w={w} />
-        <g className="centre" transform={`translate(${drawX(w, assessment.centre.x)} ${drawY(w, assessment.centre.z)})`} role="img" aria-label={centre}>
+        <AxleArrows w={w} subject={subject} />
+        <g className={`centre ${subject && !['item', 'front-axle', 'rear-axle'].includes(subject) ? 'pointed' : ''}`} transform={`translate(${drawX(w, assessment.centre.x)} ${drawY(w, assessment.centre.z)})`} role="img" aria-label={centre}>
           <circle r="8" />
           <path d="M0 0V-8A8 8 0 0 1 8 0ZM0 0V8A8 8 0 0 1 -8 0Z" className="centre-dark" />
         </g>
@@ -62,18 +65,18 @@ export function Scene({ width = 860, height, selected, onSelect }: Props) {
 }
 
 /** What stands on each axle, as an arrow under its wheel. */
-function AxleArrows({ w }: { w: Window }) {
+function AxleArrows({ w, subject }: { w: Window; subject: Props['subject'] }) {
   const { job, assessment } = useSnapshot();
   if (!assessment) return null;
   const most = Math.max(assessment.axles.front, assessment.axles.rear, 1);
   const axles = [
-    { x: 0, kg: assessment.axles.front, pad: assessment.pads.find((p) => p.id === 'front') },
-    { x: assessment.wheelbase, kg: assessment.axles.rear, pad: assessment.pads.find((p) => p.id === 'rear') },
+    { x: 0, kind: 'front-axle', kg: assessment.axles.front, pad: assessment.pads.find((p) => p.id === 'front') },
+    { x: assessment.wheelbase, kind: 'rear-axle', kg: assessment.axles.rear, pad: assessment.pads.find((p) => p.id === 'rear') },
   ];
   return (
     <g className="axles" aria-hidden>
-      {axles.map(({ x, kg, pad }) => (
-        <g key={x} className={`axle state-${pad?.state ?? 'unknown'}`} transform={`translate(${drawX(w, x)} ${w.ground})`}>
+      {axles.map(({ x, kind, kg, pad }) => (
+        <g key={x} className={`axle state-${pad?.state ?? 'unknown'} ${subject === kind ? 'pointed' : ''}`} transform={`translate(${drawX(w, x)} ${w.ground})`}>
           <path className="axle-plate" d="M-34 0h68l4 7h-76z" />
           <path className="axle-arrow" strokeWidth={2 + (5 * kg) / most} d="M0 10v9" />
           <text x="10" y="24">{formatQuantity(kg, 'mass', job.units)}</text>

@@ -1,8 +1,7 @@
-import { useState } from 'react';
-
 import { Panel } from '../components/Panel';
 import { Findings } from '../findings/Findings';
 import { Scene } from '../scene/Scene';
+import { useShown } from '../scene/useShown';
 import { BaselineCard } from './BaselineCard';
 import { BodyCard } from './BodyCard';
 import { ExtensionCard } from './ExtensionCard';
@@ -14,7 +13,7 @@ import { TowingCard } from './TowingCard';
 
 /** The vehicle as it stands: what it may weigh, what it weighs, and what of it changes. */
 export function VehiclePage() {
-  const [selected, onSelect] = useState<string>();
+  const { selected, subject, onSelect, onShow } = useShown();
   return (
     <div className="vehicle-page">
       <div className="vehicle-forms">
@@ -32,9 +31,9 @@ export function VehiclePage() {
         <BodyCard />
       </div>
       <div className="beside">
-        <Scene width={440} height={230} selected={selected} onSelect={onSelect} />
+        <Scene width={440} height={230} selected={selected} subject={subject} onSelect={onSelect} />
         <Panel title="Findings" className="side">
-          <Findings onSelect={onSelect} />
+          <Findings onShow={onShow} />
         </Panel>
       </div>
     </div>

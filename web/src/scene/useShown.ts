@@ -1,0 +1,18 @@
+import { useState } from 'react';
+
+import type { Finding } from '../api/types';
+
+/** What the scene shows as chosen: an item, or what a finding is about. */
+export function useShown() {
+  const [selected, setSelected] = useState<string>();
+  const [subject, setSubject] = useState<Finding['subject']['kind']>();
+  const onSelect = (id: string | undefined) => {
+    setSelected(id);
+    setSubject(undefined);
+  };
+  const onShow = (about: Finding['subject']) => {
+    setSelected(about.kind === 'item' ? about.id : undefined);
+    setSubject(about.kind);
+  };
+  return { selected, subject, onSelect, onShow };
+}
