@@ -28,5 +28,5 @@ export function toldValue({ path }: Conflict, value: unknown, units: Units): str
   if (typeof value === 'number') return kind ? formatQuantity(value, kind, units) : String(value);
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value === 'string') return value === '' ? 'empty' : value;
-  return 'name' in (value) ? 'kept, and changed' : JSON.stringify(value);
+  return typeof value === 'object' && 'name' in value ? 'kept, and changed' : JSON.stringify(value);
 }
