@@ -110,7 +110,7 @@ func TestUnitsWordsAndDatum(t *testing.T) {
 	p.choose("Units", "Metric")
 	p.choose("Stations from", "rear axle")
 	p.waitFor(field("Station of Drill rods") + ".value === '200'")
-	p.waitText(".rule", "mm from the rear axle")
+	p.waitText(".rule", "mm, rear axle = 0")
 	p.enter("Station of Drill rods", "-100")
 	p.choose("Stations from", "front axle")
 	p.waitFor(field("Station of Drill rods") + ".value === '3050'")

@@ -6,6 +6,7 @@ import (
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/demo"
@@ -116,4 +117,17 @@ func TestACellIsNeverAFormula(t *testing.T) {
 	data, err := WriteItems(j)
 	require.NoError(t, err)
 	assert.Contains(t, string(data), "'=1+1")
+}
+
+func TestNothingBreaksTheReader(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		body := rapid.StringOf(rapid.RuneFrom([]rune("ab1290,;\t\"\n\r .-+kglb\ufeffé"))).Draw(t, "text")
+		p, err := ReadItems("name,kg,x\n"+body, job())
+		if err == nil {
+			for _, row := range p.Rows {
+				assert.Equal(t, row.Item == nil, len(row.Errors) > 0, "a line becomes an item or says why not")
+			}
+		}
+		_, _ = ReadItems(body, job())
+	})
 }

@@ -52,7 +52,7 @@ func baselineAssumed(s *subject) []fitout.Finding {
 // driverSeatMissing cautions when a baseline contains a driver whom the
 // vehicle has no seat for.
 func driverSeatMissing(s *subject) []fitout.Finding {
-	if !s.plan.Warnings.NoDriverSeat {
+	if !s.plan.NoDriverSeat {
 		return nil
 	}
 	return []fitout.Finding{{

@@ -16,17 +16,17 @@ func (p Placed) Effect(wheelbase float64) Axles {
 }
 
 // Plan is a job's vehicle and one variant, resolved to masses at places. It
-// holds no pointer into engines' results and may be asked any number of times.
+// changes nothing of the job and may be asked any number of times.
 type Plan struct {
 	Wheelbase, TrackFront, TrackRear float64
 
-	Dry      Mass // as listed, dry, nobody aboard, wheelbase extended
-	Unladen  Moments
-	Items    []Placed // in the variant's order
-	Tanks    []Placed // contents of the vehicle's tanks, in its order
-	Trailer  *fitout.Trailer
-	Towing   Towing // of the trailer, whether coupled or not
-	Warnings Dry
+	Dry          Mass // as listed, dry, nobody aboard, wheelbase extended
+	NoDriverSeat bool // see Dry.NoDriverSeat
+	Unladen      Moments
+	Items        []Placed // in the variant's order
+	Tanks        []Placed // contents of the vehicle's tanks, in its order
+	Trailer      *fitout.Trailer
+	Towing       Towing // of the trailer, whether coupled or not
 
 	vehicle *fitout.Vehicle
 	variant *fitout.Variant
@@ -39,8 +39,8 @@ func NewPlan(j *fitout.Job) *Plan {
 		Wheelbase: v.ExtendedWheelbase(), TrackFront: v.TrackFront, TrackRear: v.TrackRear,
 		Trailer: j.Trailer, vehicle: v, variant: variant,
 	}
-	p.Warnings = DryVehicle(v)
-	p.Dry = Extend(p.Warnings.Mass, v.Extension)
+	dry := DryVehicle(v)
+	p.Dry, p.NoDriverSeat = Extend(dry.Mass, v.Extension), dry.NoDriverSeat
 	p.Unladen = Moments{}.Add(p.Dry)
 	shift := 0.0
 	if v.Extension != nil {

@@ -19,8 +19,8 @@ export function Rule({ window: w, origin, units, datum }: { window: Window; orig
         </g>
       ))}
       <path className="rule-origin" d={`M${drawX(w, origin)} ${top}v13`} />
-      <text className="rule-unit" x={w.width - 6} y={14} textAnchor="end">
-        {units === 'us' ? 'in' : 'mm'} from the {labelOf(datums, datum)}
+      <text className="rule-unit" x={6} y={top - 5}>
+        {units === 'us' ? 'in' : 'mm'}, {labelOf(datums, datum)} = 0
       </text>
     </g>
   );
