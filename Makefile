@@ -48,7 +48,9 @@ e2e: web
 
 ## bench: the speeds that the architecture promises
 bench: web
+	@scripts/need gcc chromium
 	$(GO) test -run '^$$' -bench . -benchmem ./internal/...
+	$(GO) test -run '^$$' -bench . -benchtime 100x ./e2e
 
 ## generate: the contract and the front end's types, after a change of the API
 generate: web/node_modules/.installed

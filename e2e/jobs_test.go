@@ -73,6 +73,24 @@ func TestNewJobFromNothing(t *testing.T) {
 	p.saved()
 }
 
+// TestNewJobFromAVehicleClass starts with figures that are plainly a guess.
+func TestNewJobFromAVehicleClass(t *testing.T) {
+	s := start(t, "serve", filepath.Join(t.TempDir(), "jobs.db"), "127.0.0.1:0")
+	p := open(t, s.url)
+	p.waitFor(field("Vehicle to start from") + "?.options.length > 5")
+	p.choose("Vehicle to start from", "Troop carrier")
+	p.enter("Name of the new job", "Outback library")
+	p.waitPad("gross", "limit", "3 300 kg")
+	p.waitText("[data-rule=limit-estimated]", "were not read off the plate or papers")
+	p.click(".rail-stage")
+	p.waitFor(field("Vehicle") + "?.value === 'Troop carrier (replace by the plate)'")
+	for _, limit := range []string{"GVM", "front axle rating", "rear axle rating"} {
+		p.choose("Source: "+limit, "Plate")
+	}
+	p.waitFor("!document.querySelector('[data-rule=limit-estimated]')")
+	p.saved()
+}
+
 // TestCarryAJobToAnotherInstallation exports, imports elsewhere, and finds it unchanged.
 func TestCarryAJobToAnotherInstallation(t *testing.T) {
 	from := startDemo(t)

@@ -86,6 +86,7 @@ func TestBadRequestsAreProblemDocuments(t *testing.T) {
 		{"no such operation", "GET", "/api/nothing", "", 404, "There is nothing at /api/nothing."},
 		{"a job without a name", "POST", "/api/jobs", `{"name":"","region":"anz"}`, 422, `name: \"\" was given; expected length >= 1`},
 		{"a region that is none", "POST", "/api/jobs", `{"name":"x","region":"mars"}`, 422, `region: \"mars\" was given; expected value to be one of`},
+		{"a vehicle class that is none", "POST", "/api/jobs", `{"name":"x","region":"anz","class":"zeppelin"}`, 422, "class: zeppelin was given; accepted is the id of a vehicle class"},
 		{"an unknown field of a request", "POST", "/api/jobs", `{"name":"x","region":"anz","colour":1}`, 422, "colour: an unknown field was given; accepted are only the fields of the contract"},
 		{"a wheelbase of nothing", "POST", "/api/assess", strings.Replace(good, `"wheelbase": 3150`, `"wheelbase": 0`, 1), 422, "0 mm was given; accepted is a number from 1000 to 12000 mm"},
 		{"NaN", "POST", "/api/assess", strings.Replace(good, `"wheelbase": 3150`, `"wheelbase": NaN`, 1), 422, "is not JSON"},

@@ -4,10 +4,12 @@ import (
 	"context"
 	"crypto/rand"
 	"net/http"
+	"slices"
 	"strings"
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"zaino/internal/catalogue"
 	"zaino/internal/core/fitout"
 	"zaino/internal/store"
 )
@@ -35,6 +37,7 @@ type createInput struct {
 	Body struct {
 		Name   string        `json:"name" minLength:"1" maxLength:"120"`
 		Region fitout.Region `json:"region" enum:"anz,uk-eu,na"`
+		Class  string        `json:"class,omitempty" maxLength:"64" doc:"id of the vehicle class to start from; without it a vehicle whose plate is empty"`
 	}
 }
 
@@ -45,11 +48,26 @@ type archiveInput struct {
 	}
 }
 
+type vehicleClass struct {
+	ID    string `json:"id"`
+	Label string `json:"label"`
+}
+
+type classesOutput struct{ Body []vehicleClass }
+
 type documentOutput struct{ Body store.Document }
 
 func (h handlers) registerJobs(api huma.API) {
 	huma.Register(api, operation("list-jobs", http.MethodGet, "/api/jobs"), h.list)
 	huma.Register(api, operation("create-job", http.MethodPost, "/api/jobs"), h.create)
+	huma.Register(api, operation("vehicle-classes", http.MethodGet, "/api/vehicle-classes"), func(context.Context, *struct{}) (*classesOutput, error) {
+		classes, err := catalogue.Classes()
+		out := &classesOutput{Body: []vehicleClass{}}
+		for _, c := range classes {
+			out.Body = append(out.Body, vehicleClass{c.ID, c.Label})
+		}
+		return out, problem(err)
+	})
 	huma.Register(api, operation("duplicate-job", http.MethodPost, "/api/jobs/{id}/duplicate"), h.duplicate)
 	huma.Register(api, operation("archive-job", http.MethodPut, "/api/jobs/{id}/archived"), h.archive)
 	huma.Register(api, operation("delete-job", http.MethodDelete, "/api/jobs/{id}"), func(_ context.Context, in *JobID) (*struct{}, error) {
@@ -77,6 +95,17 @@ func newID() string { return strings.ToLower(rand.Text()) }
 
 func (h handlers) create(_ context.Context, in *createInput) (*documentOutput, error) {
 	job := fitout.NewJob(newID(), in.Body.Name, in.Body.Region)
+	if in.Body.Class != "" {
+		classes, err := catalogue.Classes()
+		if err != nil {
+			return nil, problem(err)
+		}
+		i := slices.IndexFunc(classes, func(c catalogue.Class) bool { return c.ID == in.Body.Class })
+		if i < 0 {
+			return nil, problem(fitout.Problem{Path: "class", Given: in.Body.Class, Accepted: "the id of a vehicle class, as /api/vehicle-classes lists them"})
+		}
+		job.Vehicle = classes[i].Vehicle
+	}
 	document, err := h.store.Create(&job)
 	return &documentOutput{document}, problem(err)
 }

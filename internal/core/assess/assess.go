@@ -93,7 +93,7 @@ func rank(s fitout.Severity) int {
 // rules are all rules, each a function from what is assessed to its findings.
 func rules() []func(*subject) []fitout.Finding {
 	return []func(*subject) []fitout.Finding{
-		overLimit, overTowing, overPlacard, worstOverLimit, limitMissing, ratingsShort,
+		overLimit, overTowing, overPlacard, worstOverLimit, limitMissing, limitEstimated, ratingsShort,
 		baselineOverLimit, baselineAssumed, driverSeatMissing, scaleNotLevel,
 		frontLight, sidesUneven, seatShared, stationUnset, extensionUncertified,
 	}

@@ -90,6 +90,7 @@ func TestRulesFire(t *testing.T) {
 			add(j, "ballast", 1200, 3110, func(i *fitout.Item) { i.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: "s"} })
 		}},
 		{"limit-missing", "cannot say whether gross is legal", fitout.Caution, func(j *fitout.Job) { j.Vehicle.Limits.Gross.Kg = 0 }},
+		{"limit-estimated", "The figures for GVM were not read off the plate", fitout.Caution, func(j *fitout.Job) { j.Vehicle.Limits.Gross.Source = fitout.FromEstimate }},
 		{"ratings-short", "The axle limits add up to 3 400 kg, less than the GVM of 3 500 kg.", fitout.Note, func(j *fitout.Job) { j.Vehicle.Limits.Gross.Kg = 3500 }},
 		{"baseline-over", "The empty vehicle alone puts 850 kg where 800 kg", fitout.Stop, func(j *fitout.Job) { j.Vehicle.Limits.RearAxle.Kg = 800 }},
 		{"baseline-split-assumed", "are split 60 : 40 by assumption", fitout.Caution, func(j *fitout.Job) {

@@ -73,6 +73,25 @@ func limitMissing(s *subject) []fitout.Finding {
 	return found
 }
 
+// limitEstimated cautions when limits on the pads are somebody's guess.
+func limitEstimated(s *subject) []fitout.Finding {
+	var names []string
+	for i := range s.limits {
+		if l := &s.limits[i]; l.stated() && l.limit.Source == fitout.FromEstimate {
+			names = append(names, l.name)
+		}
+	}
+	if len(names) == 0 {
+		return nil
+	}
+	return []fitout.Finding{{
+		Rule: "limit-estimated", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "limit"},
+		Title:    "Limits are estimates",
+		Sentence: fmt.Sprintf("The figures for %s were not read off the plate or papers. Replace them under Vehicle before anybody relies on what is left.", list(names)),
+		Source:   "practice",
+	}}
+}
+
 // ratingsShort notes axle ratings that together do not reach the gross limit.
 func ratingsShort(s *subject) []fitout.Finding {
 	stated := s.job.Vehicle.Limits

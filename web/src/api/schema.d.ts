@@ -212,6 +212,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/vehicle-classes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["vehicle-classes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/vocabulary": {
         parameters: {
             query?: never;
@@ -397,6 +413,8 @@ export interface components {
             rearRight: number;
         };
         CreateInputBody: {
+            /** @description id of the vehicle class to start from; without it a vehicle whose plate is empty */
+            class?: string;
             name: string;
             /** @enum {string} */
             region: "anz" | "uk-eu" | "na";
@@ -1107,6 +1125,10 @@ export interface components {
              */
             wheelbase: number;
         };
+        VehicleClass: {
+            id: string;
+            label: string;
+        };
         Weighed: {
             /** @description YYYY-MM-DD, may be empty */
             date: string;
@@ -1649,6 +1671,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Document"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "vehicle-classes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VehicleClass"][];
                 };
             };
             /** @description Error */

@@ -116,6 +116,17 @@ describe('saving', () => {
     expect(now().job.name).toBe('Job');
   });
 
+  it('saves within two seconds however long somebody types', async () => {
+    for (let n = 0; n < 20; n++) {
+      session.edit('Name', (job) => (job.name += 'x'), 'name');
+      await settle(300);
+    }
+    expect(state.saves.length).toBeGreaterThanOrEqual(3);
+    await settle(2000);
+    expect(now().save).toBe('saved');
+    expect(now().job.name).toBe(`Job${'x'.repeat(20)}`);
+  });
+
   it('saves what was edited during a save on top of what came back', async () => {
     state.next.push(() => {
       session.edit('Spare', setMass('spare', 30));

@@ -1,3 +1,5 @@
+import { produce } from 'immer';
+
 import { answer, api, Refused } from '../api/client';
 import type { Assessment, Conflict, Document, Job } from '../api/types';
 import { apply, diff, equal, fits, inverse, join, type Change, type Json } from './change';
@@ -10,10 +12,10 @@ const asJob = (json: Json) => json as unknown as Job;
 
 /** A job after a mutation, sharing with the one before what did not change, so that only that is drawn again. */
 function edited(job: Job, mutate: (job: Job) => void): { next: Job; changes: Change[] } {
-  const copy = structuredClone(job);
-  mutate(copy);
-  const changes = diff(asJson(job), asJson(copy));
-  return { next: asJob(apply(asJson(job), changes)), changes };
+  const next = produce(job, (draft) => {
+    mutate(draft); // what it returns is of no interest
+  });
+  return { next, changes: diff(asJson(job), asJson(next)) };
 }
 
 interface Gesture {
@@ -198,8 +200,10 @@ export class JobSession {
     this.emit();
   }
 
+  /** Saves after a delay, counted from the first of the edits that are gathered. */
   private schedule(delay: number): void {
     if (this.save === 'saving' || this.save === 'conflict') return;
+    if (this.save === 'waiting' && delay > 0) return;
     clearTimeout(this.timer);
     this.save = 'waiting';
     this.timer = setTimeout(() => void this.send(), delay);

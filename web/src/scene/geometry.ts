@@ -92,9 +92,9 @@ export function roomForName(order: Shown[], w: Window): Set<string> {
     const shape = rects[i];
     if (!shape) return;
     const name = { left: shape.left, top: shape.top, right: shape.left + 8 + item.name.length * CHARACTER, bottom: shape.top + LABEL_HEIGHT };
-    const fits = name.right <= shape.right && name.bottom <= shape.bottom;
+    if (name.right > shape.right || name.bottom > shape.bottom) return;
     const covered = rects.slice(i + 1).some((r) => r.left < name.right && r.right > name.left && r.top < name.bottom && r.bottom > name.top);
-    if (fits && !covered) named.add(item.id);
+    if (!covered) named.add(item.id);
   });
   return named;
 }

@@ -1,18 +1,21 @@
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 
 import type { Finding } from '../api/types';
 
-/** What the scene shows as chosen: an item, or what a finding is about. */
+/**
+ * What the scene shows as chosen: an item, or what a finding is about. The
+ * functions stay the same, so that rows need not be drawn again.
+ */
 export function useShown() {
   const [selected, setSelected] = useState<string>();
   const [subject, setSubject] = useState<Finding['subject']['kind']>();
-  const onSelect = (id: string | undefined) => {
+  const onSelect = useCallback((id: string | undefined) => {
     setSelected(id);
     setSubject(undefined);
-  };
-  const onShow = (about: Finding['subject']) => {
+  }, []);
+  const onShow = useCallback((about: Finding['subject']) => {
     setSelected(about.kind === 'item' ? about.id : undefined);
     setSubject(about.kind);
-  };
+  }, []);
   return { selected, subject, onSelect, onShow };
 }
