@@ -33,6 +33,8 @@ function idOf(value: Json | undefined): string | undefined {
 
 const isThings = (value: Json | undefined): value is Json[] => Array.isArray(value) && value.every((v) => idOf(v) !== undefined);
 
+const placesById = (things: readonly Json[]) => new Map(things.map((thing, i) => [idOf(thing) ?? '', i]));
+
 export function equal(a: Json | undefined, b: Json | undefined): boolean {
   if (a === b) return true;
   if (Array.isArray(a) && Array.isArray(b)) return a.length === b.length && a.every((v, i) => equal(v, b[i]));
@@ -50,9 +52,10 @@ export function diff(before: Json | undefined, after: Json | undefined, path: st
     return [...new Set([...Object.keys(before), ...Object.keys(after)])].flatMap((key) => diff(before[key], after[key], [...path, key]));
   }
   if (isThings(before) && isThings(after)) {
-    const ids = new Set([...before, ...after].map((v) => idOf(v) as string));
-    return [...ids].flatMap((id) => {
-      const [i, k] = [before.findIndex((v) => idOf(v) === id), after.findIndex((v) => idOf(v) === id)];
+    const [places, newPlaces] = [placesById(before), placesById(after)];
+    return [...new Set([...places.keys(), ...newPlaces.keys()])].flatMap((id) => {
+      const [i, k] = [places.get(id) ?? -1, newPlaces.get(id) ?? -1];
+      if (before[i] === after[k]) return [];
       const changes = diff(before[i], after[k], [...path, id]);
       return i < 0 || k < 0 ? changes.map((c) => ({ ...c, index: Math.max(i, k) })) : changes;
     });

@@ -6,13 +6,15 @@ import type { Shown, Window } from './geometry';
 
 /** mm to which a dragged station is rounded; 1 with Alt. */
 const SNAP = 5;
-/** Units of the drawing that the pointer may tremble before it drags. */
+/** px that the pointer may tremble before it drags. */
 const TREMBLE = 2;
 
 interface Grip {
   id: string;
-  /** x under the pointer when it took hold, mm. */
-  from: number;
+  /** Where the pointer took hold on the screen, px. */
+  clientX: number;
+  /** mm of the vehicle per px of the screen. */
+  perPixel: number;
   /** Stored x of the item then, mm. */
   itemX: number;
   moved: boolean;
@@ -41,10 +43,6 @@ export function useHand(svg: RefObject<SVGSVGElement | null>, shown: Shown[], fi
     return shown.find((s) => s.item.id === id)?.item;
   };
   const element = (id: string) => svg.current?.querySelector<SVGGElement>(`[data-item="${id}"]`);
-  const mmAt = (clientX: number) => {
-    const rect = svg.current?.getBoundingClientRect();
-    return w && rect && rect.width > 0 ? ((clientX - rect.left) / rect.width) * w.width * w.scale + w.from : 0;
-  };
 
   const onPointerDown = (event: PointerEvent<SVGSVGElement>) => {
     const item = itemAt(event.target);
@@ -53,12 +51,13 @@ export function useHand(svg: RefObject<SVGSVGElement | null>, shown: Shown[], fi
     element(item.id)?.focus();
     if (item.seat !== '') return;
     event.currentTarget.setPointerCapture(event.pointerId);
-    setGrip({ id: item.id, from: mmAt(event.clientX), itemX: item.at.x, moved: false, window: w });
+    const perPixel = (w.width * w.scale) / Math.max(1, event.currentTarget.getBoundingClientRect().width);
+    setGrip({ id: item.id, clientX: event.clientX, perPixel, itemX: item.at.x, moved: false, window: w });
   };
   const onPointerMove = (event: PointerEvent<SVGSVGElement>) => {
     if (!grip) return;
-    const by = mmAt(event.clientX) - grip.from;
-    if (!grip.moved && Math.abs(by) < TREMBLE * grip.window.scale) return;
+    const by = (event.clientX - grip.clientX) * grip.perPixel;
+    if (!grip.moved && Math.abs(event.clientX - grip.clientX) < TREMBLE) return;
     const step = event.altKey ? 1 : SNAP;
     const x = Math.round((grip.itemX + by) / step) * step;
     if (!grip.moved) setGrip({ ...grip, moved: true });
