@@ -190,13 +190,33 @@ func TestMeasuresWithUnitsAndSums(t *testing.T) {
 	p.keys(kb.Escape)
 	p.waitFor(field("Mass of Fridge") + ".value === '52'")
 
+	// Undo while a number is being typed is the field's own.
+	p.typeInto("Mass of Fridge", "61")
+	p.keys("z", chromedp.ModifierCtrl)
+	p.keys(kb.Escape)
+	assert.Equal(t, "126 1/2", p.value("Station of Fridge"))
+
 	// What the core refuses is said with its name and range, and can be taken back.
 	p.enter("Mass of Fridge", "99 t")
 	p.waitText(".notice-trouble", "mass (Fridge): 99000 kg was given; accepted is a number from 0 to 20000 kg")
 	assert.Contains(t, p.text("[data-save]"), "Not saved")
+	p.see(".pads-stale") // figures of an older state do not pass for this one's
+	assert.Contains(t, p.text(".notice-trouble"), "the last state that could be counted")
 	p.press("Take back: Mass of Fridge")
 	p.saved()
+	p.waitFor("!document.querySelector('.pads-stale')")
 	assert.Equal(t, "52", p.value("Mass of Fridge"))
+
+	// A name is undone where it stands, and an emptied one comes back.
+	p.enter("Name of Fridge", "Cool box")
+	p.clickOn(field("Name of Cool box"))
+	p.keys("z", chromedp.ModifierCtrl)
+	p.waitFor(field("Name of Fridge"))
+	js[any](p, field("Name of Fridge")+".select()")
+	p.keys(kb.Backspace)
+	p.keys(kb.Enter)
+	p.waitFor(field("Name of Fridge") + ".value === 'Fridge'")
+	p.saved()
 }
 
 func TestFixesMendTheRearAxle(t *testing.T) {

@@ -10,6 +10,15 @@ export function AddButton({ label, onClick }: { label: string; onClick: () => vo
   );
 }
 
+/** The head of the column of RemoveButtons. */
+export function RemoveHead() {
+  return (
+    <th scope="col" className="col-remove">
+      <span className="visually-hidden">Remove</span>
+    </th>
+  );
+}
+
 /** Takes a line off a list; undo brings it back. */
 export function RemoveButton({ label, onClick }: { label: string; onClick: (event: MouseEvent) => void }) {
   return (

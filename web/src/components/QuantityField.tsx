@@ -71,6 +71,7 @@ export function QuantityField({ label, value, kind, system, onCommit, emptyForZe
         value={typed ?? start}
         disabled={disabled}
         autoComplete="off"
+        data-typing={typed !== undefined && typed !== start}
         onFocus={(event) => event.target.select()}
         onChange={(event) => setTyped(event.target.value)}
         onBlur={commit}

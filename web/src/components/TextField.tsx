@@ -16,24 +16,26 @@ interface Props {
 
 /** A line of text that is edited where it stands; saved while it is typed. */
 export function TextField({ label, value, onCommit, maxLength, required, list, placeholder, className, id }: Props) {
-  const [typed, setTyped] = useState<string>();
+  // A required text that has been emptied on the way to another one; the document keeps the last.
+  const [emptied, setEmptied] = useState<string>();
   const change = (text: string) => {
-    setTyped(text);
-    if (text.trim() !== '' || !required) onCommit(text);
+    const kept = required && text.trim() === '';
+    setEmptied(kept ? text : undefined);
+    if (!kept) onCommit(text);
   };
   return (
     <input
       id={id}
       className={`form-control form-control-sm ${className ?? ''}`}
       aria-label={label}
-      value={typed ?? value}
+      value={emptied ?? value}
       maxLength={maxLength}
       list={list}
       placeholder={placeholder}
       autoComplete="off"
       onFocus={(event) => event.target.select()}
       onChange={(event) => change(event.target.value)}
-      onBlur={() => setTyped(undefined)}
+      onBlur={() => setEmptied(undefined)}
       onKeyDown={(event) => {
         if (event.key === 'Enter' || event.key === 'Escape') event.currentTarget.blur();
       }}

@@ -1,6 +1,6 @@
 import { replaceEqualDeep } from '@tanstack/react-query';
 
-import { answer, api, Refused } from '../api/client';
+import { answer, api } from '../api/client';
 import type { Assessment, Job } from '../api/types';
 
 /** Asks for figures while a job is edited or dragged: one request in flight, the newest wins. */
@@ -8,11 +8,13 @@ export class LiveAssessment {
   latest: Assessment | undefined;
   /** The job that latest was asked for. */
   asked: Job | undefined;
+  /** The newest question had no answer, so latest is of an older state. */
+  stale = false;
   private waiting: Job | undefined;
   private busy = false;
 
-  /** changed is called after each answer, with why there is none or ''. */
-  constructor(private readonly changed: (problem: string) => void) {}
+  /** changed is called after each answer, also when there was none. */
+  constructor(private readonly changed: () => void) {}
 
   ask(job: Job): void {
     this.waiting = job;
@@ -29,10 +31,11 @@ export class LiveAssessment {
         // What did not change stays the same object, so that it is not drawn again.
         this.latest = replaceEqualDeep(this.latest, fresh);
         this.asked = job;
-        this.changed('');
-      } catch (error) {
-        this.changed(error instanceof Refused ? error.message : '');
+        this.stale = false;
+      } catch {
+        this.stale = true; // saving the same document tells why
       }
+      this.changed();
     }
     this.busy = false;
   }

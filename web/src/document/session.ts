@@ -38,6 +38,8 @@ export interface Snapshot {
   assessment: Assessment | undefined;
   /** The job that the assessment speaks of: this one, or one a moment older. */
   assessed: Job | undefined;
+  /** The figures are of an older state: this one cannot be counted, or the server is away. */
+  stale: boolean;
   undo: string | undefined;
   redo: string | undefined;
   /** Something that happened by itself and that the user should know. */
@@ -72,7 +74,7 @@ export class JobSession {
   private constructor(document: Document) {
     this.synced = document;
     this.job = document.job;
-    this.live = new LiveAssessment((problem) => this.assessed(problem));
+    this.live = new LiveAssessment(() => this.emit());
     this.snapshot = this.look();
     this.poll = setInterval(() => void this.lookForOthers(), POLL_MS);
   }
@@ -271,11 +273,6 @@ export class JobSession {
     }
   }
 
-  private assessed(problem: string): void {
-    if (problem !== '' && this.save === 'saved') this.trouble = problem;
-    this.emit();
-  }
-
   private look(): Snapshot {
     return {
       job: this.dragged ?? this.job,
@@ -285,6 +282,7 @@ export class JobSession {
       conflicts: this.conflict?.conflicts ?? [],
       assessment: this.live.latest,
       assessed: this.live.asked,
+      stale: this.live.stale,
       undo: this.done.at(-1)?.label,
       redo: this.undone.at(-1)?.label,
       notice: this.notice,

@@ -40,6 +40,8 @@ export function JobPage() {
     const onKeyDown = (event: KeyboardEvent) => {
       const key = event.key.toLowerCase();
       if (!(event.ctrlKey || event.metaKey) || (key !== 'z' && key !== 'y')) return;
+      // What is being typed into a field is undone by the field itself.
+      if (event.target instanceof HTMLElement && event.target.dataset.typing === 'true') return;
       event.preventDefault();
       if (key === 'y' || event.shiftKey) session.redo();
       else session.undo();

@@ -3,12 +3,15 @@ import { useSession, useSnapshot } from '../document/SessionContext';
 /** What the user must know about saving: why it is refused, what others did. */
 export function Notices() {
   const session = useSession();
-  const { save, trouble, notice, undo } = useSnapshot();
+  const { save, trouble, notice, undo, stale } = useSnapshot();
   return (
     <>
       {trouble !== '' && save !== 'conflict' && (
         <div className="notice notice-trouble" role="alert">
-          <p>{trouble}</p>
+          <p>
+            {trouble}
+            {stale && ' The figures are those of the last state that could be counted.'}
+          </p>
           {save === 'refused' && undo !== undefined && (
             <button type="button" className="btn btn-sm btn-outline-danger" onClick={() => session.undo()}>
               Take back: {undo}

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 
-import { AddButton } from '../components/ListButtons';
+import { AddButton, RemoveHead } from '../components/ListButtons';
 import { Scroll } from '../components/Scroll';
 import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
 import { formatMassColumn } from '../quantity/format';
@@ -106,9 +106,7 @@ export function Ledger({ selected, onSelect, onImport }: Props) {
                     </button>
                   </th>
                 ))}
-                <th scope="col" className="col-remove">
-                  <span className="visually-hidden">Remove</span>
-                </th>
+                <RemoveHead />
               </tr>
             </thead>
             {groups.map(({ name, total, rows }) => (

@@ -9,11 +9,11 @@ const terms: Record<Pad['id'], string> = { front: 'frontAxle', rear: 'rearAxle',
 
 /** The vehicle on its weighing pads: what rests where, of how much, and what is left. */
 export function Pads() {
-  const { job, assessment } = useSnapshot();
+  const { job, assessment, stale } = useSnapshot();
   const vocabulary = useVocabulary();
   if (!assessment) return <div className="pads" aria-busy="true" aria-label="Pads" />;
   return (
-    <section className="pads" aria-label="Pads">
+    <section className={`pads ${stale ? 'pads-stale' : ''}`} aria-label={stale ? 'Pads, of the last state that could be counted' : 'Pads'}>
       {assessment.pads.map((pad) => {
         const { word, others } = vocabulary(job.region, terms[pad.id]);
         return <OnePad key={pad.id} pad={pad} system={job.units} term={word} others={others} />;

@@ -1,18 +1,16 @@
 import { Fragment } from 'react';
 
-import type { Part, Vehicle } from '../api/types';
-import { AddButton, RemoveButton } from '../components/ListButtons';
+import { AddButton, RemoveButton, RemoveHead } from '../components/ListButtons';
 import { Panel } from '../components/Panel';
 import { SelectField } from '../components/SelectField';
-import { TextField } from '../components/TextField';
 import { newId } from '../load/itemEdits';
 import { massSources, partStates } from '../words/words';
+import { NameCell, onThing } from './NameCell';
 import { useVehicleEdit } from './useVehicleEdit';
 
 /** Parts of the vehicle that change it: taken off, moved, or added. */
 export function PartsCard() {
   const { vehicle, edit, input, placeCells, placeHeads, unit } = useVehicleEdit();
-  const on = (id: string, set: (part: Part) => void) => (v: Vehicle) => v.parts.filter((p) => p.id === id).forEach(set);
   const add = () =>
     edit('Add part', (v) => {
       v.parts.push({ id: newId(v.parts.map((p) => p.id), 'part'), name: 'New part', mass: 0, at: { x: v.wheelbase, y: 0, z: v.outline.floorHeight }, inBaseline: false, state: 'fitted', source: 'estimate', behind: false });
@@ -34,29 +32,25 @@ export function PartsCard() {
               <th scope="col">In the baseline</th>
               <th scope="col">Now</th>
               {placeHeads}
-              <th scope="col">
-                <span className="visually-hidden">Remove</span>
-              </th>
+              <RemoveHead />
             </tr>
           </thead>
           <tbody>
             {vehicle.parts.map((part) => (
               <Fragment key={part.id}>
               <tr data-part={part.id}>
-                <th scope="row">
-                  <TextField label={`Name of ${part.name}`} value={part.name} maxLength={120} required onCommit={(name) => edit('Name of part', on(part.id, (p) => (p.name = name)), `part ${part.id}`)} />
-                </th>
-                <td>{input(`Mass of ${part.name}`, part.mass, 'mass', (v, kg) => on(part.id, (p) => (p.mass = kg))(v))}</td>
+                <NameCell list="parts" thing={part} />
+                <td>{input(`Mass of ${part.name}`, part.mass, 'mass', (v, kg) => onThing('parts', part.id, (p) => (p.mass = kg))(v))}</td>
                 <td>
-                  <SelectField label={`Source of ${part.name}`} value={part.source} options={massSources} onCommit={(source) => edit(`Source of ${part.name}`, on(part.id, (p) => (p.source = source)))} />
+                  <SelectField label={`Source of ${part.name}`} value={part.source} options={massSources} onCommit={(source) => edit(`Source of ${part.name}`, onThing('parts', part.id, (p) => (p.source = source)))} />
                 </td>
                 <td className="centred">
-                  <input type="checkbox" className="form-check-input" aria-label={`${part.name} is in the baseline`} checked={part.inBaseline} onChange={(event) => edit(`${part.name} in the baseline`, on(part.id, (p) => (p.inBaseline = event.target.checked)))} />
+                  <input type="checkbox" className="form-check-input" aria-label={`${part.name} is in the baseline`} checked={part.inBaseline} onChange={(event) => edit(`${part.name} in the baseline`, onThing('parts', part.id, (p) => (p.inBaseline = event.target.checked)))} />
                 </td>
                 <td>
                   <SelectField
                     label={`State of ${part.name}`} value={part.state} options={partStates}
-                    onCommit={(state) => edit(`${part.name} ${state}`, on(part.id, (p) => {
+                    onCommit={(state) => edit(`${part.name} ${state}`, onThing('parts', part.id, (p) => {
                       p.state = state;
                       if (state === 'moved') p.movedTo ??= { ...p.at };
                     }))}

@@ -1,14 +1,13 @@
-import type { Seat, Vehicle } from '../api/types';
-import { AddButton, RemoveButton } from '../components/ListButtons';
+import type { Seat } from '../api/types';
+import { AddButton, RemoveButton, RemoveHead } from '../components/ListButtons';
 import { Panel } from '../components/Panel';
-import { TextField } from '../components/TextField';
 import { newId } from '../load/itemEdits';
+import { NameCell } from './NameCell';
 import { useVehicleEdit } from './useVehicleEdit';
 
 /** Where people and animals travel. */
 export function SeatsCard() {
   const { vehicle, edit, placeCells, placeHeads } = useVehicleEdit();
-  const on = (id: string, set: (seat: Seat) => void) => (v: Vehicle) => v.seats.filter((s) => s.id === id).forEach(set);
   const add = () =>
     edit('Add seat', (v) => {
       v.seats.push({ id: newId(v.seats.map((s) => s.id), 'seat'), name: 'New seat', driver: false, at: { x: 2000, y: 0, z: 950 } });
@@ -38,17 +37,13 @@ export function SeatsCard() {
             <th scope="col">Seat</th>
             <th scope="col">Driver’s</th>
             {placeHeads}
-            <th scope="col">
-              <span className="visually-hidden">Remove</span>
-            </th>
+            <RemoveHead />
           </tr>
         </thead>
         <tbody>
           {vehicle.seats.map((seat) => (
             <tr key={seat.id} data-seat={seat.id}>
-              <th scope="row">
-                <TextField label={`Name of ${seat.name}`} value={seat.name} maxLength={120} required onCommit={(name) => edit('Name of seat', on(seat.id, (s) => (s.name = name)), `seat ${seat.id}`)} />
-              </th>
+              <NameCell list="seats" thing={seat} />
               <td className="centred">
                 <input
                   type="radio" name="driver-seat" className="form-check-input" aria-label={`${seat.name} is the driver’s seat`} checked={seat.driver}

@@ -1,15 +1,13 @@
-import type { Tank, Vehicle } from '../api/types';
-import { AddButton, RemoveButton } from '../components/ListButtons';
+import { AddButton, RemoveButton, RemoveHead } from '../components/ListButtons';
 import { Panel } from '../components/Panel';
 import { SelectField } from '../components/SelectField';
-import { TextField } from '../components/TextField';
 import { newId } from '../load/itemEdits';
+import { NameCell, onThing } from './NameCell';
 import { useVehicleEdit } from './useVehicleEdit';
 
 /** The vehicle's own tanks. */
 export function TanksCard() {
   const { vehicle, edit, input, placeCells, placeHeads, unit } = useVehicleEdit();
-  const on = (id: string, set: (tank: Tank) => void) => (v: Vehicle) => v.tanks.filter((t) => t.id === id).forEach(set);
   const add = () =>
     edit('Add tank', (v) => {
       v.tanks.push({ id: newId(v.tanks.map((t) => t.id), 'tank'), name: 'New tank', kind: 'fuel', capacity: 50, density: 0.84, at: { x: v.wheelbase, y: 0, z: 600 }, min: 0, now: 0, behind: false });
@@ -34,24 +32,20 @@ export function TanksCard() {
             <th scope="col">Now {unit('volume')}</th>
             <th scope="col">kg/L</th>
             {placeHeads}
-            <th scope="col">
-              <span className="visually-hidden">Remove</span>
-            </th>
+            <RemoveHead />
           </tr>
         </thead>
         <tbody>
           {vehicle.tanks.map((tank) => (
             <tr key={tank.id} data-tank={tank.id}>
-              <th scope="row">
-                <TextField label={`Name of ${tank.name}`} value={tank.name} maxLength={120} required onCommit={(name) => edit('Name of tank', on(tank.id, (t) => (t.name = name)), `tank ${tank.id}`)} />
-              </th>
+              <NameCell list="tanks" thing={tank} />
               <td>
-                <SelectField label={`Kind of ${tank.name}`} value={tank.kind} options={[{ value: 'fuel', label: 'Fuel' }, { value: 'other', label: 'Other' }]} onCommit={(kind) => edit(`Kind of ${tank.name}`, on(tank.id, (t) => (t.kind = kind)))} />
+                <SelectField label={`Kind of ${tank.name}`} value={tank.kind} options={[{ value: 'fuel', label: 'Fuel' }, { value: 'other', label: 'Other' }]} onCommit={(kind) => edit(`Kind of ${tank.name}`, onThing('tanks', tank.id, (t) => (t.kind = kind)))} />
               </td>
-              <td>{input(`Capacity of ${tank.name}`, tank.capacity, 'volume', (v, x) => on(tank.id, (t) => (t.capacity = x))(v))}</td>
-              <td>{input(`Least in ${tank.name}`, tank.min, 'volume', (v, x) => on(tank.id, (t) => (t.min = x))(v))}</td>
-              <td>{input(`Now in ${tank.name}`, tank.now, 'volume', (v, x) => on(tank.id, (t) => (t.now = x))(v))}</td>
-              <td>{input(`Density in ${tank.name}, kg per litre`, tank.density, 'plain', (v, x) => on(tank.id, (t) => (t.density = x))(v))}</td>
+              <td>{input(`Capacity of ${tank.name}`, tank.capacity, 'volume', (v, x) => onThing('tanks', tank.id, (t) => (t.capacity = x))(v))}</td>
+              <td>{input(`Least in ${tank.name}`, tank.min, 'volume', (v, x) => onThing('tanks', tank.id, (t) => (t.min = x))(v))}</td>
+              <td>{input(`Now in ${tank.name}`, tank.now, 'volume', (v, x) => onThing('tanks', tank.id, (t) => (t.now = x))(v))}</td>
+              <td>{input(`Density in ${tank.name}, kg per litre`, tank.density, 'plain', (v, x) => onThing('tanks', tank.id, (t) => (t.density = x))(v))}</td>
               {placeCells(tank.name, tank.at, (v) => v.tanks.find((t) => t.id === tank.id)?.at)}
               <td>
                 <RemoveButton label={`Remove ${tank.name}`} onClick={() => remove(tank.id)} />
