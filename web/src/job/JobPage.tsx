@@ -58,9 +58,11 @@ export function JobPage() {
         <TopBar />
         <StageRail />
         <main className="stage">
-          <Notices />
-          <ConflictPanel />
-          <Pads />
+          <div className="stage-head">
+            <Notices />
+            <ConflictPanel />
+            <Pads />
+          </div>
           <Outlet />
           <p className="caution-line">
             Limits come from the vehicle’s plate and papers. Figures are estimates until weighed; the last word has a public weighbridge. Brakes, seat belts, gas, fuel, mains and

@@ -10,7 +10,7 @@ export function Notices() {
         <div className="notice notice-trouble" role="alert">
           <p>
             {trouble}
-            {stale && ' The figures are those of the last state that could be counted.'}
+            {stale && '\nThe figures are those of the last state that could be counted.'}
           </p>
           {save === 'refused' && undo !== undefined && (
             <button type="button" className="btn btn-sm btn-outline-danger" onClick={() => session.undo()}>
