@@ -12,33 +12,42 @@ const (
 	before = "\u00a0"
 )
 
-// Format writes a value of base units as the system shows it: mm and litres
-// whole, kg whole from 100 and to one decimal below, inches in sixteenths,
-// pounds whole, gallons to one decimal. Parse reads it back.
+// Format writes a value of base units as the system shows it: mm, km, °C and
+// litres whole, kg whole from 100 and to one decimal below, inches in
+// sixteenths, pounds whole, gallons, rates, consumption and angles to one
+// decimal. Parse reads it back.
 func Format(value float64, kind Kind, system System) string {
 	if kind == Plain {
 		return group(value, 2)
 	}
-	if system == US {
-		return formatUS(value, kind)
+	own := system.fromBase(value, kind)
+	if kind == Length && system == US {
+		return sixteenths(own) + before + system.unitOf(kind)
 	}
-	switch kind {
-	case Length:
-		return group(value, 0) + before + "mm"
-	case Mass:
-		return group(value, decimalsBelow(value, 100)) + before + "kg"
+	text := group(own, decimals(own, kind, system))
+	if kind == Angle {
+		return text + system.unitOf(kind)
 	}
-	return group(value, decimalsBelow(value, 10)) + before + "L"
+	return text + before + system.unitOf(kind)
 }
 
-func formatUS(value float64, kind Kind) string {
+// decimals is how many a kind is shown with.
+func decimals(own float64, kind Kind, system System) int {
 	switch kind {
-	case Length:
-		return sixteenths(value/MMPerInch) + before + "in"
 	case Mass:
-		return group(value/KgPerPound, decimalsBelow(value/KgPerPound, 10)) + before + "lb"
+		if system == US {
+			return decimalsBelow(own, 10)
+		}
+		return decimalsBelow(own, 100)
+	case Volume:
+		if system == US {
+			return 1
+		}
+		return decimalsBelow(own, 10)
+	case Rate, Consumption, Angle:
+		return 1
 	}
-	return group(value/LitresPerGal, 1) + before + "gal"
+	return 0
 }
 
 func decimalsBelow(value, whole float64) int {

@@ -13,7 +13,8 @@ const longest = 80
 // Parse reads a value with unit and arithmetic: numbers with + - * / and
 // brackets, units behind any number or bracket, feet followed by inches, mixed
 // fractions, decimal commas. A number without a unit is in the system's own
-// (mm, kg, L or in, lb, gal). The result is in mm, kg or litres.
+// (mm, kg, L, km or in, lb, gal, mi). The result is in the kind's base unit:
+// mm, kg, litres, km, N/mm, °C, L/100 km or degrees.
 //
 // It refuses, saying why: an empty or over-long text, units of another kind or
 // unknown ones, products of two measures, division by zero, and a comma that
@@ -22,7 +23,8 @@ func Parse(text string, kind Kind, system System) (float64, error) {
 	if len(text) > longest {
 		return 0, fmt.Errorf("%d characters were given; accepted are up to %d", len(text), longest)
 	}
-	p := parser{text: clean(text), kind: kind, system: system}
+	bare, system := withoutUnit(clean(text), kind, system)
+	p := parser{text: bare, kind: kind, system: system}
 	p.space()
 	if p.done() {
 		return 0, fmt.Errorf("nothing was given; accepted is a value such as %s", example(kind))
@@ -41,10 +43,23 @@ func Parse(text string, kind Kind, system System) (float64, error) {
 	return result, nil
 }
 
+// withoutUnit cuts a unit that holds for the whole value, with the system that
+// it belongs to.
+func withoutUnit(text string, kind Kind, system System) (string, System) {
+	for _, named := range []System{Metric, US} {
+		for _, spelling := range written[kind][named] {
+			if bare, found := strings.CutSuffix(text, spelling); found {
+				return bare, named
+			}
+		}
+	}
+	return text, system
+}
+
 // clean folds case and the typographic forms of signs and spaces.
 func clean(text string) string {
 	return strings.NewReplacer("−", "-", "–", "-", "×", "*", "·", "*", "÷", "/", "″", `"`, "”", `"`, "′", "'", "’", "'",
-		"\u00a0", " ", "\u202f", " ", "\u2009", " ", "\t", " ").Replace(strings.ToLower(strings.TrimSpace(text)))
+		"º", "°", "\u00a0", " ", "\u202f", " ", "\u2009", " ", "\t", " ").Replace(strings.ToLower(strings.TrimSpace(text)))
 }
 
 func example(kind Kind) string {
@@ -55,6 +70,14 @@ func example(kind Kind) string {
 		return `12.5, 30 lb or 4*9.5`
 	case Volume:
 		return `55, 30 gal or 2*20`
+	case Distance:
+		return `450, 280 mi or 2*220`
+	case Rate:
+		return `38 or 220 lb/in`
+	case Temperature:
+		return `35 or 95 °F`
+	case Consumption:
+		return `12.5 or 19 mpg`
 	}
 	return `12 or 3*4`
 }
@@ -93,7 +116,7 @@ func (p *parser) base(a amount) float64 {
 	if a.measured {
 		return a.value
 	}
-	return a.value * p.system.factor(p.kind)
+	return p.system.toBase(a.value, p.kind)
 }
 
 func (p *parser) sum() (amount, error) {
@@ -228,6 +251,10 @@ func (p *parser) word() string {
 	if c := p.peek(); c == '\'' || c == '"' {
 		p.at++
 		return p.text[start:p.at]
+	}
+	if strings.HasPrefix(p.text[p.at:], "°") {
+		p.at += len("°")
+		return "°"
 	}
 	for !p.done() && isLetter(p.text[p.at:]) {
 		p.at++

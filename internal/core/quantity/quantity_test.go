@@ -58,12 +58,14 @@ func TestWritesAsTheTradeReads(t *testing.T) {
 // What is shown can be typed back and means the same, within what is shown.
 func TestShownValuesReadBack(t *testing.T) {
 	steps := map[Kind]map[System]float64{
-		Length: {Metric: 0.5, US: MMPerInch / 32},
-		Mass:   {Metric: 0.5, US: KgPerPound / 2},
-		Volume: {Metric: 0.5, US: LitresPerGal / 20},
+		Length:   {Metric: 0.5, US: MMPerInch / 32},
+		Mass:     {Metric: 0.5, US: KgPerPound / 2},
+		Volume:   {Metric: 0.5, US: LitresPerGal / 20},
+		Distance: {Metric: 0.5, US: KmPerMile / 2}, Rate: {Metric: 0.05, US: RatePerLbIn / 20},
+		Temperature: {Metric: 0.5, US: 0.5 / 1.8}, Angle: {Metric: 0.05, US: 0.05},
 	}
 	rapid.Check(t, func(t *rapid.T) {
-		kind := rapid.SampledFrom([]Kind{Length, Mass, Volume}).Draw(t, "kind")
+		kind := rapid.SampledFrom([]Kind{Length, Mass, Volume, Distance, Rate, Temperature, Angle}).Draw(t, "kind")
 		system := rapid.SampledFrom([]System{Metric, US}).Draw(t, "system")
 		value := rapid.Float64Range(-50000, 50000).Draw(t, "value")
 		got, err := Parse(Format(value, kind, system), kind, system)

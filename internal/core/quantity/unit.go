@@ -13,20 +13,29 @@ import (
 // Kind is what a quantity measures.
 type Kind string
 
-// The kinds. Plain is a number without a unit.
+// The kinds. Plain is a number without a unit. Temperature and Consumption are
+// scales: their units are no multiples of each other.
 const (
-	Length Kind = "length"
-	Mass   Kind = "mass"
-	Volume Kind = "volume"
-	Plain  Kind = "plain"
+	Length      Kind = "length"
+	Mass        Kind = "mass"
+	Volume      Kind = "volume"
+	Distance    Kind = "distance"    // along the road
+	Rate        Kind = "rate"        // of a spring
+	Temperature Kind = "temperature" // of the air
+	Consumption Kind = "consumption" // of fuel
+	Angle       Kind = "angle"
+	Plain       Kind = "plain"
 )
 
 // Base units per unit. Sources: the international yard and pound (1959) and
-// the US liquid gallon of 231 cubic inches; the imperial gallon of 4.54609 L.
+// the US liquid gallon of 231 cubic inches; the imperial gallon of 4.54609 L;
+// standard gravity of 9.80665 m/s² for a pound of force.
 const (
 	MMPerInch    = 25.4
 	KgPerPound   = 0.45359237
 	LitresPerGal = 3.785411784
+	KmPerMile    = 1.609344
+	RatePerLbIn  = KgPerPound * 9.80665 / MMPerInch // N/mm per lb/in
 )
 
 type unit struct {
@@ -42,6 +51,8 @@ var units = map[string]unit{
 	"g": {Mass, 0.001}, "kg": {Mass, 1}, "t": {Mass, 1000},
 	"lb": {Mass, KgPerPound}, "lbs": {Mass, KgPerPound}, "oz": {Mass, KgPerPound / 16},
 	"ml": {Volume, 0.001}, "l": {Volume, 1}, "litre": {Volume, 1}, "litres": {Volume, 1}, "liter": {Volume, 1}, "liters": {Volume, 1},
+	"km": {Distance, 1}, "mi": {Distance, KmPerMile}, "mile": {Distance, KmPerMile}, "miles": {Distance, KmPerMile},
+	"°": {Angle, 1}, "deg": {Angle, 1},
 	"gal": {Volume, LitresPerGal}, "qt": {Volume, LitresPerGal / 4}, "impgal": {Volume, 4.54609},
 }
 
@@ -56,6 +67,19 @@ func accepted(kind Kind) string {
 	slices.Sort(names)
 	return strings.Join(names, ", ")
 }
+
+// written are the spellings of units that hold for a whole value and stand at
+// its end: those of the scales, and those with a slash, which would read as a
+// division.
+var written = map[Kind]map[System][]string{
+	Temperature: {Metric: {"°c", "c"}, US: {"°f", "f"}},
+	Consumption: {Metric: {"l/100km", "l/100 km"}, US: {"mpg"}},
+	Rate:        {Metric: {"n/mm"}, US: {"lb/in", "lbs/in"}},
+}
+
+// kmPerLitre is 100 km per mile over litres per US gallon: miles per gallon
+// times litres per 100 km.
+const kmPerLitre = 100 * LitresPerGal / KmPerMile
 
 // System is the system of units that a bare number is read in.
 type System string
@@ -78,8 +102,50 @@ func (s System) factor(kind Kind) float64 {
 		return KgPerPound
 	case Volume:
 		return LitresPerGal
+	case Distance:
+		return KmPerMile
+	case Rate:
+		return RatePerLbIn
 	}
 	return 1
+}
+
+// toBase turns a number in the system's own unit into °C, L/100 km, or the
+// base unit of any other kind.
+func (s System) toBase(value float64, kind Kind) float64 {
+	switch {
+	case s == US && kind == Temperature:
+		return (value - 32) / 1.8
+	case s == US && kind == Consumption:
+		if value == 0 {
+			return 0
+		}
+		return kmPerLitre / value
+	}
+	return value * s.factor(kind)
+}
+
+// fromBase is the way back from toBase.
+func (s System) fromBase(value float64, kind Kind) float64 {
+	switch {
+	case s == US && kind == Temperature:
+		return value*1.8 + 32
+	case s == US && kind == Consumption:
+		return s.toBase(value, kind) // the reciprocal is its own way back
+	}
+	return value / s.factor(kind)
+}
+
+// unitOf is the unit as the system writes it behind a number.
+func (s System) unitOf(kind Kind) string {
+	own := map[Kind][2]string{
+		Length: {"mm", "in"}, Mass: {"kg", "lb"}, Volume: {"L", "gal"}, Distance: {"km", "mi"},
+		Rate: {"N/mm", "lb/in"}, Temperature: {"°C", "°F"}, Consumption: {"L/100 km", "mpg"}, Angle: {"°", "°"},
+	}[kind]
+	if s == US {
+		return own[1]
+	}
+	return own[0]
 }
 
 // round rounds half away from zero to a number of decimals; what a computer's

@@ -1,4 +1,4 @@
-import { bareFactor, unitName, type Kind, type System } from './units';
+import { fromBase, unitName, type Kind, type System } from './units';
 
 /** Between thousands. */
 const NARROW = '\u202f';
@@ -8,28 +8,29 @@ const BEFORE_UNIT = '\u00a0';
 /** Writes base units as the system shows them, with the unit; the core's quantity.Format does the same. */
 export function formatQuantity(value: number, kind: Kind, system: System): string {
   const unit = unitName(kind, system);
-  return formatNumber(value, kind, system) + (unit === '' ? '' : BEFORE_UNIT + unit);
+  return formatNumber(value, kind, system) + (unit === '' || kind === 'angle' ? unit : BEFORE_UNIT + unit);
 }
 
 /** The same without the unit, for columns whose head names it. */
 export function formatNumber(value: number, kind: Kind, system: System): string {
-  const shown = value / bareFactor(kind, system);
+  const shown = fromBase(value, kind, system);
   if (kind === 'plain') return group(shown, 2);
   if (kind === 'length') return system === 'us' ? sixteenths(shown) : group(shown, 0);
   if (kind === 'mass') return group(shown, Math.abs(shown) < (system === 'us' ? 10 : 100) ? 1 : 0);
-  return group(shown, system === 'us' || Math.abs(shown) < 10 ? 1 : 0);
+  if (kind === 'volume') return group(shown, system === 'us' || Math.abs(shown) < 10 ? 1 : 0);
+  return group(shown, kind === 'distance' || kind === 'temperature' ? 0 : 1);
 }
 
 /** A mass for a column of masses: always one decimal, so that the points stand under each other. */
 export function formatMassColumn(kg: number, system: System): string {
-  const shown = kg / bareFactor('mass', system);
+  const shown = fromBase(kg, 'mass', system);
   const text = group(shown, 1);
   return text.includes('.') ? text : `${text}.0`;
 }
 
 /** A value as a field starts with: plain enough to be typed over, exact enough not to change by itself. */
 export function editable(value: number, kind: Kind, system: System): string {
-  const shown = value / bareFactor(kind, system);
+  const shown = fromBase(value, kind, system);
   if (kind === 'length' && system === 'us') return sixteenths(shown).replace('−', '-').replaceAll(NARROW, '');
   const decimals = kind === 'plain' ? 3 : kind === 'length' ? 1 : 2;
   return String(round(shown, decimals));

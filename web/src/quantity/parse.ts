@@ -1,4 +1,4 @@
-import { bareFactor, units, type Kind, type System } from './units';
+import { toBase, units, written, type Kind, type System } from './units';
 
 const LONGEST = 80;
 
@@ -18,12 +18,22 @@ interface Amount {
  */
 export function parseQuantity(text: string, kind: Kind, system: System): number {
   if (text.length > LONGEST) throw new NotAQuantity(`${text.length} characters were given; accepted are up to ${LONGEST}`);
-  return new Parser(clean(text), kind, system).read();
+  const [bare, own] = withoutUnit(clean(text), kind, system);
+  return new Parser(bare, kind, own).read();
+}
+
+/** Cuts a unit that holds for the whole value, with the system that it belongs to. */
+function withoutUnit(text: string, kind: Kind, system: System): [text: string, system: System] {
+  for (const named of ['metric', 'us'] as const) {
+    const spelling = written[kind]?.[named].find((s) => text.endsWith(s));
+    if (spelling !== undefined) return [text.slice(0, -spelling.length), named];
+  }
+  return [text, system];
 }
 
 const folded: Record<string, string> = {
   '−': '-', '–': '-', '×': '*', '·': '*', '÷': '/', '″': '"', '”': '"', '′': "'", '’': "'",
-  '\u00a0': ' ', '\u202f': ' ', '\u2009': ' ', '\t': ' ',
+  'º': '°', '\u00a0': ' ', '\u202f': ' ', '\u2009': ' ', '\t': ' ',
 };
 
 function clean(text: string): string {
@@ -31,7 +41,10 @@ function clean(text: string): string {
 }
 
 export function example(kind: Kind): string {
-  return { length: '1200, 42in or 640-2*12', mass: '12.5, 30 lb or 4*9.5', volume: '55, 30 gal or 2*20', plain: '12 or 3*4' }[kind];
+  return {
+    length: '1200, 42in or 640-2*12', mass: '12.5, 30 lb or 4*9.5', volume: '55, 30 gal or 2*20', distance: '450, 280 mi or 2*220',
+    rate: '38 or 220 lb/in', temperature: '35 or 95 °F', consumption: '12.5 or 19 mpg', angle: '12 or 3*4', plain: '12 or 3*4',
+  }[kind];
 }
 
 function accepted(kind: Kind): string {
@@ -73,7 +86,7 @@ class Parser {
   }
 
   private base(a: Amount): number {
-    return a.measured ? a.value : a.value * bareFactor(this.kind, this.system);
+    return a.measured ? a.value : toBase(a.value, this.kind, this.system);
   }
 
   private sum(): Amount {
@@ -152,7 +165,7 @@ class Parser {
 
   private word(): string {
     const start = this.at;
-    if (this.peek() === "'" || this.peek() === '"') this.at++;
+    if (this.peek() === "'" || this.peek() === '"' || this.peek() === '°') this.at++;
     else while (isLetter(this.peek())) this.at++;
     return this.text.slice(start, this.at);
   }
