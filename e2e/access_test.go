@@ -34,8 +34,15 @@ func TestEveryScreenIsAccessible(t *testing.T) {
 			p.typeInto("Or paste the lines here", "name,kg,x\na,1,2\nb,c,d")
 			p.see("[data-line='3']")
 		}},
-		{"vehicle", "/jobs/river-gauging/vehicle", "[data-part]", nil},
-		{"keys", "/jobs/river-gauging/vehicle", "[data-part]", func(p *page) {
+		{"brief", "/jobs/queen-bees/brief", "[data-implied]", nil},
+		{"brief, gear", "/jobs/river-gauging/brief/gear", "[data-thing=raft]", nil},
+		{"brief, ways", "/jobs/sound-recordist/brief/ways", "[data-school=fridge]", nil},
+		{"vehicle, plate", "/jobs/river-gauging/vehicle", "[data-thing=gross] .binds", nil},
+		{"vehicle, weight", "/jobs/river-gauging/vehicle/weight", "[data-thing=ticket-2]", func(p *page) { p.tick("Extended, or planned") }},
+		{"vehicle, on it", "/jobs/river-gauging/vehicle/fitted", "[data-thing=winch]", func(p *page) { p.press("Details of Heavy rear springs") }},
+		{"vehicle, space", "/jobs/queen-bees/vehicle/space", "[data-bay-shape=bed]", nil},
+		{"measuring sheet", "/jobs/sound-recordist/vehicle/measure/cargo", "[data-measure]", nil},
+		{"keys", "/jobs/river-gauging/vehicle", "[data-thing=gross]", func(p *page) {
 			p.press("Keys of this screen")
 			p.see(".offcanvas.show:not(.showing)")
 		}},

@@ -54,6 +54,7 @@ func TestNewJobFromNothing(t *testing.T) {
 	p.enter("Name of the new job", "Shearer's <b>tray</b>")
 	p.waitText("[data-pad=gross]", "GVM not stated")
 	assert.Equal(t, "Shearer's <b>tray</b>", p.value("Job name"), "text is text")
+	p.stage("Load")
 	assert.Contains(t, p.see(".ledger"), "Nothing stands on the vehicle yet.")
 
 	p.press("Add the first item")
@@ -64,7 +65,7 @@ func TestNewJobFromNothing(t *testing.T) {
 	p.waitText("[data-row] [data-cell=rear]", "58.0")
 	p.saved()
 
-	p.click(".rail-stage")
+	p.stage("Vehicle")
 	p.enter("Limit: GVM", "3 t")
 	p.waitPad("gross", "limit", "3 000 kg")
 	p.enter("Limit: front axle rating", "1480")
@@ -82,7 +83,7 @@ func TestNewJobFromAVehicleClass(t *testing.T) {
 	p.enter("Name of the new job", "Outback library")
 	p.waitPad("gross", "limit", "3 300 kg")
 	p.waitText("[data-rule=limit-estimated]", "were not read off the plate or papers")
-	p.click(".rail-stage")
+	p.stage("Vehicle")
 	p.waitFor(field("Vehicle") + "?.value === 'Troop carrier (replace by the plate)'")
 	for _, limit := range []string{"GVM", "front axle rating", "rear axle rating"} {
 		p.choose("Source: "+limit, "Plate")

@@ -32,6 +32,9 @@ func TestAJobByKeyboardAlone(t *testing.T) {
 	p.waitText("main", "No jobs yet.")
 	p.tabTo("Name of the new job")
 	p.keys("Shepherd's ute" + kb.Enter)
+	p.waitText(".implied", "Say who travels")
+	p.tabTo("Load")
+	p.keys(kb.Enter)
 	p.see(".empty button")
 
 	p.tabTo("Add the first item")

@@ -137,6 +137,20 @@ func (p *page) press(name string) {
 	p.clickOn(button(name))
 }
 
+// stage goes to a stage of the rail, sheet to a sheet of the stage.
+func (p *page) stage(name string) { p.t.Helper(); p.clickOn(linkIn(".rail", name)) }
+func (p *page) sheet(name string) { p.t.Helper(); p.clickOn(linkIn(".sub-nav", name)) }
+
+func linkIn(list, name string) string {
+	return "[...document.querySelectorAll('" + list + " a')].find(a => a.textContent.startsWith(" + quoted(name) + "))"
+}
+
+// tick clicks the box whose label, or accessible name, begins with a text.
+func (p *page) tick(name string) {
+	p.t.Helper()
+	p.clickOn("[...document.querySelectorAll('input[type=checkbox], input[type=radio]')].find(b => [b.getAttribute('aria-label') ?? '', b.closest('label')?.textContent.trim() ?? ''].some(n => n.startsWith(" + quoted(name) + ")))")
+}
+
 // field is the field with an accessible name.
 func field(label string) string {
 	return "[...document.querySelectorAll('input, select, textarea')].find(f => f.getAttribute('aria-label') === " + quoted(label) + ")"
@@ -160,7 +174,7 @@ func (p *page) typeInto(label, text string) {
 // choose picks an option of a select by its label.
 func (p *page) choose(label, option string) {
 	p.t.Helper()
-	p.waitFor(field(label))
+	p.waitFor(fmt.Sprintf("[...(%s?.options ?? [])].some(o => o.text.startsWith(%s))", field(label), quoted(option)))
 	js[any](p, fmt.Sprintf(`(() => { const f = %s; const o = [...f.options].find(o => o.text.startsWith(%s));
 		Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(f, o.value);
 		f.dispatchEvent(new Event('change', {bubbles: true})); })()`, field(label), quoted(option)))

@@ -34,7 +34,19 @@ func TestScreenshots(t *testing.T) {
 		}},
 		{"state", "/jobs/sound-recordist/load", "[data-row]", func(p *page) { p.clickOn("document.querySelector('#side-tab-state')") }},
 		{"figures", "/jobs/queen-bees/load", "[data-row]", func(p *page) { p.clickOn("document.querySelector('#side-tab-figures')") }},
-		{"vehicle", "/jobs/river-gauging/vehicle", "[data-part]", nil},
+		{"brief", "/jobs/river-gauging/brief", "[data-implied]", nil},
+		{"ways", "/jobs/sound-recordist/brief/ways", "[data-school=fridge]", func(p *page) {
+			js[any](p, "document.querySelector('[data-school=fridge]').scrollIntoView(); document.querySelector('.stage').scrollTop -= 150")
+		}},
+		{"plate", "/jobs/river-gauging/vehicle", "[data-thing=gross] .binds", nil},
+		{"weight", "/jobs/river-gauging/vehicle/weight", "[data-thing=ticket-2]", func(p *page) {
+			js[any](p, "document.querySelector('.tickets').scrollIntoView(); document.querySelector('.stage').scrollTop -= 165")
+		}},
+		{"space", "/jobs/queen-bees/vehicle/space", "[data-bay-shape=bed]", nil},
+		{"measure", "/jobs/sound-recordist/vehicle/measure/cargo", "[data-measure]", func(p *page) {
+			p.click("[data-step='betweenArches']")
+			p.see("[data-measure=betweenArches]")
+		}},
 		{"read-csv", "/jobs/sound-recordist/load", "[data-row]", func(p *page) {
 			p.press("Read CSV")
 			p.typeInto("Or paste the lines here", "Name;Mass (kg);Station (mm)\nKettle;1,2;-300\nAnvil;heavy;100\nChair;4;-1200")

@@ -7,19 +7,32 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"zaino/internal/core/assess"
+	"zaino/internal/core/brief"
 	"zaino/internal/core/fitout"
 )
 
 type assessmentOutput struct{ Body assess.Assessment }
 
+type schoolsOutput struct{ Body []*brief.School }
+
+type sheetsOutput struct{ Body []assess.Sheet }
+
 func (h handlers) registerAssess(api huma.API) {
-	live := withJob("assess", http.MethodPost, "/api/assess")
-	huma.Register(api, live, func(_ context.Context, in *jobBody) (*assessmentOutput, error) {
+	ofJob(api, "assess", "/api/assess", func(j *fitout.Job) *assessmentOutput { return &assessmentOutput{assess.Of(j)} })
+	ofJob(api, "schools", "/api/schools", func(j *fitout.Job) *schoolsOutput { return &schoolsOutput{assess.Schools(j)} })
+	ofJob(api, "sheets", "/api/sheets", func(j *fitout.Job) *sheetsOutput { return &sheetsOutput{assess.Sheets(j)} })
+}
+
+// ofJob registers what the core says of a job that is sent with the request
+// and kept nowhere.
+func ofJob[T any](api huma.API, name, path string, say func(*fitout.Job) *T) {
+	live := withJob(name, http.MethodPost, path)
+	huma.Register(api, live, func(_ context.Context, in *jobBody) (*T, error) {
 		job, err := fitout.Decode(in.RawBody)
 		if err != nil {
 			return nil, refused(err)
 		}
-		return &assessmentOutput{assess.Of(&job)}, nil
+		return say(&job), nil
 	})
 	documentBody[fitout.Job](api, api.OpenAPI().Paths[live.Path].Post)
 }

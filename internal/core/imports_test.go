@@ -15,7 +15,10 @@ import (
 func TestCoreStandsAlone(t *testing.T) {
 	out, err := exec.Command("go", "list", "-f", "{{.ImportPath}}: {{join .Imports \" \"}}", "./...").CombinedOutput()
 	require.NoError(t, err, "%s", out)
-	engines := []string{"zaino/internal/core/load"}
+	engines := []string{}
+	for _, name := range []string{"brief", "load", "rating", "ride", "space"} {
+		engines = append(engines, "zaino/internal/core/"+name)
+	}
 	for line := range strings.Lines(string(out)) {
 		pkg, imports, _ := strings.Cut(strings.TrimSpace(line), ": ")
 		for _, path := range strings.Fields(imports) {

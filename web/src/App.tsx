@@ -3,12 +3,21 @@ import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 
 import { AccessPage } from './access/AccessPage';
 import { answer, api, Refused } from './api/client';
+import { BriefPage } from './brief/BriefPage';
+import { GearSheet } from './brief/GearSheet';
+import { PeopleSheet } from './brief/PeopleSheet';
+import { WaysSheet } from './brief/WaysSheet';
 import { ErrorBoundary } from './components/ErrorBoundary';
 import { Trouble } from './components/Trouble';
 import { JobPage } from './job/JobPage';
 import { JobsPage } from './jobs/JobsPage';
 import { LoadPage } from './load/LoadPage';
+import { MeasurePage } from './measure/MeasurePage';
+import { FittedSheet } from './vehicle/FittedSheet';
+import { PlateSheet } from './vehicle/PlateSheet';
+import { SpaceSheet } from './vehicle/SpaceSheet';
 import { VehiclePage } from './vehicle/VehiclePage';
+import { WeightSheet } from './vehicle/WeightSheet';
 
 const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
 
@@ -33,7 +42,18 @@ function Gate() {
       <Route path="/" element={<JobsPage />} />
       <Route path="/jobs/:id" element={<JobPage />}>
         <Route index element={<Navigate to="load" replace />} />
-        <Route path="vehicle" element={<VehiclePage />} />
+        <Route path="brief" element={<BriefPage />}>
+          <Route index element={<PeopleSheet />} />
+          <Route path="gear" element={<GearSheet />} />
+          <Route path="ways" element={<WaysSheet />} />
+        </Route>
+        <Route path="vehicle" element={<VehiclePage />}>
+          <Route index element={<PlateSheet />} />
+          <Route path="weight" element={<WeightSheet />} />
+          <Route path="fitted" element={<FittedSheet />} />
+          <Route path="space" element={<SpaceSheet />} />
+        </Route>
+        <Route path="vehicle/measure/:bay" element={<MeasurePage />} />
         <Route path="load" element={<LoadPage />} />
       </Route>
       <Route path="*" element={<Trouble message="There is no such screen." />} />

@@ -9,6 +9,11 @@ import './styles/frame.css';
 import './styles/pads.css';
 import './styles/scene.css';
 import './styles/sheets.css';
+import './styles/findings.css';
+import './styles/load.css';
+import './styles/brief.css';
+import './styles/vehicle.css';
+import './styles/measure.css';
 import './styles/print.css';
 
 import { StrictMode } from 'react';

@@ -7,8 +7,10 @@ import (
 	"cmp"
 	"slices"
 
+	"zaino/internal/core/brief"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/load"
+	"zaino/internal/core/rating"
 )
 
 // Assessment is everything that the core has to say about a job's chosen
@@ -31,6 +33,11 @@ type Assessment struct {
 	Tanks     []ItemFigures    `json:"tanks" doc:"contents, in the order of the vehicle"`
 	Groups    []GroupFigures   `json:"groups"`
 	Worst     []WorstState     `json:"worst"`
+	Ratings   []rating.Rating  `json:"ratings" doc:"every limit with what bears on it"`
+	Weighing  WeighingFigures  `json:"weighing" doc:"what the tickets say together"`
+	Ride      RideFigures      `json:"ride" doc:"how the vehicle stands in the state shown"`
+	Bays      []BayFigures     `json:"bays" doc:"in the order of the vehicle"`
+	Brief     BriefFigures     `json:"brief" doc:"what follows from the brief"`
 	Findings  []fitout.Finding `json:"findings" doc:"worst first"`
 }
 
@@ -50,6 +57,7 @@ func Of(j *fitout.Job) Assessment {
 		Centre:  s.now.Centre(), Corners: s.now.Corners(s.plan.Wheelbase, s.plan.TrackFront, s.plan.TrackRear),
 		Stability: stability(s), Grade: grade(s), Trailer: trailer(s),
 		Items: items(s), Tanks: tanks(s), Groups: groups(s), Findings: []fitout.Finding{},
+		Ratings: s.ratings, Weighing: weighing(s), Ride: s.ride, Bays: bays(s), Brief: briefFigures(s),
 	}
 	for _, d := range fitout.Datums {
 		a.Datums = append(a.Datums, DatumOrigin{d, j.Vehicle.Origin(d)})
@@ -94,8 +102,10 @@ func rank(s fitout.Severity) int {
 func rules() []func(*subject) []fitout.Finding {
 	return []func(*subject) []fitout.Finding{
 		overLimit, overTowing, overPlacard, worstOverLimit, limitMissing, limitEstimated, ratingsShort,
-		baselineOverLimit, baselineAssumed, driverSeatMissing, scaleNotLevel,
-		frontLight, sidesUneven, seatShared, stationUnset, extensionUncertified,
+		baselineOverLimit, baselineAssumed, driverSeatMissing, ticketMissing, scaleNotLevel, ticketsContradict,
+		frontLight, sidesUneven, seatShared, stationUnset,
+		extensionUncertified, upgradeUncertified, raisesNothing, tyreUnknown, bumpClearance,
+		bayMeasures, bayOver, roofParkedOver, envelope, fuelShort, payloadGone, travellerDiffers,
 	}
 }
 
@@ -107,11 +117,32 @@ type subject struct {
 	now     load.Moments // without trailer
 	limits  []limit
 	say     speaker
+
+	ratings  []rating.Rating
+	weighing load.Weighing // of the tickets, for a weighed baseline
+	needs    brief.Needs
+	ride     RideFigures
+}
+
+// rating is what binds of a limit.
+func (s *subject) rating(id fitout.LimitID) rating.Rating {
+	for i := range s.ratings {
+		if s.ratings[i].Limit == id {
+			return s.ratings[i]
+		}
+	}
+	return rating.Rating{}
 }
 
 func newSubject(j *fitout.Job) *subject {
 	s := &subject{job: j, variant: j.ChosenVariant(), plan: load.NewPlan(j), say: speaker{j}}
 	s.now = s.plan.Now()
+	s.ratings = rating.All(&j.Vehicle)
 	s.limits = limits(s)
+	if j.Vehicle.Baseline.Definition == fitout.AsWeighed {
+		s.weighing = load.Weigh(&j.Vehicle)
+	}
+	s.needs = brief.NeedsOf(&j.Brief)
+	s.ride = rideFigures(s)
 	return s
 }

@@ -2,7 +2,6 @@ package assess
 
 import (
 	"fmt"
-	"math"
 
 	"zaino/internal/core/fitout"
 )
@@ -35,11 +34,15 @@ func baselineOverLimit(s *subject) []fitout.Finding {
 func baselineAssumed(s *subject) []fitout.Finding {
 	b := s.job.Vehicle.Baseline
 	f := fitout.Finding{Subject: fitout.Subject{Kind: "baseline"}, Source: "practice", Unit: "kg"}
+	split, total := b.Split == fitout.SplitAssumed, b.Total
+	if b.Definition == fitout.AsWeighed {
+		split, total = !s.weighing.Split, s.weighing.Axles.Gross()
+	}
 	switch {
-	case b.Split == fitout.SplitAssumed:
-		f.Rule, f.Severity, f.Title, f.Value = "baseline-split-assumed", fitout.Caution, "Axle split is an estimate", b.Total
+	case split && total > 0:
+		f.Rule, f.Severity, f.Title, f.Value = "baseline-split-assumed", fitout.Caution, "Axle split is an estimate", total
 		f.Sentence = fmt.Sprintf("The %s of the empty vehicle are split %.0f : %.0f by assumption. Weigh it axle by axle before anything is cut: every axle figure here leans on it.",
-			s.say.mass(b.Total), 100*b.FrontShare, 100*(1-b.FrontShare))
+			s.say.mass(total), 100*b.FrontShare, 100*(1-b.FrontShare))
 	case b.Definition != fitout.AsWeighed:
 		f.Rule, f.Severity, f.Title, f.Value = "baseline-not-weighed", fitout.Note, "Empty vehicle not weighed", b.Front+b.Rear
 		f.Sentence = "The empty mass comes from papers, not from a scale. Accessories and options are seldom in such a figure; a weighbridge ticket is worth its fee."
@@ -60,22 +63,6 @@ func driverSeatMissing(s *subject) []fitout.Finding {
 		Title:    "Driver of the baseline has no seat",
 		Sentence: fmt.Sprintf("The baseline contains a driver of %s who could not be taken off it, because no seat is marked as the driver's.", s.say.mass(75)),
 		Value:    75, Unit: "kg", Source: "physics",
-	}}
-}
-
-// scaleNotLevel cautions about a ticket from a sloping scale, with what a
-// slope of 2° moves: M z tan θ / L.
-func scaleNotLevel(s *subject) []fitout.Finding {
-	b := s.job.Vehicle.Baseline
-	if b.Definition != fitout.AsWeighed || b.Weighed == nil || b.Weighed.Level {
-		return nil
-	}
-	shifted := (b.Front + b.Rear) * b.CGHeight * math.Tan(2*math.Pi/180) / s.job.Vehicle.Wheelbase
-	return []fitout.Finding{{
-		Rule: "scale-not-level", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "baseline"},
-		Title:    "Weighed on a slope",
-		Sentence: fmt.Sprintf("The ticket does not say that the vehicle stood level. A slope of 2° moves about %s from one axle to the other.", s.say.mass(shifted)),
-		Value:    shifted, Unit: "kg", Source: "physics",
 	}}
 }
 

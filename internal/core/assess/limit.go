@@ -3,6 +3,7 @@ package assess
 import (
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/load"
+	"zaino/internal/core/rating"
 )
 
 // closeShare is how near to a limit a load may come before it is called close.
@@ -14,7 +15,9 @@ type limit struct {
 	id    string // front, rear, gross, combination
 	name  string // in the middle of a sentence, in the region's words
 	title string
-	limit fitout.Limit
+	limit fitout.Limit // of all ratings, the one that binds
+	known rating.Rating
+	binds string // in words, where it is not the plate
 	load  float64
 	form  load.Form
 	worst load.State
@@ -22,15 +25,20 @@ type limit struct {
 
 // limits are the axles, the gross and, when it tows, the combination.
 func limits(s *subject) []limit {
-	plan, stated, axles := s.plan, s.job.Vehicle.Limits, s.plan.Axles()
+	plan, axles := s.plan, s.plan.Axles()
 	all := []limit{
-		{id: "front", title: "Front axle", limit: stated.FrontAxle, load: axles.Front, form: plan.FrontForm(), name: s.say.term(fitout.TermFrontAxle)},
-		{id: "rear", title: "Rear axle", limit: stated.RearAxle, load: axles.Rear, form: plan.RearForm(), name: s.say.term(fitout.TermRearAxle)},
-		{id: "gross", title: "Gross", limit: stated.Gross, load: axles.Gross(), form: plan.GrossForm(), name: s.say.term(fitout.TermGross)},
+		{id: "front", title: "Front axle", known: s.rating(fitout.LimitFrontAxle), load: axles.Front, form: plan.FrontForm(), name: s.say.term(fitout.TermFrontAxle)},
+		{id: "rear", title: "Rear axle", known: s.rating(fitout.LimitRearAxle), load: axles.Rear, form: plan.RearForm(), name: s.say.term(fitout.TermRearAxle)},
+		{id: "gross", title: "Gross", known: s.rating(fitout.LimitGross), load: axles.Gross(), form: plan.GrossForm(), name: s.say.term(fitout.TermGross)},
 	}
 	if s.job.Trailer != nil {
-		all = append(all, limit{id: "combination", title: "Combination", limit: stated.Combination, load: plan.Combination(),
+		all = append(all, limit{id: "combination", title: "Combination", known: s.rating(fitout.LimitCombination), load: plan.Combination(),
 			form: plan.CombinationForm(), name: s.say.term(fitout.TermCombination)})
+	}
+	for i := range all {
+		l := &all[i]
+		l.limit = fitout.Limit{Kg: l.known.Kg, Source: l.known.Source}
+		l.binds = s.binds(l.known)
 	}
 	for i := range all {
 		all[i].worst = plan.Worst(all[i].form)
@@ -56,6 +64,15 @@ func (l *limit) state() string {
 	return "within"
 }
 
+// told is the limit's name in a sentence, with what binds where it is not the
+// plate: "rear axle rating, here the tyres".
+func (l *limit) told() string {
+	if l.binds == "" {
+		return l.name
+	}
+	return l.name + ", here " + l.binds
+}
+
 func (l *limit) subject() fitout.Subject {
 	switch l.id {
 	case "front":
@@ -76,10 +93,11 @@ type Pad struct {
 	Left  float64 `json:"left" doc:"limit − load, kg; negative is over; 0 when the limit is not stated"`
 	State string  `json:"state" enum:"within,close,over,unknown"`
 	Worst float64 `json:"worst" doc:"load in the exact worst state, kg"`
+	Binds string  `json:"binds" doc:"which rating is the limit, where it is not the plate's: upgrade, tyres, rack, hitch"`
 }
 
 func (l *limit) pad() Pad {
-	p := Pad{ID: l.id, Title: l.title, Term: l.name, Load: l.load, Limit: l.limit.Kg, State: l.state(), Worst: l.worst.Value}
+	p := Pad{ID: l.id, Title: l.title, Term: l.name, Load: l.load, Limit: l.limit.Kg, State: l.state(), Worst: l.worst.Value, Binds: l.binds}
 	if l.stated() {
 		p.Left = -l.over()
 	}

@@ -4,6 +4,7 @@ import (
 	"fmt"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/rating"
 )
 
 // overLimit stops a build that is over one of its limits in the state shown,
@@ -20,13 +21,13 @@ func overLimit(s *subject) []fitout.Finding {
 			f.Rule, f.Severity = l.id+"-over", fitout.Stop
 			f.Title = fmt.Sprintf("%s %s over", l.title, s.say.mass(l.over()))
 			f.Sentence = fmt.Sprintf("%s carries %s; its limit (%s) is %s. Move load, make it lighter, leave something behind or change the vehicle.",
-				l.title, s.say.mass(l.load), l.name, s.say.mass(l.limit.Kg))
+				l.title, s.say.mass(l.load), l.told(), s.say.mass(l.limit.Kg))
 			f.Fixes = fixes(s, l)
 		case "close":
 			f.Rule, f.Severity = l.id+"-close", fitout.Caution
 			f.Title = fmt.Sprintf("%s has %s left", l.title, s.say.mass(-l.over()))
 			f.Sentence = fmt.Sprintf("%s carries %s of %s (%s). Less than 3 %% is left, about what unweighed odds and ends add to a build.",
-				l.title, s.say.mass(l.load), s.say.mass(l.limit.Kg), l.name)
+				l.title, s.say.mass(l.load), s.say.mass(l.limit.Kg), l.told())
 			f.Source = "workshop rule"
 		default:
 			continue
@@ -50,7 +51,7 @@ func worstOverLimit(s *subject) []fitout.Finding {
 			Rule: l.id + "-worst-over", Severity: fitout.Caution, Subject: l.subject(),
 			Title: fmt.Sprintf("%s can go %s over", l.title, s.say.mass(over)),
 			Sentence: fmt.Sprintf("%s is within its limit now, but carries %s of %s (%s) %s.",
-				l.title, s.say.mass(l.worst.Value), s.say.mass(l.limit.Kg), l.name, s.say.state(s.variant, l.worst)),
+				l.title, s.say.mass(l.worst.Value), s.say.mass(l.limit.Kg), l.told(), s.say.state(s.variant, l.worst)),
 			Value: l.worst.Value, Limit: l.limit.Kg, Margin: -over, Unit: "kg", Source: source(l.limit.Source),
 		})
 	}
@@ -61,9 +62,9 @@ func worstOverLimit(s *subject) []fitout.Finding {
 func limitMissing(s *subject) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range s.limits {
-		if l := &s.limits[i]; !l.stated() {
+		if l := &s.limits[i]; !l.known.Stated {
 			found = append(found, fitout.Finding{
-				Rule: "limit-missing", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "limit", ID: l.id},
+				Rule: "limit-missing", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "limit", ID: string(l.known.Limit)},
 				Title:    fmt.Sprintf("No %s stated", l.name),
 				Sentence: fmt.Sprintf("The plan cannot say whether %s is legal until its limit is read off the plate or papers and entered under Vehicle.", lower(l.title)),
 				Value:    l.load, Unit: "kg", Source: "plate",
@@ -94,46 +95,46 @@ func limitEstimated(s *subject) []fitout.Finding {
 
 // ratingsShort notes axle ratings that together do not reach the gross limit.
 func ratingsShort(s *subject) []fitout.Finding {
-	stated := s.job.Vehicle.Limits
-	sum := stated.FrontAxle.Kg + stated.RearAxle.Kg
-	if stated.FrontAxle.Kg == 0 || stated.RearAxle.Kg == 0 || stated.Gross.Kg <= sum {
+	front, rear, gross := s.rating(fitout.LimitFrontAxle), s.rating(fitout.LimitRearAxle), s.rating(fitout.LimitGross)
+	sum := front.Kg + rear.Kg
+	if front.Kg == 0 || rear.Kg == 0 || gross.Kg <= sum {
 		return nil
 	}
 	return []fitout.Finding{{
 		Rule: "ratings-short", Severity: fitout.Note, Subject: fitout.Subject{Kind: "limit", ID: "gross"},
 		Title: "Axle limits bind before the gross",
 		Sentence: fmt.Sprintf("The axle limits add up to %s, less than the %s of %s. Check the figures against the plate; if they are right, the %s can never be used up.",
-			s.say.mass(sum), s.say.term(fitout.TermGross), s.say.mass(stated.Gross.Kg), s.say.term(fitout.TermGross)),
-		Value: stated.Gross.Kg, Limit: sum, Margin: sum - stated.Gross.Kg, Unit: "kg", Source: source(stated.Gross.Source),
+			s.say.mass(sum), s.say.term(fitout.TermGross), s.say.mass(gross.Kg), s.say.term(fitout.TermGross)),
+		Value: gross.Kg, Limit: sum, Margin: sum - gross.Kg, Unit: "kg", Source: source(gross.Source),
 	}}
 }
 
 // overTowing holds a coupled trailer against ball and towing limits.
 func overTowing(s *subject) []fitout.Finding {
-	t, stated := s.job.Trailer, s.job.Vehicle.Limits
+	t := s.job.Trailer
 	if t == nil || !t.Coupled {
 		return nil
 	}
-	tow, kind := stated.TrailerUnbraked, "unbraked"
+	tow, kind := s.rating(fitout.LimitTrailerUnbraked), "unbraked"
 	if t.Braked {
-		tow, kind = stated.TrailerBraked, "braked"
+		tow, kind = s.rating(fitout.LimitTrailerBraked), "braked"
 	}
 	var found []fitout.Finding
-	check := func(rule, what string, load float64, l fitout.Limit, subject string) {
+	check := func(rule, what string, load float64, l rating.Rating, subject string) {
 		if l.Kg > 0 && load > l.Kg {
 			found = append(found, fitout.Finding{
 				Rule: rule, Severity: fitout.Stop, Subject: fitout.Subject{Kind: subject},
 				Title:    fmt.Sprintf("%s %s over", capital(what), s.say.mass(load-l.Kg)),
-				Sentence: fmt.Sprintf("The %s is %s; the vehicle's limit is %s.", what, s.say.mass(load), s.say.mass(l.Kg)),
+				Sentence: fmt.Sprintf("The %s is %s; the limit of %s is %s.", what, s.say.mass(load), s.bindsOrVehicle(l), s.say.mass(l.Kg)),
 				Value:    load, Limit: l.Kg, Margin: l.Kg - load, Unit: "kg", Source: source(l.Source),
 			})
 		}
 	}
-	check("ball-over", s.say.term(fitout.TermBall), t.Ball, stated.Ball, "ball")
+	check("ball-over", s.say.term(fitout.TermBall), t.Ball, s.rating(fitout.LimitBall), "ball")
 	check("trailer-over", "mass of the "+kind+" trailer", t.Mass, tow, "trailer")
-	if tow.Kg == 0 {
+	if !tow.Stated {
 		found = append(found, fitout.Finding{
-			Rule: "limit-missing", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "limit", ID: "trailer"},
+			Rule: "limit-missing", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "limit", ID: string(tow.Limit)},
 			Title:    "No towing limit stated",
 			Sentence: fmt.Sprintf("The trailer is %s and weighs %s; what the vehicle may tow %s is not stated.", kind, s.say.mass(t.Mass), kind),
 			Value:    t.Mass, Unit: "kg", Source: "plate",

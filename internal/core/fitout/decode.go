@@ -34,8 +34,14 @@ func Decode(data []byte) (Job, error) {
 	if decoder.More() {
 		return job, errors.New("the document goes on after the end of the job; accepted is one job")
 	}
-	if err := checkVersion(document); err != nil {
+	version, err := checkVersion(document)
+	if err != nil {
 		return job, err
+	}
+	if version < Version {
+		if data, err = lift(document, version); err != nil {
+			return job, err
+		}
 	}
 	shape := validator{}
 	shape.shape("", document, reflect.TypeFor[Job](), "")
@@ -45,7 +51,7 @@ func Decode(data []byte) (Job, error) {
 	if err := json.Unmarshal(data, &job); err != nil {
 		return job, fmt.Errorf("the document cannot be read: %w", err)
 	}
-	fillLists(&job)
+	fillLists(reflect.ValueOf(&job).Elem())
 	return job, Validate(&job)
 }
 
@@ -73,25 +79,24 @@ func notJSON(data []byte, err error) error {
 	return fmt.Errorf("line %d is not JSON (%s); accepted is a job document as Zaino writes it", line, strings.TrimPrefix(err.Error(), "json: "))
 }
 
-// checkVersion reads format and version alone. When version 2 comes, the pure
-// step from 1 to 2 runs on the document here.
-func checkVersion(document any) error {
+// checkVersion reads format and version alone.
+func checkVersion(document any) (int, error) {
 	fields, ok := document.(map[string]any)
 	if !ok {
-		return errors.New("the document is not an object; accepted is a job document as Zaino writes it")
+		return 0, errors.New("the document is not an object; accepted is a job document as Zaino writes it")
 	}
 	if fields["format"] != Format {
-		return Problem{Path: "format", Given: given(fields["format"]), Accepted: strconv.Quote(Format)}
+		return 0, Problem{Path: "format", Given: given(fields["format"]), Accepted: strconv.Quote(Format)}
 	}
 	number, _ := fields["version"].(json.Number)
 	version, err := strconv.Atoi(number.String())
 	if err != nil || version < 1 {
-		return Problem{Path: "version", Given: given(fields["version"]), Accepted: fmt.Sprintf("a whole number from 1 to %d", Version)}
+		return 0, Problem{Path: "version", Given: given(fields["version"]), Accepted: fmt.Sprintf("a whole number from 1 to %d", Version)}
 	}
 	if version > Version {
-		return Problem{Path: "version", Given: fmt.Sprintf("version %d, written by a newer Zaino,", version), Accepted: fmt.Sprintf("up to version %d; bring this installation up to date", Version)}
+		return 0, Problem{Path: "version", Given: fmt.Sprintf("version %d, written by a newer Zaino,", version), Accepted: fmt.Sprintf("up to version %d; bring this installation up to date", Version)}
 	}
-	return nil
+	return version, nil
 }
 
 // shape checks that a document has only known fields, each of its kind.
@@ -119,6 +124,8 @@ func (v *validator) shape(path string, value any, t reflect.Type, name string) {
 		if _, ok := value.(bool); !ok {
 			v.refuse(path, name, given(value), "true or false")
 		}
+	case reflect.Int:
+		v.whole(path, value, name)
 	default:
 		v.numeral(path, value, name)
 	}
@@ -168,6 +175,14 @@ func (v *validator) numeral(path string, value any, name string) {
 	}
 }
 
+// whole checks a number that counts something.
+func (v *validator) whole(path string, value any, name string) {
+	number, _ := value.(json.Number)
+	if _, err := strconv.Atoi(number.String()); err != nil {
+		v.refuse(path, name, given(value), "a whole number")
+	}
+}
+
 // given names a JSON value in a sentence.
 func given(value any) string {
 	switch value := value.(type) {
@@ -186,27 +201,22 @@ func given(value any) string {
 }
 
 // fillLists makes missing lists empty, so that a document never says null.
-func fillLists(j *Job) {
-	list(&j.Vehicle.Tanks)
-	list(&j.Vehicle.Seats)
-	list(&j.Vehicle.Parts)
-	list(&j.Variants)
-	if w := j.Vehicle.Baseline.Weighed; w != nil {
-		list(&w.Tanks)
-		list(&w.People)
-	}
-	for i := range j.Variants {
-		list(&j.Variants[i].Items)
-		list(&j.Variants[i].Switches)
-		list(&j.Variants[i].Choices)
-		for k := range j.Variants[i].Choices {
-			list(&j.Variants[i].Choices[k].Members)
+func fillLists(value reflect.Value) {
+	switch value.Kind() {
+	case reflect.Pointer:
+		if !value.IsNil() {
+			fillLists(value.Elem())
 		}
-	}
-}
-
-func list[T any](field *[]T) {
-	if *field == nil {
-		*field = []T{}
+	case reflect.Struct:
+		for i := range value.NumField() {
+			fillLists(value.Field(i))
+		}
+	case reflect.Slice:
+		if value.IsNil() {
+			value.Set(reflect.MakeSlice(value.Type(), 0, 0))
+		}
+		for i := range value.Len() {
+			fillLists(value.Index(i))
+		}
 	}
 }

@@ -12,6 +12,7 @@ type Item struct {
 	Source   MassSource `json:"source" enum:"weighed,data-sheet,material,estimate" doc:"where the mass comes from"`
 	Presence Presence   `json:"presence"`
 	Seat     string     `json:"seat" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the seat that it travels in; its station is then the seat's"`
+	Bay      string     `json:"bay" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the bay that it stands in; empty for none"`
 	Behind   bool       `json:"behind" doc:"moves rearward with a wheelbase extension"`
 	Note     string     `json:"note" maxLength:"4000"`
 }

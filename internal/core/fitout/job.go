@@ -12,14 +12,14 @@ package fitout
 // package describes. Older versions are lifted by Decode, newer ones refused.
 const (
 	Format  = "zaino.job"
-	Version = 1
+	Version = 2
 )
 
 // Job is one customer's build: the vehicle, shared by all variants, and the
 // variants, each a whole arrangement of items.
 type Job struct {
 	Format   string    `json:"format" enum:"zaino.job" doc:"always zaino.job"`
-	Version  int       `json:"version" doc:"version of the format, 1"`
+	Version  int       `json:"version" doc:"version of the format, 2"`
 	ID       string    `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
 	Name     string    `json:"name" minLength:"1" maxLength:"120"`
 	Customer string    `json:"customer" maxLength:"200"`
@@ -27,6 +27,7 @@ type Job struct {
 	Region   Region    `json:"region" enum:"anz,uk-eu,na" doc:"whose words are shown"`
 	Units    Units     `json:"units" enum:"metric,us" doc:"units shown; the file itself is always in mm, kg and litres"`
 	Datum    Datum     `json:"datum" enum:"front-axle,rear-axle,headboard,front-end,rear-end" doc:"where shown stations are measured from"`
+	Brief    Brief     `json:"brief"`
 	Vehicle  Vehicle   `json:"vehicle"`
 	Trailer  *Trailer  `json:"trailer,omitempty" doc:"what the vehicle tows, if it tows"`
 	Variants []Variant `json:"variants" maxItems:"20"`
@@ -81,18 +82,18 @@ func NewJob(id, name string, region Region) Job {
 	}
 	return Job{
 		Format: Format, Version: Version, ID: id, Name: name,
-		Region: region, Units: units, Datum: DatumFrontAxle,
+		Region: region, Units: units, Datum: DatumFrontAxle, Brief: NewBrief(),
 		Vehicle: Vehicle{
 			Name:      "Dual-cab ute (replace by the plate)",
 			Wheelbase: 3100, TrackFront: 1550, TrackRear: 1550, TyreRadius: 385,
 			Outline: Outline{
-				Body: BodyTray, FrontOverhang: 900, RearOverhang: 1250, Height: 1850, BonnetHeight: 1150,
+				Body: BodyTray, FrontOverhang: 900, RearOverhang: 1250, Height: 1850, Width: 1880, BonnetHeight: 1150,
 				CabFront: 350, CabRear: 2050, Headboard: 2150, FloorHeight: 880, SillHeight: 450,
 			},
 			Limits: UnstatedLimits(),
 			Baseline: Baseline{
 				Definition: Kerb, Split: SplitAssumed, Total: 2050, FrontShare: 0.57,
-				CGHeight: 700,
+				CGHeight: 700, Tickets: []Ticket{},
 			},
 			Tanks: []Tank{{ID: "fuel", Name: "Fuel tank", Kind: TankFuel, Capacity: 75, Density: 0.84, At: Point{X: 2000, Z: 550}, Now: 75}},
 			Seats: []Seat{
@@ -101,7 +102,7 @@ func NewJob(id, name string, region Region) Job {
 				{ID: "rear-left", Name: "Rear left", At: Point{X: 2000, Y: -360, Z: 950}},
 				{ID: "rear-right", Name: "Rear right", At: Point{X: 2000, Y: 360, Z: 950}},
 			},
-			Parts: []Part{},
+			Parts: []Part{}, LowPoints: []LowPoint{}, Mounts: []Mount{}, Bays: []Bay{}, Modifications: []Modification{},
 			Hitch: Hitch{Overhang: 1200, Height: 450},
 		},
 		Variants: []Variant{{ID: "a", Name: "A", Items: []Item{}, Switches: []Switch{}, Choices: []Choice{}}},

@@ -123,7 +123,7 @@ type thing struct {
 }
 
 // idKeys are the fields by which list elements are told apart.
-var idKeys = [...]string{"id", "tank", "seat"}
+var idKeys = [...]string{"id", "tank", "seat", "part", "limit", "school"}
 
 // things returns a list's elements with their ids; ok is false for what is not
 // a list of things with ids.

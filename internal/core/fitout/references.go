@@ -8,15 +8,9 @@ func (v *validator) references(j *Job) {
 	if j.Format != Format || j.Version != Version {
 		v.refuse("version", "", fmt.Sprintf("%s %d", j.Format, j.Version), fmt.Sprintf("%s %d", Format, Version))
 	}
-	tanks, seats := v.vehicle(&j.Vehicle)
-	if w := j.Vehicle.Baseline.Weighed; w != nil {
-		for i, tank := range w.Tanks {
-			v.known(fmt.Sprintf("vehicle.baseline.weighed.tanks[%d].tank", i), "", tank.Tank, "tank of the vehicle", tanks)
-		}
-		for i, person := range w.People {
-			v.known(fmt.Sprintf("vehicle.baseline.weighed.people[%d].seat", i), "", person.Seat, "seat of the vehicle", seats)
-		}
-	}
+	known := v.vehicle(&j.Vehicle)
+	v.tickets(&j.Vehicle.Baseline, known)
+	v.brief(&j.Brief, known)
 	if len(j.Variants) == 0 {
 		v.refuse("variants", "", "an empty list", "at least one variant")
 		return
@@ -25,7 +19,7 @@ func (v *validator) references(j *Job) {
 	for i := range j.Variants {
 		path := fmt.Sprintf("variants[%d]", i)
 		v.unique(path+".id", j.Variants[i].Name, j.Variants[i].ID, variants)
-		v.variant(path, &j.Variants[i], seats)
+		v.variant(path, &j.Variants[i], known)
 	}
 	v.known("chosen", "", j.Chosen, "variant of the job", variants)
 }
@@ -46,25 +40,94 @@ func (v *validator) known(path, name, id, what string, in ids) {
 	}
 }
 
-func (v *validator) vehicle(vehicle *Vehicle) (tanks, seats ids) {
-	tanks, seats = ids{}, ids{}
+// inVehicle are the ids that other things of a job may name.
+type inVehicle struct{ tanks, seats, bays, fitted ids }
+
+func (v *validator) vehicle(vehicle *Vehicle) inVehicle {
+	in := inVehicle{ids{}, ids{}, ids{}, ids{}}
 	for i, tank := range vehicle.Tanks {
 		path := fmt.Sprintf("vehicle.tanks[%d]", i)
-		v.unique(path+".id", tank.Name, tank.ID, tanks)
+		v.unique(path+".id", tank.Name, tank.ID, in.tanks)
 		v.within(path, tank.Name, tank.Min, tank.Now, tank.Capacity, "capacity")
 	}
 	for i, seat := range vehicle.Seats {
-		v.unique(fmt.Sprintf("vehicle.seats[%d].id", i), seat.Name, seat.ID, seats)
+		v.unique(fmt.Sprintf("vehicle.seats[%d].id", i), seat.Name, seat.ID, in.seats)
 	}
-	parts := ids{}
 	for i, part := range vehicle.Parts {
 		path := fmt.Sprintf("vehicle.parts[%d]", i)
-		v.unique(path+".id", part.Name, part.ID, parts)
+		v.unique(path+".id", part.Name, part.ID, in.fitted)
 		if part.State == Moved && part.MovedTo == nil {
 			v.refuse(path+".movedTo", part.Name, "nothing", "the place that it was moved to, since its state is moved")
 		}
 	}
-	return tanks, seats
+	for i, m := range vehicle.Modifications {
+		path := fmt.Sprintf("vehicle.modifications[%d]", i)
+		v.unique(path+".id", m.Name, m.ID, in.fitted)
+		moved := ids{}
+		for k, l := range m.Limits {
+			v.unique(fmt.Sprintf("%s.limits[%d].limit", path, k), m.Name, string(l.Limit), moved)
+		}
+	}
+	if e := vehicle.Extension; e != nil && e.By > vehicle.Wheelbase {
+		v.refuse("vehicle.extension.by", vehicle.Name, plain(e.By)+" mm", fmt.Sprintf("up to the wheelbase, %s mm", plain(vehicle.Wheelbase)))
+	}
+	mounts, points := ids{}, ids{}
+	for i, mount := range vehicle.Mounts {
+		v.unique(fmt.Sprintf("vehicle.mounts[%d].id", i), mount.Name, mount.ID, mounts)
+	}
+	for i, point := range vehicle.LowPoints {
+		v.unique(fmt.Sprintf("vehicle.lowPoints[%d].id", i), point.Name, point.ID, points)
+	}
+	for i, bay := range vehicle.Bays {
+		path := fmt.Sprintf("vehicle.bays[%d]", i)
+		v.unique(path+".id", bay.Name, bay.ID, in.bays)
+		obstacles := ids{}
+		for k, o := range bay.Obstacles {
+			v.unique(fmt.Sprintf("%s.obstacles[%d].id", path, k), o.Name, o.ID, obstacles)
+		}
+	}
+	return in
+}
+
+// tickets checks that what was aboard on the scale is in the vehicle's lists.
+func (v *validator) tickets(b *Baseline, in inVehicle) {
+	seen := ids{}
+	for i, ticket := range b.Tickets {
+		path := fmt.Sprintf("vehicle.baseline.tickets[%d]", i)
+		v.unique(path+".id", ticket.Name, ticket.ID, seen)
+		for k, tank := range ticket.Tanks {
+			v.known(fmt.Sprintf("%s.tanks[%d].tank", path, k), ticket.Name, tank.Tank, "tank of the vehicle", in.tanks)
+		}
+		for k, person := range ticket.People {
+			v.known(fmt.Sprintf("%s.people[%d].seat", path, k), ticket.Name, person.Seat, "seat of the vehicle", in.seats)
+		}
+		for k, part := range ticket.Parts {
+			v.known(fmt.Sprintf("%s.parts[%d].part", path, k), ticket.Name, part.Part, "part or modification of the vehicle", in.fitted)
+		}
+	}
+}
+
+// brief checks the lists of a brief and the seats that it names.
+func (v *validator) brief(b *Brief, in inVehicle) {
+	check := func(list string, n int, at func(int) (id, name string)) {
+		seen := ids{}
+		for i := range n {
+			id, name := at(i)
+			v.unique(fmt.Sprintf("brief.%s[%d].id", list, i), name, id, seen)
+		}
+	}
+	check("travellers", len(b.Travellers), func(i int) (string, string) { return b.Travellers[i].ID, b.Travellers[i].Name })
+	check("surfaces", len(b.Surfaces), func(i int) (string, string) { return b.Surfaces[i].ID, b.Surfaces[i].Name })
+	check("daily.liftOut", len(b.Daily.LiftOut), func(i int) (string, string) { return b.Daily.LiftOut[i].ID, b.Daily.LiftOut[i].Name })
+	check("gear", len(b.Gear), func(i int) (string, string) { return b.Gear[i].ID, b.Gear[i].Name })
+	check("later", len(b.Later), func(i int) (string, string) { return b.Later[i].ID, b.Later[i].Name })
+	schools := ids{}
+	for i, choice := range b.Choices {
+		v.unique(fmt.Sprintf("brief.choices[%d].school", i), "", choice.School, schools)
+	}
+	for i, kept := range b.Daily.Seats {
+		v.known(fmt.Sprintf("brief.daily.seats[%d].seat", i), "", kept.Seat, "seat of the vehicle", in.seats)
+	}
 }
 
 // within checks that min ≤ now ≤ the fullest.
@@ -77,7 +140,7 @@ func (v *validator) within(path, name string, least, now, full float64, fullName
 	}
 }
 
-func (v *validator) variant(path string, variant *Variant, seats ids) {
+func (v *validator) variant(path string, variant *Variant, in inVehicle) {
 	switches, choices, members := ids{}, ids{}, ids{}
 	for i, s := range variant.Switches {
 		v.unique(fmt.Sprintf("%s.switches[%d].id", path, i), s.Name, s.ID, switches)
@@ -106,7 +169,10 @@ func (v *validator) variant(path string, variant *Variant, seats ids) {
 		at := fmt.Sprintf("%s.items[%d]", path, i)
 		v.unique(at+".id", item.Name, item.ID, items)
 		if item.Seat != "" {
-			v.known(at+".seat", item.Name, item.Seat, "seat of the vehicle", seats)
+			v.known(at+".seat", item.Name, item.Seat, "seat of the vehicle", in.seats)
+		}
+		if item.Bay != "" {
+			v.known(at+".bay", item.Name, item.Bay, "bay of the vehicle", in.bays)
 		}
 		v.presence(at+".presence", item, switches, members)
 	}

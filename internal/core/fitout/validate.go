@@ -56,6 +56,8 @@ func (v *validator) value(path, name string, value reflect.Value, tag reflect.St
 		}
 	case reflect.Float64:
 		v.number(path, name, value.Float(), tag)
+	case reflect.Int:
+		v.number(path, name, float64(value.Int()), tag)
 	case reflect.String:
 		v.text(path, name, value.String(), tag)
 	}

@@ -3,19 +3,25 @@ package fitout
 // Vehicle is the vehicle as it stands before the build: its axles, what it may
 // carry, what it weighs, and what of it can be filled, sat in or taken off.
 type Vehicle struct {
-	Name       string     `json:"name" maxLength:"200"`
-	Wheelbase  float64    `json:"wheelbase" minimum:"1000" maximum:"12000" unit:"mm" doc:"front axle line to rear axle line before any extension, mm"`
-	TrackFront float64    `json:"trackFront" minimum:"500" maximum:"4000" unit:"mm" doc:"mm"`
-	TrackRear  float64    `json:"trackRear" minimum:"500" maximum:"4000" unit:"mm" doc:"mm"`
-	TyreRadius float64    `json:"tyreRadius" minimum:"150" maximum:"1000" unit:"mm" doc:"mm"`
-	Outline    Outline    `json:"outline"`
-	Limits     Limits     `json:"limits"`
-	Baseline   Baseline   `json:"baseline"`
-	Tanks      []Tank     `json:"tanks" maxItems:"20"`
-	Seats      []Seat     `json:"seats" maxItems:"60"`
-	Parts      []Part     `json:"parts" maxItems:"200"`
-	Hitch      Hitch      `json:"hitch"`
-	Extension  *Extension `json:"extension,omitempty" doc:"wheelbase extension, if one is fitted or planned"`
+	Name          string         `json:"name" maxLength:"200"`
+	Wheelbase     float64        `json:"wheelbase" minimum:"1000" maximum:"12000" unit:"mm" doc:"front axle line to rear axle line before any extension, mm"`
+	TrackFront    float64        `json:"trackFront" minimum:"500" maximum:"4000" unit:"mm" doc:"mm"`
+	TrackRear     float64        `json:"trackRear" minimum:"500" maximum:"4000" unit:"mm" doc:"mm"`
+	TyreRadius    float64        `json:"tyreRadius" minimum:"150" maximum:"1000" unit:"mm" doc:"mm"`
+	Front         Axle           `json:"front" doc:"the front axle: spring, bump clearance, tyres"`
+	Rear          Axle           `json:"rear"`
+	Outline       Outline        `json:"outline"`
+	Limits        Limits         `json:"limits"`
+	Baseline      Baseline       `json:"baseline"`
+	Tanks         []Tank         `json:"tanks" maxItems:"20"`
+	Seats         []Seat         `json:"seats" maxItems:"60"`
+	Parts         []Part         `json:"parts" maxItems:"200"`
+	Hitch         Hitch          `json:"hitch"`
+	LowPoints     []LowPoint     `json:"lowPoints" maxItems:"50"`
+	Mounts        []Mount        `json:"mounts" maxItems:"200" doc:"points that things can be fixed to"`
+	Bays          []Bay          `json:"bays" maxItems:"60" doc:"measured spaces to build in"`
+	Modifications []Modification `json:"modifications" maxItems:"100"`
+	Extension     *Extension     `json:"extension,omitempty" doc:"wheelbase extension, if one is fitted or planned"`
 }
 
 // Outline is what the drawing needs to show the body to scale. It bears on no
@@ -25,6 +31,7 @@ type Outline struct {
 	FrontOverhang float64 `json:"frontOverhang" minimum:"0" maximum:"5000" unit:"mm" doc:"front axle to front end, mm"`
 	RearOverhang  float64 `json:"rearOverhang" minimum:"0" maximum:"8000" unit:"mm" doc:"rear axle to rear end of the body, mm"`
 	Height        float64 `json:"height" minimum:"500" maximum:"5000" unit:"mm" doc:"ground to roof of the cab, mm"`
+	Width         float64 `json:"width" minimum:"0" maximum:"4000" unit:"mm" doc:"without mirrors, mm; 0 = not measured"`
 	BonnetHeight  float64 `json:"bonnetHeight" minimum:"300" maximum:"4000" unit:"mm" doc:"ground to bonnet, mm"`
 	CabFront      float64 `json:"cabFront" minimum:"-5000" maximum:"12000" unit:"mm" doc:"x of the foot of the windscreen, mm"`
 	CabRear       float64 `json:"cabRear" minimum:"-5000" maximum:"20000" unit:"mm" doc:"x of the back of the cab, mm"`
@@ -53,6 +60,8 @@ type Limits struct {
 	TrailerBraked   Limit `json:"trailerBraked"`
 	TrailerUnbraked Limit `json:"trailerUnbraked"`
 	Placard         Limit `json:"placard" doc:"most of people and cargo together, where a door placard states it"`
+	RoofMoving      Limit `json:"roofMoving" doc:"on the roof while driving"`
+	RoofParked      Limit `json:"roofParked" doc:"on the roof while parked"`
 }
 
 // Limit is one figure and where it was read. Kg 0 means that nobody has stated
@@ -65,7 +74,7 @@ type Limit struct {
 // UnstatedLimits are the limits of a vehicle whose plate nobody has read yet.
 func UnstatedLimits() Limits {
 	unstated := Limit{Source: FromPlate}
-	return Limits{unstated, unstated, unstated, unstated, unstated, unstated, unstated, unstated}
+	return Limits{unstated, unstated, unstated, unstated, unstated, unstated, unstated, unstated, unstated, unstated}
 }
 
 // LimitSource is where a limit was read.
@@ -91,7 +100,7 @@ type Baseline struct {
 	CGHeight      float64    `json:"cgHeight" minimum:"0" maximum:"4000" unit:"mm" doc:"height of the centre of gravity, mm"`
 	CGHeightKnown bool       `json:"cgHeightKnown" doc:"false: the height is assumed"`
 	CGSide        float64    `json:"cgSide" minimum:"-1000" maximum:"1000" unit:"mm" doc:"centre of gravity right of the centre line, mm"`
-	Weighed       *Weighed   `json:"weighed,omitempty" doc:"what was aboard, for the definition as-weighed"`
+	Tickets       []Ticket   `json:"tickets" maxItems:"50" doc:"for the definition as-weighed: the weighings, which replace the figures above except the height"`
 }
 
 // Definition says what a baseline contains besides the bare vehicle.
@@ -104,7 +113,7 @@ const (
 	Kerb         Definition = "kerb"          // full fuel, nobody
 	RunningOrder Definition = "running-order" // 90 % of the fuel and a 75 kg driver
 	Unladen      Definition = "unladen"       // no fuel, nobody
-	AsWeighed    Definition = "as-weighed"    // what Weighed lists
+	AsWeighed    Definition = "as-weighed"    // what Tickets list
 )
 
 // Split says whether the axle readings of a baseline are known.
@@ -115,28 +124,6 @@ const (
 	SplitKnown   Split = "known"
 	SplitAssumed Split = "assumed"
 )
-
-// Weighed is what was aboard when the baseline was weighed; the parts of that
-// day are those that are marked as in the baseline.
-type Weighed struct {
-	Date   string          `json:"date" maxLength:"200" doc:"YYYY-MM-DD, may be empty"`
-	Where  string          `json:"where" maxLength:"200"`
-	Level  bool            `json:"level" doc:"the vehicle stood level on the scale"`
-	Tanks  []WeighedTank   `json:"tanks" maxItems:"20"`
-	People []WeighedPerson `json:"people" maxItems:"60"`
-}
-
-// WeighedTank is the content of one tank on the scale, litres.
-type WeighedTank struct {
-	Tank   string  `json:"tank" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of a tank of the vehicle"`
-	Litres float64 `json:"litres" minimum:"0" maximum:"5000" unit:"L"`
-}
-
-// WeighedPerson is one person who sat in the vehicle on the scale.
-type WeighedPerson struct {
-	Seat string  `json:"seat" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of a seat of the vehicle"`
-	Kg   float64 `json:"kg" minimum:"0" maximum:"500" unit:"kg"`
-}
 
 // Tank is a tank of the vehicle. Its content is not part of the dry vehicle.
 type Tank struct {
@@ -192,10 +179,13 @@ const (
 	Moved   PartState = "moved"
 )
 
-// Hitch is where a trailer couples.
+// Hitch is where a trailer couples, with the ratings on its own plate; kg 0 is
+// not stated.
 type Hitch struct {
 	Overhang float64 `json:"overhang" minimum:"0" maximum:"8000" unit:"mm" doc:"ball behind the rear axle, mm"`
 	Height   float64 `json:"height" minimum:"0" maximum:"3000" unit:"mm" doc:"ball above the ground, mm"`
+	Ball     float64 `json:"ball" minimum:"0" maximum:"10000" unit:"kg" doc:"most download, kg"`
+	Trailer  float64 `json:"trailer" minimum:"0" maximum:"50000" unit:"kg" doc:"most trailer mass, kg"`
 }
 
 // Trailer is what the vehicle tows.

@@ -22,6 +22,9 @@ type Dry struct {
 // its own station, and returns what is left.
 func DryVehicle(v *fitout.Vehicle) Dry {
 	b := &v.Baseline
+	if b.Definition == fitout.AsWeighed {
+		return Dry{Mass: weighedMass(v)}
+	}
 	front, rear := b.Front, b.Rear
 	if b.Split == fitout.SplitAssumed {
 		front = b.Total * b.FrontShare
@@ -36,17 +39,10 @@ func DryVehicle(v *fitout.Vehicle) Dry {
 	for i := range v.Tanks {
 		m = m.Add(at(v.Tanks[i].At, -baselineLitres(v, i)*v.Tanks[i].Density))
 	}
-	switch {
-	case b.Definition == fitout.RunningOrder:
+	if b.Definition == fitout.RunningOrder {
 		seat := driverSeat(v)
 		if dry.NoDriverSeat = seat == nil; seat != nil {
 			m = m.Add(at(seat.At, -runningDriver))
-		}
-	case b.Definition == fitout.AsWeighed && b.Weighed != nil:
-		for _, person := range b.Weighed.People {
-			if seat := seatByID(v, person.Seat); seat != nil {
-				m = m.Add(at(seat.At, -person.Kg))
-			}
 		}
 	}
 	c := m.Centre()
@@ -54,20 +50,24 @@ func DryVehicle(v *fitout.Vehicle) Dry {
 	return dry
 }
 
+// weighedMass is the dry vehicle that the tickets give. Its height is the
+// baseline's; its side that of the corners, or the baseline's without any.
+func weighedMass(v *fitout.Vehicle) Mass {
+	w := Weigh(v)
+	gross := w.Axles.Gross()
+	if gross <= 0 {
+		return Mass{}
+	}
+	side := v.Baseline.CGSide
+	if w.HasSide {
+		side = w.Side
+	}
+	return Mass{gross, w.Axles.Rear * v.Wheelbase / gross, side, v.Baseline.CGHeight}
+}
+
 // baselineLitres is what the baseline's definition has in tank i, litres.
 func baselineLitres(v *fitout.Vehicle, i int) float64 {
 	tank, b := &v.Tanks[i], &v.Baseline
-	if b.Definition == fitout.AsWeighed {
-		litres := 0.0
-		if b.Weighed != nil {
-			for _, w := range b.Weighed.Tanks {
-				if w.Tank == tank.ID {
-					litres += w.Litres
-				}
-			}
-		}
-		return litres
-	}
 	if tank.Kind != fitout.TankFuel {
 		return 0
 	}
@@ -131,6 +131,23 @@ func PartChange(p *fitout.Part, shift float64) [2]Mass {
 func moved(m Mass, shift float64) Mass {
 	m.X += shift
 	return m
+}
+
+// ModificationChange returns what a modification changes against the baseline:
+// its mass where the plan counts with it and the baseline does not contain it
+// yet, and the mass taken off where it is in the baseline and does not count.
+// shift is as for PartChange.
+func ModificationChange(m *fitout.Modification, shift float64) Mass {
+	if !m.Behind {
+		shift = 0
+	}
+	switch {
+	case m.Counted && !m.InBaseline:
+		return moved(at(m.At, m.Mass), shift)
+	case !m.Counted && m.InBaseline:
+		return moved(at(m.At, -m.Mass), shift)
+	}
+	return Mass{}
 }
 
 // Extend returns the dry vehicle with its wheelbase extension: the mass behind

@@ -50,6 +50,9 @@ func NewPlan(j *fitout.Job) *Plan {
 		change := PartChange(&v.Parts[i], shift)
 		p.Unladen = p.Unladen.Add(change[0]).Add(change[1])
 	}
+	for i := range v.Modifications {
+		p.Unladen = p.Unladen.Add(ModificationChange(&v.Modifications[i], shift))
+	}
 	p.Tanks = make([]Placed, len(v.Tanks))
 	for i := range v.Tanks {
 		p.Tanks[i] = placedTank(&v.Tanks[i], shift)

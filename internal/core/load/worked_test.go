@@ -113,11 +113,12 @@ func TestNoseUpLoadsTheRearWheels(t *testing.T) {
 func TestWeighingTicketWithFuelAndDriverAboard(t *testing.T) {
 	j := worked()
 	j.Vehicle.Baseline = fitout.Baseline{
-		Definition: fitout.AsWeighed, Split: fitout.SplitKnown, Front: 1236, Rear: 868, CGHeight: 690,
-		Weighed: &fitout.Weighed{
+		Definition: fitout.AsWeighed, CGHeight: 690,
+		Tickets: []fitout.Ticket{{
+			Reading: fitout.ReadAxles, Front: 1236, Rear: 868, Counted: true, Level: true,
 			Tanks:  []fitout.WeighedTank{{Tank: "fuel", Litres: 30}},
 			People: []fitout.WeighedPerson{{Seat: "driver", Kg: 88}},
-		},
+		}},
 	}
 	assertAxles(t, 1178.0, 812.8, NewPlan(&j).Unladen.Axles(3150))
 }

@@ -212,6 +212,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["schools"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sheets"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/vehicle-classes": {
         parameters: {
             query?: never;
@@ -251,12 +283,50 @@ export interface components {
         AccessInputBody: {
             code: string;
         };
+        Angle: {
+            /** @description there is a low point and both spring rates are known */
+            known: boolean;
+            /**
+             * Format: double
+             * @description with the nearest axle's drop, °
+             */
+            loaded: number;
+            /** @description id of the low point that decides when loaded */
+            point: string;
+            /**
+             * Format: double
+             * @description °
+             */
+            unladen: number;
+            /**
+             * Format: double
+             * @description with the drop of both axles carried out to the point, °
+             */
+            withRake: number;
+        };
+        Angles: {
+            approach: components["schemas"]["Angle"];
+            departure: components["schemas"]["Angle"];
+            rampOver: components["schemas"]["Angle"];
+        };
         ArchiveInputBody: {
             archived: boolean;
+        };
+        Argument: {
+            text: string;
+            /**
+             * Format: int64
+             * @description 1 small to 3 decisive
+             */
+            weight: number;
         };
         Assessment: {
             /** @description with the trailer if coupled, kg */
             axles: components["schemas"]["Axles"];
+            /** @description in the order of the vehicle */
+            bays: components["schemas"]["BayFigures"][];
+            /** @description what follows from the brief */
+            brief: components["schemas"]["BriefFigures"];
             /** @description centre of gravity without trailer */
             centre: components["schemas"]["Centre"];
             /** @description estimate, without trailer */
@@ -276,6 +346,10 @@ export interface components {
             /** @description in the order of the variant */
             items: components["schemas"]["ItemFigures"][];
             pads: components["schemas"]["Pad"][];
+            /** @description every limit with what bears on it */
+            ratings: components["schemas"]["Rating"][];
+            /** @description how the vehicle stands in the state shown */
+            ride: components["schemas"]["RideFigures"];
             stability: components["schemas"]["Stability"];
             /** @description contents, in the order of the vehicle */
             tanks: components["schemas"]["ItemFigures"][];
@@ -284,12 +358,104 @@ export interface components {
             unladen: components["schemas"]["Axles"];
             /** @description id of the assessed variant */
             variant: string;
+            /** @description what the tickets say together */
+            weighing: components["schemas"]["WeighingFigures"];
             /**
              * Format: double
              * @description with its extension, mm
              */
             wheelbase: number;
             worst: components["schemas"]["WorstState"][];
+        };
+        Assumptions: {
+            /**
+             * Format: double
+             * @description reach of the arm forward, as a share of body height
+             */
+            armShare: number;
+            /**
+             * Format: double
+             * @description bed beyond the sleeper's height, mm
+             */
+            bedLength: number;
+            /**
+             * Format: double
+             * @description bed beyond each sleeper's shoulders, mm
+             */
+            bedWidth: number;
+            /**
+             * Format: double
+             * @description loaded, on a sealed road, L/100 km
+             */
+            consumption: number;
+            /**
+             * Format: double
+             * @description L never planned with
+             */
+            fuelReserve: number;
+            /**
+             * Format: double
+             * @description height of a grip overhead, as a share of body height, where reach was not measured
+             */
+            gripShare: number;
+            /**
+             * Format: double
+             * @description on what is drunk, from hotFrom upward
+             */
+            hotFactor: number;
+            /**
+             * Format: double
+             * @description °C
+             */
+            hotFrom: number;
+            /**
+             * Format: double
+             * @description highest rim to reach into, as a share of body height
+             */
+            rimShare: number;
+            /**
+             * Format: double
+             * @description fuel with the trailer against without
+             */
+            towFactor: number;
+            /**
+             * Format: double
+             * @description L per animal and day
+             */
+            waterAnimal: number;
+            /**
+             * Format: double
+             * @description washing from a bowl, L per person and day
+             */
+            waterBowl: number;
+            /**
+             * Format: double
+             * @description drinking, cooking and dishes, L per person and day
+             */
+            waterDrink: number;
+            /**
+             * Format: double
+             * @description L never planned with
+             */
+            waterReserve: number;
+            /**
+             * Format: double
+             * @description a shower, L per person and day
+             */
+            waterShower: number;
+        };
+        Axle: {
+            /**
+             * Format: double
+             * @description from the unladen height to the bump stop, mm; 0 = unknown
+             */
+            bump: number;
+            /**
+             * Format: double
+             * @description spring rate at the wheel, N/mm; 0 = unknown
+             */
+            rate: number;
+            tyre: components["schemas"]["Tyre"];
         };
         Axles: {
             /**
@@ -338,13 +504,236 @@ export interface components {
              * @enum {string}
              */
             split: "known" | "assumed";
+            /** @description for the definition as-weighed: the weighings, which replace the figures above except the height */
+            tickets: components["schemas"]["Ticket"][];
             /**
              * Format: double
              * @description total without a known split, kg
              */
             total: number;
-            /** @description what was aboard, for the definition as-weighed */
-            weighed?: components["schemas"]["Weighed"];
+        };
+        Bay: {
+            /** @description middle of the front edge of its floor: z is the floor's height above ground */
+            at: components["schemas"]["Point"];
+            /** @description moves rearward with a wheelbase extension */
+            behind: boolean;
+            /**
+             * Format: double
+             * @description clear width between the wheel arches, mm; 0 = none there
+             */
+            betweenArches: number;
+            /**
+             * Format: double
+             * @description front left corner to rear right corner at the floor, mm
+             */
+            diagonalLeft: number;
+            /**
+             * Format: double
+             * @description front right corner to rear left corner at the floor, mm
+             */
+            diagonalRight: number;
+            heated: boolean;
+            /**
+             * Format: double
+             * @description floor to ceiling at the front, mm
+             */
+            heightFront: number;
+            /**
+             * Format: double
+             * @description floor to ceiling at the rear, mm
+             */
+            heightRear: number;
+            id: string;
+            insulated: boolean;
+            /** @enum {string} */
+            kind: "wagon-cargo" | "tub" | "canopy-left" | "canopy-right" | "canopy-rear" | "living-box" | "under-tray" | "between-rails" | "headboard" | "roof" | "rear-wall" | "second-row" | "cab";
+            /**
+             * Format: double
+             * @description along the left side at the floor, mm; 0 = not measured
+             */
+            lengthLeft: number;
+            /**
+             * Format: double
+             * @description along the right side at the floor, mm
+             */
+            lengthRight: number;
+            /**
+             * Format: double
+             * @description along the middle at the top, where a hatch leans in or a face is raked, mm; 0 = as at the floor
+             */
+            lengthTop: number;
+            /** @description the floor was levelled, or found level, before the rest was measured */
+            levelled: boolean;
+            lockable: boolean;
+            name: string;
+            note: string;
+            obstacles: components["schemas"]["Obstacle"][];
+            opening: components["schemas"]["Opening"];
+            /**
+             * Format: double
+             * @description most that it may carry moving, kg; 0 = not stated
+             */
+            rating: number;
+            /**
+             * Format: double
+             * @description most that it may carry parked, kg; 0 = as moving
+             */
+            ratingParked: number;
+            /** @description against dust and water */
+            sealed: boolean;
+            /** @description people travel or sleep in it */
+            shared: boolean;
+            /**
+             * Format: double
+             * @description floor against level across, right low is positive, °
+             */
+            tiltAcross: number;
+            /**
+             * Format: double
+             * @description floor against level along the vehicle, front low is positive, °
+             */
+            tiltAlong: number;
+            /**
+             * Format: double
+             * @description across at the front, clear of the arches, mm
+             */
+            widthFront: number;
+            /**
+             * Format: double
+             * @description across at the rear, clear of the arches, mm
+             */
+            widthRear: number;
+        };
+        BayFigures: {
+            box: components["schemas"]["Box"];
+            /** @description front left, front right, rear right, rear left */
+            floor: components["schemas"]["Corner"][];
+            /**
+             * Format: double
+             * @description mm above ground
+             */
+            floorZ: number;
+            /** @description the opening, flat in its face */
+            gap?: components["schemas"]["Solid"];
+            id: string;
+            /**
+             * Format: double
+             * @description of the box, before obstacles
+             */
+            litres: number;
+            /**
+             * Format: double
+             * @description what stands in it in the state shown, kg
+             */
+            load: number;
+            /**
+             * Format: int64
+             * @description measures on the sheet that no bay is without
+             */
+            measures: number;
+            obstacles: components["schemas"]["ObstacleFigure"][];
+            /**
+             * Format: double
+             * @description x of the rear at the ceiling, mm
+             */
+            rearTop: number;
+            /**
+             * Format: int64
+             * @description of them, measures taken
+             */
+            taken: number;
+            /** @description height of the ceiling above ground at the front and the rear, mm */
+            top: number[];
+        };
+        Bound: {
+            /** @description this one is the limit */
+            binds: boolean;
+            /** @description id of the modification, if it is one */
+            id: string;
+            /**
+             * Format: double
+             * @description kg
+             */
+            kg: number;
+            /** @enum {string} */
+            kind: "plate" | "upgrade" | "tyres" | "hitch" | "rack" | "modification";
+            /** @description name of the modification, if it is one */
+            name: string;
+            /** @enum {string} */
+            source: "plate" | "papers" | "data-sheet" | "estimate";
+            /**
+             * @description why it does not count; empty when it does
+             * @enum {string}
+             */
+            void: "" | "replaced" | "raises-nothing";
+        };
+        Box: {
+            /**
+             * Format: double
+             * @description least of front and rear, mm
+             */
+            height: number;
+            /**
+             * Format: double
+             * @description least of both sides and the top, mm
+             */
+            length: number;
+            /**
+             * Format: double
+             * @description least of front and rear, mm
+             */
+            width: number;
+        };
+        Brief: {
+            /** @description with the last build */
+            annoyances: string;
+            assumptions: components["schemas"]["Assumptions"];
+            /**
+             * Format: int64
+             * @description in cents of currency; 0 = not stated
+             */
+            budget: number;
+            camp: components["schemas"]["Camp"];
+            /** @description ways of doing it that were settled; all others are undecided */
+            choices: components["schemas"]["SchoolChoice"][];
+            /** @description as the workshop writes it */
+            currency: string;
+            daily: components["schemas"]["Daily"];
+            envelope: components["schemas"]["Envelope"];
+            gear: components["schemas"]["Gear"][];
+            later: components["schemas"]["Later"][];
+            surfaces: components["schemas"]["Surface"][];
+            travellers: components["schemas"]["Traveller"][];
+            trip: components["schemas"]["Trip"];
+        };
+        BriefFigures: {
+            implied: components["schemas"]["Implied"][];
+            /** @description the limit on the gross is stated */
+            known: boolean;
+            /**
+             * Format: double
+             * @description for the fitout, kg; negative is already spent
+             */
+            left: number;
+            /** @description from the limit down to what is left for the fitout */
+            payload: components["schemas"]["PayloadLine"][];
+        };
+        Camp: {
+            /** @enum {string} */
+            cookWhere: "outside" | "inside" | "both" | "none";
+            /**
+             * Format: double
+             * @description hot meals a day
+             */
+            hotMeals: number;
+            /** @enum {string} */
+            sleepWhere: "inside" | "roof" | "ground" | "trailer" | "elsewhere";
+            /** @enum {string} */
+            toilet: "none" | "carried" | "built-in";
+            /** @enum {string} */
+            washing: "none" | "bowl" | "shower";
+            /** @enum {string} */
+            wasteWater: "none" | "caught";
         };
         Centre: {
             /**
@@ -390,6 +779,12 @@ export interface components {
             status: number;
             title: string;
         };
+        Corner: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
         Corners: {
             /**
              * Format: double
@@ -419,6 +814,14 @@ export interface components {
             /** @enum {string} */
             region: "anz" | "uk-eu" | "na";
         };
+        Daily: {
+            /** @description it is the daily driver too */
+            driver: boolean;
+            /** @description what must come out, and in how long */
+            liftOut: components["schemas"]["LiftOut"][];
+            /** @description seats that have to stay usable */
+            seats: components["schemas"]["SeatKept"][];
+        };
         DatumOrigin: {
             /** @enum {string} */
             datum: "front-axle" | "rear-axle" | "headboard" | "front-end" | "rear-end";
@@ -432,6 +835,30 @@ export interface components {
             job: components["schemas"]["Job"];
             /** Format: int64 */
             revision: number;
+        };
+        Envelope: {
+            /**
+             * Format: double
+             * @description garage door, ferry, carport, mm
+             */
+            height: number;
+            /**
+             * Format: double
+             * @description mm
+             */
+            length: number;
+            /** @description which garage, which ferry, which rule */
+            note: string;
+            /**
+             * Format: double
+             * @description local rule for what stands out behind the rear axle, mm
+             */
+            rearOverhang: number;
+            /**
+             * Format: double
+             * @description mm
+             */
+            width: number;
         };
         ErrorDetail: {
             /** @description Where the error occurred, e.g. 'body.items[3].tags' or 'path.thing-id' */
@@ -557,6 +984,37 @@ export interface components {
              */
             value: number;
         };
+        Gear: {
+            /** @description away from people */
+            away: boolean;
+            /** @description needs cooling */
+            cool: boolean;
+            /**
+             * Format: double
+             * @description how many
+             */
+            count: number;
+            /** @description needs a dry place */
+            dry: boolean;
+            /** @description out of sight */
+            hidden: boolean;
+            id: string;
+            /** @description needs a lock */
+            locked: boolean;
+            /**
+             * Format: double
+             * @description of one, kg
+             */
+            mass: number;
+            name: string;
+            note: string;
+            /** @description of one, packed */
+            size: components["schemas"]["Size"];
+            /** @description stands upright only */
+            upright: boolean;
+            /** @enum {string} */
+            used: "often" | "daily" | "weekly" | "seldom" | "emergency";
+        };
         Grade: {
             axles: components["schemas"]["Axles"];
             /** Format: double */
@@ -590,7 +1048,32 @@ export interface components {
             status: "ok";
             version: string;
         };
+        Height: {
+            /**
+             * Format: double
+             * @description left to the bump stop, mm
+             */
+            bump: number;
+            bumpKnown: boolean;
+            /**
+             * Format: double
+             * @description down against the unladen vehicle before any lift, mm; negative is up
+             */
+            drop: number;
+            /** @description the spring rate is known */
+            known: boolean;
+            /**
+             * Format: double
+             * @description at the wheel, N/mm
+             */
+            rate: number;
+        };
         Hitch: {
+            /**
+             * Format: double
+             * @description most download, kg
+             */
+            ball: number;
             /**
              * Format: double
              * @description ball above the ground, mm
@@ -601,10 +1084,30 @@ export interface components {
              * @description ball behind the rear axle, mm
              */
             overhang: number;
+            /**
+             * Format: double
+             * @description most trailer mass, kg
+             */
+            trailer: number;
+        };
+        Implied: {
+            id: string;
+            /** @enum {string} */
+            kind: "mass" | "volume" | "length" | "plain";
+            /** @description how it comes about, with the numbers put in */
+            reason: string;
+            title: string;
+            /**
+             * Format: double
+             * @description in the base unit of its kind
+             */
+            value: number;
         };
         Item: {
             /** @description centre of mass */
             at: components["schemas"]["Point"];
+            /** @description id of the bay that it stands in; empty for none */
+            bay: string;
             /** @description moves rearward with a wheelbase extension */
             behind: boolean;
             /**
@@ -667,6 +1170,7 @@ export interface components {
             z: number;
         };
         Job: {
+            brief: components["schemas"]["Brief"];
             /** @description id of the variant that is shown and assessed */
             chosen: string;
             customer: string;
@@ -699,7 +1203,7 @@ export interface components {
             vehicle: components["schemas"]["Vehicle"];
             /**
              * Format: int64
-             * @description version of the format, 1
+             * @description version of the format, 2
              */
             version: number;
         };
@@ -710,6 +1214,18 @@ export interface components {
              * @description jobs that the query finds in all
              */
             total: number;
+        };
+        Later: {
+            /** @enum {string} */
+            by: "later" | "others";
+            id: string;
+            /**
+             * Format: double
+             * @description kg
+             */
+            mass: number;
+            name: string;
+            note: string;
         };
         Level: {
             /**
@@ -733,6 +1249,20 @@ export interface components {
              */
             now: number;
         };
+        LiftOut: {
+            id: string;
+            /**
+             * Format: double
+             * @description time that it may take, minutes
+             */
+            minutes: number;
+            name: string;
+            /**
+             * Format: double
+             * @description how many there are to lift
+             */
+            people: number;
+        };
         Limit: {
             /**
              * Format: double
@@ -742,6 +1272,15 @@ export interface components {
             /** @enum {string} */
             source: "plate" | "papers" | "data-sheet" | "estimate";
         };
+        LimitMoved: {
+            /**
+             * Format: double
+             * @description kg; 0 = not stated
+             */
+            kg: number;
+            /** @enum {string} */
+            limit: "gross" | "frontAxle" | "rearAxle" | "combination" | "ball" | "trailerBraked" | "trailerUnbraked" | "roofMoving" | "roofParked";
+        };
         Limits: {
             ball: components["schemas"]["Limit"];
             combination: components["schemas"]["Limit"];
@@ -750,6 +1289,10 @@ export interface components {
             /** @description most of people and cargo together, where a door placard states it */
             placard: components["schemas"]["Limit"];
             rearAxle: components["schemas"]["Limit"];
+            /** @description on the roof while driving */
+            roofMoving: components["schemas"]["Limit"];
+            /** @description on the roof while parked */
+            roofParked: components["schemas"]["Limit"];
             trailerBraked: components["schemas"]["Limit"];
             trailerUnbraked: components["schemas"]["Limit"];
         };
@@ -765,9 +1308,154 @@ export interface components {
             updatedAt: string;
             vehicle: string;
         };
+        LowPoint: {
+            /** @description its lowest edge, vehicle unladen */
+            at: components["schemas"]["Point"];
+            /** @description moves rearward with a wheelbase extension */
+            behind: boolean;
+            id: string;
+            name: string;
+        };
         Member: {
             id: string;
             name: string;
+        };
+        Modification: {
+            at: components["schemas"]["Point"];
+            /**
+             * @description for springs, airbags and tyres: where
+             * @enum {string}
+             */
+            axle: "none" | "front" | "rear" | "both";
+            /** @description moves rearward with a wheelbase extension */
+            behind: boolean;
+            /** @enum {string} */
+            certificate: "not-needed" | "planned" | "before-first" | "after-first";
+            /** @description the plan counts with it, fitted or planned: its mass and the limits that it moves */
+            counted: boolean;
+            id: string;
+            /** @description the baseline mass already contains it */
+            inBaseline: boolean;
+            /** @enum {string} */
+            kind: "gross-upgrade" | "axle-rating" | "springs" | "airbags" | "tyres" | "roof-rack" | "bar" | "winch" | "long-range-tank" | "towing" | "other";
+            /**
+             * Format: double
+             * @description raises the unladen vehicle at that axle, mm
+             */
+            lift: number;
+            /** @description limits that it moves: an upgrade replaces the plate's, anything else can only lower them */
+            limits: components["schemas"]["LimitMoved"][];
+            /**
+             * Format: double
+             * @description what it adds to the empty vehicle, kg; negative for what is lighter than what it replaces
+             */
+            mass: number;
+            name: string;
+            note: string;
+            /**
+             * Format: double
+             * @description springs: the new rate at the wheel; airbags: what they add to it; N/mm, 0 = unknown
+             */
+            rate: number;
+            /** @enum {string} */
+            source: "weighed" | "data-sheet" | "material" | "estimate";
+            /** @description for tyres: the new ones */
+            tyre: components["schemas"]["Tyre"];
+        };
+        Mount: {
+            at: components["schemas"]["Point"];
+            /** @description moves rearward with a wheelbase extension */
+            behind: boolean;
+            /** @description what lies beneath: fuel line, wiring, chassis rail, nothing */
+            beneath: string;
+            id: string;
+            name: string;
+            /**
+             * Format: double
+             * @description what it holds, kg of force; 0 = unknown
+             */
+            rating: number;
+        };
+        Number: {
+            /**
+             * @description a price is a level from 1, cheap, to 4
+             * @enum {string}
+             */
+            kind: "mass" | "length" | "volume" | "price";
+            label: string;
+            /** Format: double */
+            value: number;
+        };
+        Obstacle: {
+            /**
+             * Format: double
+             * @description above the floor, mm
+             */
+            above: number;
+            /**
+             * Format: double
+             * @description from the bay's front to where it begins, mm
+             */
+            front: number;
+            /**
+             * Format: double
+             * @description mm
+             */
+            height: number;
+            id: string;
+            /**
+             * Format: double
+             * @description from the wall of its side to it, mm
+             */
+            inset: number;
+            /** @enum {string} */
+            kind: "wheel-arch" | "strut" | "lip" | "step" | "other";
+            /**
+             * Format: double
+             * @description along the vehicle, mm; 0 = not measured
+             */
+            length: number;
+            name: string;
+            /** @enum {string} */
+            side: "left" | "right";
+            /**
+             * Format: double
+             * @description into the bay, mm
+             */
+            width: number;
+        };
+        ObstacleFigure: {
+            id: string;
+            solid: components["schemas"]["Solid"];
+        };
+        Opening: {
+            /** @enum {string} */
+            face: "none" | "rear" | "left" | "right" | "front" | "top";
+            /**
+             * Format: double
+             * @description clear, mm; of a top opening its length
+             */
+            height: number;
+            /**
+             * @description side that it hangs on, seen from outside
+             * @enum {string}
+             */
+            hinge: "none" | "top" | "bottom" | "left" | "right" | "lift-off" | "roll";
+            /**
+             * Format: double
+             * @description lip that a floor must clear, above the bay's floor, mm
+             */
+            sill: number;
+            /**
+             * Format: double
+             * @description how far it opens, °
+             */
+            swing: number;
+            /**
+             * Format: double
+             * @description clear, mm; 0 = not measured
+             */
+            width: number;
         };
         Outline: {
             /**
@@ -820,8 +1508,15 @@ export interface components {
              * @description ground to the underside of the body, mm
              */
             sillHeight: number;
+            /**
+             * Format: double
+             * @description without mirrors, mm; 0 = not measured
+             */
+            width: number;
         };
         Pad: {
+            /** @description which rating is the limit, where it is not the plate's: upgrade, tyres, rack, hitch */
+            binds: string;
             /** @enum {string} */
             id: "front" | "rear" | "gross" | "combination";
             /**
@@ -871,6 +1566,12 @@ export interface components {
             /** @enum {string} */
             state: "fitted" | "removed" | "moved";
         };
+        PayloadLine: {
+            /** Format: double */
+            kg: number;
+            label: string;
+            reason: string;
+        };
         Point: {
             /**
              * Format: double
@@ -915,6 +1616,23 @@ export interface components {
             job: components["schemas"]["Job"];
             text: string;
         };
+        Rating: {
+            bounds: components["schemas"]["Bound"][];
+            /**
+             * Format: double
+             * @description the bound that binds, kg; 0 = nothing known
+             */
+            kg: number;
+            /** @enum {string} */
+            limit: "gross" | "frontAxle" | "rearAxle" | "combination" | "ball" | "trailerBraked" | "trailerUnbraked" | "placard" | "roofMoving" | "roofParked";
+            /**
+             * @description where the binding figure was read
+             * @enum {string}
+             */
+            source: "plate" | "papers" | "data-sheet" | "estimate";
+            /** @description plate, papers or an upgrade state it; otherwise only lesser bounds are known */
+            stated: boolean;
+        };
         Require: {
             choice?: string;
             member?: string;
@@ -923,6 +1641,18 @@ export interface components {
         RevisionOutputBody: {
             /** Format: int64 */
             revision: number;
+        };
+        RideFigures: {
+            angles: components["schemas"]["Angles"];
+            front: components["schemas"]["Height"];
+            /** @description both spring rates are known */
+            known: boolean;
+            /**
+             * Format: double
+             * @description nose up against unladen, °
+             */
+            rake: number;
+            rear: components["schemas"]["Height"];
         };
         Row: {
             cells: string[];
@@ -943,6 +1673,28 @@ export interface components {
             base: number;
             job: components["schemas"]["Job"];
         };
+        School: {
+            /** @description id of the way decided on; empty is undecided */
+            choice: string;
+            group: string;
+            id: string;
+            question: string;
+            reason: string;
+            /** @description id of the way that this brief speaks for */
+            recommended: string;
+            title: string;
+            ways: components["schemas"]["Way"][];
+            /** @description in the specialist's words */
+            why: string;
+        };
+        SchoolChoice: {
+            /** @description id of the way chosen */
+            choice: string;
+            /** @description id of the judgement call */
+            school: string;
+            /** @description in the specialist's words */
+            why: string;
+        };
         Seat: {
             /** @description centre of the person who sits there */
             at: components["schemas"]["Point"];
@@ -950,6 +1702,16 @@ export interface components {
             driver: boolean;
             id: string;
             name: string;
+        };
+        SeatKept: {
+            /** @description id of a seat of the vehicle */
+            seat: string;
+        };
+        Sheet: {
+            /** @description id of the bay */
+            bay: string;
+            /** @description in the order in which they are taken */
+            steps: components["schemas"]["Step"][];
         };
         Size: {
             /**
@@ -967,6 +1729,10 @@ export interface components {
              * @description across the vehicle, mm
              */
             width: number;
+        };
+        Solid: {
+            from: components["schemas"]["Point"];
+            to: components["schemas"]["Point"];
         };
         Stability: {
             /** @description the unladen height of the centre of gravity is known, not assumed */
@@ -992,17 +1758,53 @@ export interface components {
              */
             unladenTip: number;
         };
+        Step: {
+            /** @description heading: level, outline, arches, opening, height, diagonals */
+            group: string;
+            /** @description where the tape goes, and what to mind */
+            how: string;
+            /** @enum {string} */
+            kind: "length" | "angle" | "yes";
+            /** @description 0 is an answer: not every bay has it */
+            optional: boolean;
+            /** @description keys and ids from the bay to the field */
+            path: string[];
+            /** @description the picture that shows it */
+            picture: string;
+            title: string;
+            /**
+             * Format: double
+             * @description as it is now: mm or degrees; 1 for yes
+             */
+            value: number;
+        };
         Subject: {
-            /** @description id of the item, part, tank or seat; empty for the others */
+            /** @description id of the item, part, tank, seat, ticket, modification or bay; empty for the others */
             id: string;
             /** @enum {string} */
-            kind: "vehicle" | "front-axle" | "rear-axle" | "gross" | "combination" | "ball" | "trailer" | "item" | "part" | "tank" | "seat" | "baseline" | "limit";
+            kind: "vehicle" | "front-axle" | "rear-axle" | "gross" | "combination" | "ball" | "trailer" | "item" | "part" | "tank" | "seat" | "baseline" | "limit" | "ticket" | "modification" | "bay" | "brief";
+            /** @description path of the measure that it is about, with / between; empty for the whole */
+            measure: string;
         };
         Summary: {
             /** Format: int64 */
             cautions: number;
             /** Format: int64 */
             stops: number;
+        };
+        Surface: {
+            /**
+             * Format: double
+             * @description fuel against a sealed road
+             */
+            factor: number;
+            id: string;
+            name: string;
+            /**
+             * Format: double
+             * @description of the way, %; all together count as the whole
+             */
+            share: number;
         };
         Switch: {
             id: string;
@@ -1039,6 +1841,68 @@ export interface components {
              * @description litres in it in the state shown
              */
             now: number;
+        };
+        Ticket: {
+            /** @description it counts; a doubtful one can be kept without counting */
+            counted: boolean;
+            /** @description YYYY-MM-DD, may be empty */
+            date: string;
+            /**
+             * Format: double
+             * @description front axle, for axles, kg
+             */
+            front: number;
+            /**
+             * Format: double
+             * @description for corners, kg
+             */
+            frontLeft: number;
+            /** Format: double */
+            frontRight: number;
+            id: string;
+            /** @description the vehicle stood level on the scale */
+            level: boolean;
+            /** @description what the workshop calls it: place or number */
+            name: string;
+            /** @description parts and modifications that were on the vehicle */
+            parts: components["schemas"]["WeighedPart"][];
+            people: components["schemas"]["WeighedPerson"][];
+            /**
+             * @description what was read: two axles, four corners, or the whole only
+             * @enum {string}
+             */
+            reading: "axles" | "corners" | "total";
+            /**
+             * Format: double
+             * @description rear axle, for axles, kg
+             */
+            rear: number;
+            /** Format: double */
+            rearLeft: number;
+            /** Format: double */
+            rearRight: number;
+            /**
+             * Format: double
+             * @description smallest step of the scale, kg
+             */
+            resolution: number;
+            tanks: components["schemas"]["WeighedTank"][];
+            /**
+             * Format: double
+             * @description for total; beside axles or corners, the whole as weighed at once, 0 = not weighed
+             */
+            total: number;
+        };
+        TicketFigure: {
+            /** @description dry, kg; 0 where only the whole was weighed */
+            axles: components["schemas"]["Axles"];
+            /**
+             * Format: double
+             * @description dry, kg
+             */
+            gross: number;
+            id: string;
+            readAxles: boolean;
         };
         Trailer: {
             /**
@@ -1086,6 +1950,99 @@ export interface components {
             /** @description on the vehicle's axles when coupled, kg */
             effect: components["schemas"]["Axles"];
         };
+        Traveller: {
+            /**
+             * Format: double
+             * @description body height, mm; 0 = not asked; for an animal the length it lies in
+             */
+            height: number;
+            id: string;
+            /** @enum {string} */
+            kind: "person" | "animal";
+            /**
+             * Format: double
+             * @description kg, as they travel
+             */
+            mass: number;
+            name: string;
+            /**
+             * Format: double
+             * @description how high the hand grips, standing on the ground, mm; 0 = not measured
+             */
+            reach: number;
+            /** @description packs, cooks and reaches into things, so that heights are for them */
+            serves: boolean;
+            /**
+             * Format: double
+             * @description shoulder width, mm; 0 = not asked
+             */
+            shoulder: number;
+            /** @description sleeps in or on the vehicle */
+            sleeps: boolean;
+            /**
+             * Format: double
+             * @description litres a day; 0 = as assumed for everyone of the kind
+             */
+            water: number;
+        };
+        Trip: {
+            /**
+             * Format: double
+             * @description coldest night, °C
+             */
+            coldest: number;
+            /**
+             * Format: double
+             * @description driven on a usual day, km
+             */
+            dayDistance: number;
+            /**
+             * Format: double
+             * @description longest way between fuel, km
+             */
+            fuelDistance: number;
+            /**
+             * Format: double
+             * @description hottest day, °C
+             */
+            hottest: number;
+            /**
+             * Format: double
+             * @description longest way between mains power, km; 0 = as long as the services
+             */
+            mainsDistance: number;
+            /**
+             * Format: double
+             * @description most nights between services
+             */
+            nights: number;
+            /** @enum {string} */
+            tows: "never" | "sometimes" | "always";
+            /**
+             * Format: double
+             * @description of the trailer that it is to tow, loaded, kg
+             */
+            trailerMass: number;
+            /**
+             * Format: double
+             * @description longest way between water, km; 0 = as long as the services
+             */
+            waterDistance: number;
+        };
+        Tyre: {
+            /** @description two tyres on each side */
+            dual: boolean;
+            /**
+             * Format: int64
+             * @description load index as dual tyres, the second figure; 0 = as index
+             */
+            dualIndex: number;
+            /**
+             * Format: int64
+             * @description load index; 0 = not read
+             */
+            index: number;
+        };
         Variant: {
             choices: components["schemas"]["Choice"][];
             id: string;
@@ -1095,13 +2052,22 @@ export interface components {
         };
         Vehicle: {
             baseline: components["schemas"]["Baseline"];
+            /** @description measured spaces to build in */
+            bays: components["schemas"]["Bay"][];
             /** @description wheelbase extension, if one is fitted or planned */
             extension?: components["schemas"]["Extension"];
+            /** @description the front axle: spring, bump clearance, tyres */
+            front: components["schemas"]["Axle"];
             hitch: components["schemas"]["Hitch"];
             limits: components["schemas"]["Limits"];
+            lowPoints: components["schemas"]["LowPoint"][];
+            modifications: components["schemas"]["Modification"][];
+            /** @description points that things can be fixed to */
+            mounts: components["schemas"]["Mount"][];
             name: string;
             outline: components["schemas"]["Outline"];
             parts: components["schemas"]["Part"][];
+            rear: components["schemas"]["Axle"];
             seats: components["schemas"]["Seat"][];
             tanks: components["schemas"]["Tank"][];
             /**
@@ -1129,14 +2095,21 @@ export interface components {
             id: string;
             label: string;
         };
-        Weighed: {
-            /** @description YYYY-MM-DD, may be empty */
-            date: string;
-            /** @description the vehicle stood level on the scale */
-            level: boolean;
-            people: components["schemas"]["WeighedPerson"][];
-            tanks: components["schemas"]["WeighedTank"][];
-            where: string;
+        Way: {
+            against: components["schemas"]["Argument"][];
+            for: components["schemas"]["Argument"][];
+            id: string;
+            label: string;
+            numbers: components["schemas"]["Number"][];
+            /**
+             * Format: int64
+             * @description weights for less weights against
+             */
+            score: number;
+        };
+        WeighedPart: {
+            /** @description id of a part or modification of the vehicle */
+            part: string;
         };
         WeighedPerson: {
             /** Format: double */
@@ -1149,6 +2122,13 @@ export interface components {
             litres: number;
             /** @description id of a tank of the vehicle */
             tank: string;
+        };
+        WeighingFigures: {
+            /** @description standard uncertainty of each axle, kg */
+            sigma: components["schemas"]["Axles"];
+            /** @description at least one ticket read the axles apart */
+            split: boolean;
+            tickets: components["schemas"]["TicketFigure"][];
         };
         WorstState: {
             /** @description front, front-least, rear, gross, combination, left or right */
@@ -1671,6 +2651,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Document"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    schools: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Job"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["School"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    sheets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Job"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sheet"][];
                 };
             };
             /** @description Error */

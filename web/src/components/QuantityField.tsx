@@ -20,6 +20,8 @@ interface Props {
   /** Without the unit behind it, for columns whose head names it. */
   bare?: boolean;
   id?: string;
+  /** After Enter, when what was typed could be read. */
+  onDone?: () => void;
 }
 
 /**
@@ -27,36 +29,42 @@ interface Props {
  * Enter or on leaving, and put back with Escape; what cannot be read stays in
  * the field with the reason.
  */
-export function QuantityField({ label, value, kind, system, onCommit, emptyForZero, disabled, title, bare, id }: Props) {
+export function QuantityField({ label, value, kind, system, onCommit, emptyForZero, disabled, title, bare, id, onDone }: Props) {
+  const unit = bare ? '' : unitName(kind, system);
   const start = emptyForZero && value === 0 ? '' : editable(value, kind, system);
   const [typed, setTyped] = useState<string>();
   const [refusal, setRefusal] = useState('');
   const errorId = useId();
 
-  const commit = () => {
-    if (typed === undefined || typed.trim() === start) return leave();
-    if (emptyForZero && typed.trim() === '') {
+  /** Makes what was typed; false when it cannot be read. */
+  const commit = (): boolean => {
+    if (typed === undefined || typed.trim() === start) {
       leave();
-      return onCommit(0);
+      return true;
     }
     try {
-      const read = parseQuantity(typed, kind, system);
+      const read = emptyForZero && typed.trim() === '' ? 0 : parseQuantity(typed, kind, system);
       leave();
       onCommit(read);
+      return true;
     } catch (error) {
       if (!(error instanceof NotAQuantity)) throw error;
       setRefusal(`${label}: ${error.message}`);
+      return false;
     }
   };
   const leave = () => {
     setTyped(undefined);
     setRefusal('');
   };
-  const onKeyDown = (event: KeyboardEvent) => {
-    if (event.key === 'Enter') commit();
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === 'Enter' && commit()) onDone?.();
     if (event.key === 'Escape') {
       event.stopPropagation();
       leave();
+      // Ready to be typed over again, as on coming in.
+      const input = event.currentTarget;
+      requestAnimationFrame(() => input.select());
     }
   };
   return (
@@ -69,6 +77,8 @@ export function QuantityField({ label, value, kind, system, onCommit, emptyForZe
         aria-describedby={refusal ? errorId : undefined}
         title={title}
         value={typed ?? start}
+        // The figure keeps clear of the unit behind it, however long that is.
+        style={unit === '' ? undefined : { paddingRight: `${1.1 + 0.55 * unit.length}em` }}
         disabled={disabled}
         autoComplete="off"
         data-typing={typed !== undefined && typed !== start}
@@ -77,9 +87,9 @@ export function QuantityField({ label, value, kind, system, onCommit, emptyForZe
         onBlur={commit}
         onKeyDown={onKeyDown}
       />
-      {!bare && unitName(kind, system) !== '' && (
+      {unit !== '' && (
         <span className="unit" aria-hidden>
-          {unitName(kind, system)}
+          {unit}
         </span>
       )}
       {refusal && (

@@ -1,7 +1,10 @@
+import { useNavigate } from 'react-router';
+
 import type { Finding, Fix, Job } from '../api/types';
 import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
 import { formatChange } from '../quantity/format';
 import { unitName } from '../quantity/units';
+import { whereabouts } from './whereabouts';
 
 const severityWords: Record<Finding['severity'], string> = { stop: 'Stop', caution: 'Caution', note: 'Note' };
 
@@ -16,19 +19,31 @@ function applyFix(job: Job, fix: Fix): void {
   if (kind === 'uncouple' && job.trailer) job.trailer.coupled = false;
 }
 
+interface Props {
+  /** Where there is a scene beside it. */
+  onShow?: (subject: Finding['subject']) => void;
+}
+
 /** What the core has to say about the job, worst first. */
-export function Findings({ onShow }: { onShow: (subject: Finding['subject']) => void }) {
+export function Findings({ onShow }: Props) {
   const session = useSession();
+  const navigate = useNavigate();
   const { job, assessment } = useSnapshot();
   if (!assessment) return <p aria-busy="true" />;
-  if (assessment.findings.length === 0) return <p className="empty">Nothing to say about this state. The last word has a public weighbridge.</p>;
+  const { findings } = assessment;
+  const show = (subject: Finding['subject']) => {
+    onShow?.(subject);
+    const sheet = whereabouts(subject);
+    if (sheet) void navigate(`/jobs/${job.id}/${sheet}`);
+  };
+  if (findings.length === 0) return <p className="empty">Nothing to say about this state. The last word has a public weighbridge.</p>;
   return (
     <ol className="findings" aria-label="Findings">
-      {assessment.findings.map((finding, i) => (
+      {findings.map((finding, i) => (
         <li key={`${finding.rule} ${finding.subject.id} ${i}`} className={`finding finding-${finding.severity}`} data-rule={finding.rule}>
           <h3>
             <SeverityMark severity={finding.severity} />
-            <button type="button" className="link" title="Show it in the scene" onClick={() => onShow(finding.subject)}>
+            <button type="button" className="link" title="Show it" onClick={() => show(finding.subject)}>
               {finding.title}
             </button>
           </h3>

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { Outlet, useParams } from 'react-router';
+import { Outlet, useLocation, useParams } from 'react-router';
 
 import { Refused } from '../api/client';
 import { Trouble } from '../components/Trouble';
@@ -17,6 +17,7 @@ export function JobPage() {
   const { id = '' } = useParams();
   const [session, setSession] = useState<JobSession>();
   const [trouble, setTrouble] = useState('');
+  const { hash, key } = useLocation();
   useEffect(() => {
     let opened: JobSession | undefined;
     let left = false;
@@ -49,6 +50,14 @@ export function JobPage() {
     document.addEventListener('keydown', onKeyDown);
     return () => document.removeEventListener('keydown', onKeyDown);
   }, [session]);
+
+  // What stands behind the # is a thing of the sheet that is opened; it comes into sight and takes the focus.
+  useEffect(() => {
+    if (hash === '' || !session) return;
+    const thing = document.querySelector<HTMLElement>(`[data-thing="${CSS.escape(decodeURIComponent(hash.slice(1)))}"]`);
+    thing?.scrollIntoView({ block: 'center' });
+    (thing?.matches('button') ? thing : thing?.querySelector<HTMLElement>('input, select, button'))?.focus();
+  }, [hash, key, session]);
 
   if (trouble !== '') return <Trouble message={trouble} />;
   if (!session) return <main className="loading" aria-busy="true">Opening the job…</main>;

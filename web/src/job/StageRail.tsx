@@ -3,7 +3,8 @@ import { NavLink } from 'react-router';
 import { useSnapshot } from '../document/SessionContext';
 
 const stages = [
-  { to: 'vehicle', label: 'Vehicle', icon: 'bi-truck-flatbed', subjects: ['vehicle', 'baseline', 'limit', 'part', 'tank', 'seat'] },
+  { to: 'brief', label: 'Brief', icon: 'bi-chat-square-text', subjects: ['brief'] },
+  { to: 'vehicle', label: 'Vehicle', icon: 'bi-truck-flatbed', subjects: ['vehicle', 'baseline', 'limit', 'part', 'tank', 'seat', 'ticket', 'modification', 'bay'] },
   { to: 'load', label: 'Load', icon: 'bi-minecart-loaded', subjects: ['front-axle', 'rear-axle', 'gross', 'combination', 'ball', 'trailer', 'item'] },
 ];
 

@@ -33,7 +33,7 @@ export function JobsPage() {
     onSettled: () => client.invalidateQueries({ queryKey: ['jobs'] }),
   });
   const path = (id: string) => ({ params: { path: { id } } });
-  const open = (id: string) => void navigate(`/jobs/${id}/load`);
+  const open = (id: string, stage = 'load') => void navigate(`/jobs/${id}/${stage}`);
   const importFile = async (chosen: File) => {
     const text = await chosen.text();
     // The server reads the document, so that what it refuses is said in its words.
@@ -92,7 +92,7 @@ export function JobsPage() {
           </button>
         </div>
       )}
-      <NewJob onOpen={open} onTrouble={setTrouble} />
+      <NewJob onOpen={(id) => open(id, 'brief')} onTrouble={setTrouble} />
       {list.isError && (
         <p className="trouble" role="alert">
           {list.error instanceof Refused ? list.error.message : 'The server does not answer. Start it, then reload this page.'}

@@ -7,7 +7,7 @@ import { Scroll } from '../components/Scroll';
 import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
 import { formatQuantity } from '../quantity/format';
 import { datums, labelOf } from '../words/words';
-import { newId } from './itemEdits';
+import { newId } from '../document/things';
 
 /** Reads items from a CSV file: first looked at, then added when the user says so. */
 export function CsvImport({ onClose }: { onClose: () => void }) {
@@ -32,7 +32,7 @@ export function CsvImport({ onClose }: { onClose: () => void }) {
   const add = () => {
     session.edit(`Read ${good.length} items`, (j) => {
       const items = chosenVariant(j).items;
-      for (const item of good) items.push({ ...item, id: newId(items.map((i) => i.id), item.name) });
+      for (const item of good) items.push({ ...item, id: newId(items, item.name) });
     });
     onClose();
   };

@@ -70,6 +70,14 @@ export function ItemPanel({ selected }: { selected: string | undefined }) {
           })}
         />
       </Field>
+      {job.vehicle.bays.length > 0 && (
+        <Field label="Stands in">
+          <SelectField
+            label="Bay" value={item.bay} options={[{ value: '', label: 'No measured space' }, ...job.vehicle.bays.map((b) => ({ value: b.id, label: b.name }))]}
+            onCommit={(bay) => edit('Bay', (i) => (i.bay = bay))}
+          />
+        </Field>
+      )}
       {item.seat === '' && (
         <>
           {quantity('Right of centre', item.at.y, 'length', (i, v) => (i.at.y = v), 'Left is negative')}

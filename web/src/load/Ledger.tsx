@@ -8,7 +8,8 @@ import { formatMassColumn } from '../quantity/format';
 import { unitName } from '../quantity/units';
 import { shownItems, type Shown } from '../scene/geometry';
 import { datums, labelOf } from '../words/words';
-import { addItem, newId, presenceOptions } from './itemEdits';
+import { newId } from '../document/things';
+import { addItem, presenceOptions } from './itemEdits';
 import { LedgerRow } from './LedgerRow';
 
 type Column = 'name' | 'mass' | 'source' | 'station' | 'presence' | 'front' | 'rear';
@@ -58,7 +59,7 @@ export function Ledger({ selected, onSelect, onImport }: Props) {
   const origin = assessment.datums.find((d) => d.datum === job.datum)?.x ?? 0;
   const items = variant.items;
   const add = () => {
-    const id = newId(items.map((i) => i.id), 'item');
+    const id = newId(items, 'item');
     const group = items.find((i) => i.id === selected)?.group ?? items.at(-1)?.group ?? 'Furniture';
     session.edit('Add item', (j) => addItem(j, id, group));
     onSelect(id);

@@ -3,7 +3,8 @@ import { SelectField } from '../components/SelectField';
 import { TextField } from '../components/TextField';
 import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
 import type { Variant } from '../api/types';
-import { alwaysAboard, newId } from './itemEdits';
+import { newId } from '../document/things';
+import { alwaysAboard } from './itemEdits';
 
 /** Switches and choices of the variant: what may stay behind, what excludes what, what needs what. */
 export function VariesPanel() {
@@ -11,10 +12,10 @@ export function VariesPanel() {
   const { job } = useSnapshot();
   const variant = chosenVariant(job);
   const edit = (label: string, change: (variant: Variant) => void, key?: string) => session.edit(label, (j) => change(chosenVariant(j)), key);
-  const addSwitch = () => edit('Add switch', (v) => v.switches.push({ id: newId(v.switches.map((s) => s.id), 'switch'), name: 'New switch', on: true }));
+  const addSwitch = () => edit('Add switch', (v) => v.switches.push({ id: newId(v.switches, 'switch'), name: 'New switch', on: true }));
   const addChoice = () =>
     edit('Add choice', (v) => {
-      v.choices.push({ id: newId(v.choices.map((c) => c.id), 'choice'), name: 'New choice', members: [{ id: 'a', name: 'First' }, { id: 'b', name: 'Second' }], none: true, chosen: '' });
+      v.choices.push({ id: newId(v.choices, 'choice'), name: 'New choice', members: [{ id: 'a', name: 'First' }, { id: 'b', name: 'Second' }], none: true, chosen: '' });
     });
   return (
     <div data-panel="varies">
@@ -46,7 +47,7 @@ export function VariesPanel() {
                 <RemoveButton label={`Remove ${member.name} from ${choice.name}`} onClick={() => edit(`Remove ${member.name}`, (v) => removeMember(v, choice.id, member.id))} />
               </div>
             ))}
-            <AddButton label={`Add to ${choice.name}`} onClick={() => change('Add member', (c) => c.members.push({ id: newId(c.members.map((m) => m.id), 'member'), name: 'New member' }))} />
+            <AddButton label={`Add to ${choice.name}`} onClick={() => change('Add member', (c) => c.members.push({ id: newId(c.members, 'member'), name: 'New member' }))} />
           </fieldset>
         );
       })}

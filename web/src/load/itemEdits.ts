@@ -1,15 +1,8 @@
 import type { Item, Job, Presence, Variant } from '../api/types';
 import { chosenVariant } from '../document/SessionContext';
+import { newId } from '../document/things';
 
 /** Plain edits of items in the document; no rule of the job is here. */
-
-export function newId(taken: readonly string[], name: string): string {
-  const stem = name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '').slice(0, 40) || 'item';
-  // Random, so that two browsers that add at the same time do not meet in one id.
-  const tail = Math.random().toString(36).slice(2, 7);
-  const id = `${stem}-${tail}`;
-  return taken.includes(id) ? newId(taken, name) : id;
-}
 
 export function itemIn(job: Job, id: string): Item | undefined {
   return chosenVariant(job).items.find((i) => i.id === id);
@@ -27,7 +20,7 @@ export function addItem(job: Job, id: string, group: string): void {
     id, name: 'New item', group, form: 'box', mass: 0,
     at: { x: Math.round((outline.headboard + wheelbase) / 2), y: 0, z: outline.floorHeight + 150 },
     size: { length: 400, width: 400, height: 300 },
-    source: 'estimate', presence: plainPresence('always'), seat: '', behind: false, note: '',
+    source: 'estimate', presence: plainPresence('always'), seat: '', bay: '', behind: false, note: '',
   });
 }
 
@@ -74,7 +67,7 @@ function assignPresence(variant: Variant, item: Item, value: string): void {
   else if (kind === 'choice') item.presence = { ...plainPresence('choice'), choice: first, member: second };
   else if (kind === 'level') item.presence = { ...plainPresence('level'), level: { min: 0, max: 50, now: 50, density: 1 } };
   else if (kind === 'new-switch') {
-    const id = newId(variant.switches.map((s) => s.id), item.name);
+    const id = newId(variant.switches, item.name);
     variant.switches.push({ id, name: item.name, on: true });
     item.presence = { ...plainPresence('switch'), switch: id };
   } else item.presence = plainPresence('always');

@@ -34,10 +34,11 @@ function OnePad({ pad, system, term, others }: { pad: Pad; system: System; term:
         <span className="pad-load figure" data-figure="load">
           {mass(pad.load)}
         </span>
-        <span className="pad-of" title={others}>
+        <span className="pad-of" title={pad.binds === '' ? others : `${term}. Binds: ${pad.binds}. ${others}`}>
           {pad.limit > 0 ? (
             <>
               of <span className="figure" data-figure="limit">{mass(pad.limit)}</span> {term}
+              {pad.binds !== '' && <span className="pad-binds">, here {pad.binds}</span>}
             </>
           ) : (
             <>{term} not stated</>

@@ -3,6 +3,7 @@ import { useMemo, useRef } from 'react';
 import type { Finding } from '../api/types';
 import { useSnapshot } from '../document/SessionContext';
 import { formatChange, formatQuantity } from '../quantity/format';
+import { BayShape } from './BayShape';
 import { Body } from './Body';
 import { box, drawX, drawY, fitWindow, roomForName, shownItems, type Shown, type Window } from './geometry';
 import { Rule } from './Rule';
@@ -46,6 +47,9 @@ export function Scene({ width = 860, height, selected, subject, onSelect }: Prop
       <svg ref={svg} viewBox={`0 0 ${w.width} ${height}`} role="group" aria-label="Side elevation, front to the left" {...hand.handlers}>
         <path className="ground" d={`M0 ${w.ground}H${w.width}`} />
         <Body job={job} assessment={assessment} window={w} />
+        {assessment.bays.map((bay) => (
+          <BayShape key={bay.id} bay={bay} view="side" window={w} />
+        ))}
         {order.map((s) => (
           <SceneItem
             key={s.item.id} item={s.item} figures={s.figures} window={w} units={job.units} origin={origin}

@@ -34,6 +34,14 @@ export function fitWindow(job: Job, assessment: Assessment, shown: Shown[], widt
   return { from: left - slack / 2, scale, width, height, ground };
 }
 
+/** Fits a rectangle in mm, bottom upward, into a drawing with a small margin all round. */
+export function fitBox(left: number, right: number, bottom: number, top: number, width: number, height: number): Window {
+  const margin = 26;
+  const scale = Math.max((right - left) / (width - 2 * margin), (top - bottom) / (height - 2 * margin), 1);
+  const spare = height - (top - bottom) / scale;
+  return { from: (left + right) / 2 - (width * scale) / 2, scale, width, height, ground: height - spare / 2 + bottom / scale };
+}
+
 export const drawX = (w: Window, x: number) => (x - w.from) / w.scale;
 export const drawY = (w: Window, z: number) => w.ground - z / w.scale;
 

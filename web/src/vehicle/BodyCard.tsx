@@ -33,6 +33,7 @@ export function BodyCard() {
         {line('Front overhang', o.frontOverhang, 'length', (v, mm) => (v.outline.frontOverhang = mm))}
         {line('Rear overhang', o.rearOverhang, 'length', (v, mm) => (v.outline.rearOverhang = mm))}
         {line('Height', o.height, 'length', (v, mm) => (v.outline.height = mm))}
+        {line('Width without mirrors', o.width, 'length', (v, mm) => (v.outline.width = mm), undefined, true)}
         {line(`Height of the ${word('bonnet')}`, o.bonnetHeight, 'length', (v, mm) => (v.outline.bonnetHeight = mm))}
         {line('Windscreen foot, behind front axle', o.cabFront, 'length', (v, mm) => (v.outline.cabFront = mm))}
         {line('Cab back, behind front axle', o.cabRear, 'length', (v, mm) => (v.outline.cabRear = mm))}

@@ -17,10 +17,12 @@ export function TowingCard() {
       if (j.trailer) set(j.trailer);
     }, key);
   return (
-    <Panel title="Hitch and trailer">
-      <div className="form">
+    <Panel title="Hitch and trailer" className="wide">
+      <div className="form form-wide">
         {line('Ball behind the rear axle', vehicle.hitch.overhang, 'length', (v, mm) => (v.hitch.overhang = mm))}
         {line('Height of the ball', vehicle.hitch.height, 'length', (v, mm) => (v.hitch.height = mm))}
+        {line(`Most ${vocabulary(job.region, 'ball').word} of the hitch`, vehicle.hitch.ball, 'mass', (v, kg) => (v.hitch.ball = kg), 'From the hitch’s own plate', true)}
+        {line('Most trailer of the hitch', vehicle.hitch.trailer, 'mass', (v, kg) => (v.hitch.trailer = kg), undefined, true)}
         <label className="switch-line">
           <input
             type="checkbox" role="switch" className="form-check-input" checked={t !== undefined}

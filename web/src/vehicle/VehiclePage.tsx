@@ -1,41 +1,41 @@
+import { Outlet, useMatch } from 'react-router';
+
 import { Panel } from '../components/Panel';
+import { Scroll } from '../components/Scroll';
+import { SubNav } from '../components/SubNav';
+import { useSnapshot } from '../document/SessionContext';
 import { Findings } from '../findings/Findings';
 import { Scene } from '../scene/Scene';
 import { useShown } from '../scene/useShown';
-import { BaselineCard } from './BaselineCard';
-import { BodyCard } from './BodyCard';
-import { ExtensionCard } from './ExtensionCard';
-import { PartsCard } from './PartsCard';
-import { PlateCard } from './PlateCard';
-import { SeatsCard } from './SeatsCard';
-import { TanksCard } from './TanksCard';
-import { TowingCard } from './TowingCard';
 
-/** The vehicle as it stands: what it may weigh, what it weighs, and what of it changes. */
+/** The vehicle as it stands: what it may weigh, what it weighs, what is on it, and the room in it. */
 export function VehiclePage() {
   const { selected, subject, onSelect, onShow } = useShown();
+  const { vehicle } = useSnapshot().job;
+  // The space sheet draws the vehicle itself, in three views.
+  const drawn = useMatch('/jobs/:id/vehicle/space') !== null;
   return (
-    <div className="vehicle-page">
-      <div className="vehicle-forms">
-        <div className="column">
-          <PlateCard />
-          <TowingCard />
+    <div className="stage-page">
+      <div>
+        <SubNav
+          label="Sheets of the vehicle"
+          sheets={[
+            { to: '.', label: 'Plate' },
+            { to: 'weight', label: 'Weight' },
+            { to: 'fitted', label: 'On it', count: String(vehicle.modifications.length) },
+            { to: 'space', label: 'Space', count: String(vehicle.bays.length) },
+          ]}
+        />
+        <div className="stage-forms">
+          <Outlet />
         </div>
-        <div className="column">
-          <BaselineCard />
-          <ExtensionCard />
-        </div>
-        <PartsCard />
-        <TanksCard />
-        <SeatsCard />
-        <BodyCard />
       </div>
-      <div className="beside">
-        <Scene width={440} height={230} selected={selected} subject={subject} onSelect={onSelect} />
+      <Scroll label="Drawing and findings" className="beside">
+        {!drawn && <Scene width={440} height={230} selected={selected} subject={subject} onSelect={onSelect} />}
         <Panel title="Findings" className="side">
           <Findings onShow={onShow} />
         </Panel>
-      </div>
+      </Scroll>
     </div>
   );
 }

@@ -1,57 +1,35 @@
 import type { ReactNode } from 'react';
 
-import type { Job, Point, Vehicle } from '../api/types';
-import { Field } from '../components/Field';
-import { QuantityField } from '../components/QuantityField';
-import { useSession, useSnapshot } from '../document/SessionContext';
-import { unitName, type Kind } from '../quantity/units';
+import type { Point, Vehicle } from '../api/types';
+import type { Column } from '../components/ThingTable';
+import { useFields } from '../document/useFields';
 import { datums, labelOf } from '../words/words';
 
 /** The job's vehicle, and short ways to show and edit its fields. */
 export function useVehicleEdit() {
-  const session = useSession();
-  const { job, assessment } = useSnapshot();
+  const fields = useFields((job) => job.vehicle);
+  const { job, assessment, input, unit } = fields;
   const origin = assessment?.datums.find((d) => d.datum === job.datum)?.x ?? 0;
-  const edit = (label: string, change: (vehicle: Vehicle, job: Job) => void, key?: string) => session.edit(label, (j) => change(j.vehicle, j), key);
-  const field = (bare: boolean, label: string, value: number, kind: Kind, set: (vehicle: Vehicle, value: number, job: Job) => void, emptyForZero = false) => (
-    <QuantityField bare={bare} label={label} value={value} kind={kind} system={job.units} emptyForZero={emptyForZero} onCommit={(v) => edit(label, (vehicle, j) => set(vehicle, v, j))} />
-  );
-  /** A field for tables whose heads name the unit. */
-  const input = (label: string, value: number, kind: Kind, set: (vehicle: Vehicle, value: number, job: Job) => void, emptyForZero = false) =>
-    field(true, label, value, kind, set, emptyForZero);
-  /** A labelled field for forms. */
-  const line = (label: string, value: number, kind: Kind, set: (vehicle: Vehicle, value: number, job: Job) => void, hint?: string): ReactNode => (
-    <Field label={label} {...(hint ? { hint } : {})}>
-      {field(false, label, value, kind, set)}
-    </Field>
-  );
-  /** The three cells of a place: station in the job's datum, side, height. */
-  const placeCells = (name: string, at: Point, place: (vehicle: Vehicle) => Point | undefined): ReactNode => {
-    const set = (key: keyof Point, value: number) => (vehicle: Vehicle) => {
+  /** The three fields of a place: station in the job's datum, side, height. */
+  const placeFields = (name: string, at: Point, place: (vehicle: Vehicle) => Point | undefined): [ReactNode, ReactNode, ReactNode] => {
+    const set = (key: keyof Point) => (vehicle: Vehicle, value: number) => {
       const point = place(vehicle);
-      if (point) point[key] = value;
+      if (point) point[key] = key === 'x' ? value + origin : value;
     };
-    return (
-      <>
-        <td>{input(`Station of ${name}`, at.x - origin, 'length', (v, x) => set('x', x + origin)(v))}</td>
-        <td>{input(`Side of ${name}`, at.y, 'length', (v, y) => set('y', y)(v))}</td>
-        <td>{input(`Height of ${name}`, at.z, 'length', (v, z) => set('z', z)(v))}</td>
-      </>
-    );
+    return [
+      input(`Station of ${name}`, at.x - origin, 'length', set('x')),
+      input(`Side of ${name}`, at.y, 'length', set('y')),
+      input(`Height of ${name}`, at.z, 'length', set('z')),
+    ];
   };
-  const unit = (kind: Kind) => unitName(kind, job.units);
-  const placeHeads: ReactNode = (
-    <>
-      <th scope="col" title={`Rearward of the ${labelOf(datums, job.datum)}; negative is ahead of it`}>
-        Station {unit('length')}
-      </th>
-      <th scope="col" title="Right of the centre line; left is negative">
-        Side {unit('length')}
-      </th>
-      <th scope="col" title="Above the ground">
-        Height {unit('length')}
-      </th>
-    </>
-  );
-  return { session, job, vehicle: job.vehicle, assessment, edit, input, line, placeCells, placeHeads, unit };
+  /** The three columns of a list of placed things. */
+  const placeColumns = <T extends { id: string; name: string; at: Point }>(list: (vehicle: Vehicle) => T[]): Column<T>[] => {
+    const cell = (i: 0 | 1 | 2) => (thing: T) => placeFields(thing.name, thing.at, (v) => list(v).find((t) => t.id === thing.id)?.at)[i];
+    return [
+      { head: `Station ${unit('length')}`, title: `Rearward of the ${labelOf(datums, job.datum)}; negative is ahead of it`, cell: cell(0) },
+      { head: `Side ${unit('length')}`, title: 'Right of the centre line; left is negative', cell: cell(1) },
+      { head: `Height ${unit('length')}`, title: 'Above the ground', cell: cell(2) },
+    ];
+  };
+  return { ...fields, vehicle: job.vehicle, placeFields, placeColumns };
 }

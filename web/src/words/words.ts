@@ -69,6 +69,9 @@ export const limitSources: { value: Vehicle['limits']['gross']['source']; label:
   { value: 'estimate', label: 'Estimate' },
 ];
 
+/** A word as a sentence begins with it. */
+export const capital = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
+
 export function labelOf<T extends string>(list: readonly { value: T; label: string }[], value: T): string {
   return list.find((entry) => entry.value === value)?.label ?? value;
 }

@@ -1,0 +1,73 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+
+import { answer, api } from '../api/client';
+import { Panel } from '../components/Panel';
+import { useSnapshot } from '../document/SessionContext';
+import { ViewDrawing } from '../scene/ViewDrawing';
+import { PrintedSheet } from './PrintedSheet';
+import { StepCard } from './StepCard';
+import { StepList } from './StepList';
+
+/** The measuring sheet of one space: one measure at a time, with a picture of where the tape goes. */
+export function MeasurePage() {
+  const { bay: id = '' } = useParams();
+  const { job, assessment } = useSnapshot();
+  const [at, setAt] = useState(0);
+  const bay = job.vehicle.bays.find((b) => b.id === id);
+  const { data: sheets, error } = useQuery({
+    // Which measures there are hangs on what the space is, not on what was measured; their order comes from the core.
+    queryKey: ['sheets', job.id, job.vehicle.bays.map((b) => [b.id, b.kind, b.opening.face, b.obstacles.map((o) => [o.id, o.name])])],
+    queryFn: () => answer(api.POST('/api/sheets', { body: job })),
+    placeholderData: keepPreviousData,
+  });
+  const back = (
+    <Link to={`/jobs/${job.id}/vehicle/space`} className="icon-button" aria-label="Back to all spaces" title="Back to all spaces">
+      <i className="bi bi-arrow-left" aria-hidden />
+    </Link>
+  );
+  if (!bay) return <Panel title="Measuring sheet" actions={back}><p className="empty" role="alert">This space is not in the job any more.</p></Panel>;
+  const steps = sheets?.find((s) => s.bay === id)?.steps;
+  if (!steps) return <Panel title="Measuring sheet" actions={back}><p className="empty" aria-busy={!error} role={error ? 'alert' : undefined}>{error ? 'The server does not answer; the sheet appears when it does.' : 'Fetching the sheet…'}</p></Panel>;
+  const step = steps[Math.min(at, steps.length - 1)];
+  const doubts = assessment?.findings.filter((f) => f.subject.kind === 'bay' && f.subject.id === id) ?? [];
+  return (
+    <>
+      <div className="measure-page">
+        <Panel
+          title={bay.name} className="measure-list"
+          actions={
+            <>
+              {back}
+              <button type="button" className="icon-button" aria-label="Print this sheet" title="Print this sheet" onClick={() => window.print()}>
+                <i className="bi bi-printer" aria-hidden />
+              </button>
+            </>
+          }
+        >
+          <StepList steps={steps} bay={bay} at={at} doubts={doubts} onGo={setAt} />
+        </Panel>
+        {step && <StepCard key={step.path.join('/')} step={step} bay={bay} number={at + 1} of={steps.length} doubts={doubts} onGo={(to) => setAt(Math.max(0, Math.min(steps.length - 1, to)))} />}
+        <div className="measure-so-far">
+          <ViewDrawing view="plan" width={340} height={190} picked={id} alone />
+          <ViewDrawing view="rear" width={340} height={190} picked={id} alone />
+          <ul className="doubts" aria-label="What the measures say against each other">
+            {doubts.map((f) => (
+              <li key={f.rule + f.subject.measure} className={`finding finding-${f.severity}`} data-rule={f.rule}>
+                <h3>{f.title}</h3>
+                <p>{f.sentence}</p>
+                {steps.some((s) => s.path.join('/') === f.subject.measure) && (
+                  <button type="button" className="link" onClick={() => setAt(steps.findIndex((s) => s.path.join('/') === f.subject.measure))}>
+                    Go to this measure
+                  </button>
+                )}
+              </li>
+            ))}
+          </ul>
+        </div>
+      </div>
+      <PrintedSheet steps={steps} bay={bay} />
+    </>
+  );
+}
