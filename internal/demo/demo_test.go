@@ -1,6 +1,7 @@
 package demo
 
 import (
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -30,6 +31,22 @@ func TestDemoJobsAreBelievable(t *testing.T) {
 			a := assess.Of(&job)
 			for _, f := range a.Findings {
 				assert.NotContains(t, f.Rule, "missing")
+				if strings.HasPrefix(f.Rule, "measure-") || strings.HasPrefix(f.Rule, "tickets-") {
+					assert.Equal(t, fitout.Note, f.Severity, "a measure or ticket that cannot be: %s", f.Sentence)
+				}
+			}
+			assert.GreaterOrEqual(t, len(job.Brief.Travellers), 2)
+			assert.GreaterOrEqual(t, len(job.Brief.Gear), 10)
+			assert.GreaterOrEqual(t, len(job.Brief.Choices), 2)
+			assert.NotEmpty(t, job.Brief.Annoyances)
+			assert.GreaterOrEqual(t, len(job.Vehicle.Modifications), 3)
+			assert.NotEmpty(t, job.Vehicle.Mounts)
+			assert.Greater(t, a.Brief.Left, 300.0, "the brief leaves room for a fitout")
+			assert.True(t, a.Ride.Known && a.Ride.Angles.Departure.Known && a.Ride.Angles.Approach.Known)
+			assert.GreaterOrEqual(t, len(a.Bays), 3)
+			for _, bay := range a.Bays {
+				assert.Equal(t, bay.Measures, bay.Taken, "%s is measured", bay.ID)
+				assert.Positive(t, bay.Load, "something stands in %s", bay.ID)
 			}
 		})
 	}

@@ -1,6 +1,9 @@
+import { useState } from 'react';
+
 import { AddButton } from '../components/ListButtons';
 import { Panel } from '../components/Panel';
 import { SelectField } from '../components/SelectField';
+import { TextField } from '../components/TextField';
 import { ThingTable } from '../components/ThingTable';
 import { drop, newId, on } from '../document/things';
 import type { Gear } from '../api/types';
@@ -19,6 +22,7 @@ const needs: { key: 'dry' | 'cool' | 'locked' | 'hidden' | 'upright' | 'away'; h
 /** What must come along. */
 export function GearCard() {
   const { brief, edit, input, box, unit } = useBriefEdit();
+  const [noting, setNoting] = useState<string>();
   const set = (id: string, change: (gear: Gear) => void) => (b: { gear: Gear[] }) => on(b.gear, id, change);
   const side = (key: 'length' | 'width' | 'height', word: string) => (g: Gear) => input(`${word} of ${g.name}`, g.size[key], 'length', (b, mm) => set(g.id, (x) => (x.size[key] = mm))(b), true);
   const add = () =>
@@ -31,6 +35,13 @@ export function GearCard() {
         label="Gear" what="Thing" className="gear-table" things={brief.gear} empty="Nothing yet. Write down what must come along; what is not on the list has no place later."
         onRename={(g, name) => edit(`Name of ${g.name}`, set(g.id, (x) => (x.name = name)), `gear ${g.id}`)}
         onRemove={(g) => edit(`Remove ${g.name}`, (b) => drop(b.gear, g.id))}
+        below={(g) => (g.note !== '' || noting === g.id) && (
+          <tr className="gear-note">
+            <td colSpan={14}>
+              <TextField label={`Note on ${g.name}`} placeholder="Note" value={g.note} maxLength={1000} onCommit={(note) => edit(`Note on ${g.name}`, set(g.id, (x) => (x.note = note)), `gear note ${g.id}`)} />
+            </td>
+          </tr>
+        )}
         columns={[
           { head: 'No.', cell: (g) => input(`Count of ${g.name}`, g.count, 'plain', (b, n) => set(g.id, (x) => (x.count = n))(b)) },
           { head: unit('mass'), title: 'Mass of one', cell: (g) => input(`Mass of ${g.name}`, g.mass, 'mass', (b, kg) => set(g.id, (x) => (x.mass = kg))(b), true) },
@@ -42,6 +53,14 @@ export function GearCard() {
             head, title, centred: true,
             cell: (g: Gear) => box(`${g.name}: ${title.toLowerCase()}`, g[key], (b, yes) => set(g.id, (x) => (x[key] = yes))(b)),
           })),
+          {
+            head: <span className="visually-hidden">Note</span>, centred: true,
+            cell: (g) => g.note === '' && (
+              <button type="button" className="icon-button" aria-label={`Add a note on ${g.name}`} title="Add a note" onClick={() => setNoting(g.id)}>
+                <i className="bi bi-pencil" aria-hidden />
+              </button>
+            ),
+          },
         ]}
       />
     </Panel>

@@ -78,7 +78,7 @@ export function QuantityField({ label, value, kind, system, onCommit, emptyForZe
         title={title}
         value={typed ?? start}
         // The figure keeps clear of the unit behind it, however long that is.
-        style={unit === '' ? undefined : { paddingRight: `${1.1 + 0.55 * unit.length}em` }}
+        style={unit === '' ? undefined : { paddingRight: `${1.5 + 0.6 * unit.length}em` }}
         disabled={disabled}
         autoComplete="off"
         data-typing={typed !== undefined && typed !== start}

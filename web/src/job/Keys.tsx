@@ -9,7 +9,7 @@ const keys: [string, string][] = [
   [', and .', 'In the scene: item before, item after, along the vehicle'],
   ['← →', 'In the scene: move the item 10 mm; 100 with Shift, 1 with Alt'],
   ['↑ ↓', 'In the scene: raise or lower the item likewise'],
-  ['Enter', 'Make what was typed'],
+  ['Enter', 'Make what was typed; on the measuring sheet, go on to the next measure'],
   ['Esc', 'Put back what was typed; let go of what is dragged'],
 ];
 
