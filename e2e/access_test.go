@@ -42,6 +42,10 @@ func TestEveryScreenIsAccessible(t *testing.T) {
 		{"vehicle, on it", "/jobs/river-gauging/vehicle/fitted", "[data-thing=winch]", func(p *page) { p.press("Details of Heavy rear springs") }},
 		{"vehicle, space", "/jobs/queen-bees/vehicle/space", "[data-bay-shape=bed]", nil},
 		{"measuring sheet", "/jobs/sound-recordist/vehicle/measure/cargo", "[data-measure]", nil},
+		{"layout", "/jobs/queen-bees/layout", "[data-component]", func(p *page) {
+			p.click("[data-component=drawers-4]")
+			p.see("[data-panel=part]")
+		}},
 		{"keys", "/jobs/river-gauging/vehicle", "[data-thing=gross]", func(p *page) {
 			p.press("Keys of this screen")
 			p.see(".offcanvas.show:not(.showing)")

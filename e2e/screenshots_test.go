@@ -43,6 +43,13 @@ func TestScreenshots(t *testing.T) {
 			js[any](p, "document.querySelector('.tickets').scrollIntoView(); document.querySelector('.stage').scrollTop -= 165")
 		}},
 		{"space", "/jobs/queen-bees/vehicle/space", "[data-bay-shape=bed]", nil},
+		{"layout", "/jobs/queen-bees/layout", "[data-component]", func(p *page) {
+			p.clickOn(part("plan", "slide-out-kitchen-frame"))
+			p.see("[data-panel=part]")
+			p.press("Open Slide-out kitchen frame")
+			p.see("[data-open]")
+			js[any](p, "document.activeElement.blur()")
+		}},
 		{"measure", "/jobs/sound-recordist/vehicle/measure/cargo", "[data-measure]", func(p *page) {
 			p.click("[data-step='betweenArches']")
 			p.see("[data-measure=betweenArches]")

@@ -58,6 +58,7 @@ func register(router chi.Router, o Options, gate *gate) huma.API {
 	h.registerJobs(api)
 	h.registerDocuments(api)
 	h.registerAssess(api)
+	h.registerBench(api)
 	h.registerExchange(api)
 	h.registerSystem(api)
 	return api

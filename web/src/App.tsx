@@ -11,6 +11,7 @@ import { ErrorBoundary } from './components/ErrorBoundary';
 import { Trouble } from './components/Trouble';
 import { JobPage } from './job/JobPage';
 import { JobsPage } from './jobs/JobsPage';
+import { LayoutPage } from './layout/LayoutPage';
 import { LoadPage } from './load/LoadPage';
 import { MeasurePage } from './measure/MeasurePage';
 import { FittedSheet } from './vehicle/FittedSheet';
@@ -54,6 +55,7 @@ function Gate() {
           <Route path="space" element={<SpaceSheet />} />
         </Route>
         <Route path="vehicle/measure/:bay" element={<MeasurePage />} />
+        <Route path="layout" element={<LayoutPage />} />
         <Route path="load" element={<LoadPage />} />
       </Route>
       <Route path="*" element={<Trouble message="There is no such screen." />} />

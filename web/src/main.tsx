@@ -14,6 +14,7 @@ import './styles/load.css';
 import './styles/brief.css';
 import './styles/vehicle.css';
 import './styles/measure.css';
+import './styles/layout.css';
 import './styles/print.css';
 
 import { StrictMode } from 'react';

@@ -10,6 +10,7 @@ import (
 	"zaino/internal/core/brief"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/load"
+	"zaino/internal/core/module"
 	"zaino/internal/core/rating"
 )
 
@@ -38,6 +39,7 @@ type Assessment struct {
 	Ride      RideFigures      `json:"ride" doc:"how the vehicle stands in the state shown"`
 	Bays      []BayFigures     `json:"bays" doc:"in the order of the vehicle"`
 	Brief     BriefFigures     `json:"brief" doc:"what follows from the brief"`
+	Bench     []PartFigures    `json:"bench" doc:"every item as it stands on the bench, in the order of the variant"`
 	Findings  []fitout.Finding `json:"findings" doc:"worst first"`
 }
 
@@ -57,7 +59,7 @@ func Of(j *fitout.Job) Assessment {
 		Centre:  s.now.Centre(), Corners: s.now.Corners(s.plan.Wheelbase, s.plan.TrackFront, s.plan.TrackRear),
 		Stability: stability(s), Grade: grade(s), Trailer: trailer(s),
 		Items: items(s), Tanks: tanks(s), Groups: groups(s), Findings: []fitout.Finding{},
-		Ratings: s.ratings, Weighing: weighing(s), Ride: s.ride, Bays: bays(s), Brief: briefFigures(s),
+		Ratings: s.ratings, Weighing: weighing(s), Ride: s.ride, Bays: bays(s), Brief: briefFigures(s), Bench: benchFigures(s),
 	}
 	for _, d := range fitout.Datums {
 		a.Datums = append(a.Datums, DatumOrigin{d, j.Vehicle.Origin(d)})
@@ -106,6 +108,7 @@ func rules() []func(*subject) []fitout.Finding {
 		frontLight, sidesUneven, seatShared, stationUnset,
 		extensionUncertified, upgradeUncertified, raisesNothing, tyreUnknown, bumpClearance,
 		bayMeasures, bayOver, roofParkedOver, envelope, fuelShort, payloadGone, travellerDiffers,
+		partsClash, partOutside, gearTooLarge, cellOverfull,
 	}
 }
 
@@ -113,6 +116,7 @@ func rules() []func(*subject) []fitout.Finding {
 type subject struct {
 	job     *fitout.Job
 	variant *fitout.Variant
+	placed  []fitout.Item // with their boxes where they are drawn; in the variant they stand at their centre of mass
 	plan    *load.Plan
 	now     load.Moments // without trailer
 	limits  []limit
@@ -122,6 +126,7 @@ type subject struct {
 	weighing load.Weighing // of the tickets, for a weighed baseline
 	needs    brief.Needs
 	ride     RideFigures
+	bench    bench
 }
 
 // rating is what binds of a limit.
@@ -135,7 +140,10 @@ func (s *subject) rating(id fitout.LimitID) rating.Rating {
 }
 
 func newSubject(j *fitout.Job) *subject {
-	s := &subject{job: j, variant: j.ChosenVariant(), plan: load.NewPlan(j), say: speaker{j}}
+	placed := module.Placed(j.ChosenVariant().Items)
+	j = module.Weighed(j, placed)
+	placed = extended(placed, j.Vehicle.Extension)
+	s := &subject{job: j, variant: j.ChosenVariant(), placed: placed, plan: load.NewPlan(j), say: speaker{j}}
 	s.now = s.plan.Now()
 	s.ratings = rating.All(&j.Vehicle)
 	s.limits = limits(s)
@@ -144,5 +152,6 @@ func newSubject(j *fitout.Job) *subject {
 	}
 	s.needs = brief.NeedsOf(&j.Brief)
 	s.ride = rideFigures(s)
+	s.bench = newBench(s)
 	return s
 }

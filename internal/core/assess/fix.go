@@ -6,6 +6,7 @@ import (
 	"math"
 	"slices"
 
+	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/load"
 )
@@ -90,13 +91,13 @@ func moves(s *subject, l *limit) []candidate {
 	for i := range s.variant.Items {
 		item, placed := &s.variant.Items[i], s.plan.Items[i]
 		half := item.Size.Length / 2
-		if !placed.Present || item.Seat != "" || placed.Mass.Kg < lightest || placed.Mass.X < from+half || placed.Mass.X > to-half {
+		if !placed.Present || item.Seat != "" || item.In != nil || item.Locked || placed.Mass.Kg < lightest || placed.Mass.X < from+half || placed.Mass.X > to-half {
 			continue
 		}
 		shift := -l.over() / l.form.Sensitivity(placed.Mass).PerMM
 		shift = math.Copysign(math.Ceil(math.Abs(shift)/shiftStep)*shiftStep, shift)
 		shift = min(max(shift, from+half-placed.Mass.X), to-half-placed.Mass.X)
-		if math.Abs(shift) < shiftStep {
+		if math.Abs(shift) < shiftStep || !s.standsAfter(item.ID, shift) {
 			continue
 		}
 		direction := "rearward"
@@ -106,10 +107,35 @@ func moves(s *subject, l *limit) []candidate {
 		rear := placed.Mass.Kg * shift / s.plan.Wheelbase
 		all = append(all, s.candidate(l,
 			fmt.Sprintf("Move %s %s %s", lower(item.Name), s.say.length(math.Abs(shift)), direction),
-			fitout.FixEdit{Kind: "move-item", ID: item.ID, Value: item.At.X + shift},
+			fitout.FixEdit{Kind: "move-item", ID: item.ID, Value: s.storedX(i) + shift},
 			load.Axles{Front: -rear, Rear: rear}, 0, placed.Mass.Kg*math.Abs(shift)/1000))
 	}
 	return all
+}
+
+// standsAfter reports whether a part that is moved along the vehicle stays in
+// its bay and clear of others; what is no module is not judged.
+func (s *subject) standsAfter(id string, shift float64) bool {
+	parts := slices.Clone(s.bench.parts)
+	k := slices.IndexFunc(parts, func(p fit.Part) bool { return p.ID == id })
+	if k < 0 {
+		return true
+	}
+	parts[k].Box = parts[k].Box.Moved(shift, 0, 0)
+	if bay := s.bench.bay(parts[k].Bay); bay != nil {
+		if _, side := fit.Outside(parts[k].Box, bay); side != "" {
+			return false
+		}
+	}
+	return !slices.ContainsFunc(fit.Clashes(parts, s.bench.bays), func(c fit.Clash) bool { return c.Part == id || c.Other == id })
+}
+
+// storedX is where the document has item i, before any extension, mm.
+func (s *subject) storedX(i int) float64 {
+	if e := s.job.Vehicle.Extension; e != nil && s.placed[i].Behind {
+		return s.placed[i].At.X - e.By
+	}
+	return s.placed[i].At.X
 }
 
 // drains carries less in a tank or vessel, down to the least that is allowed.

@@ -21,6 +21,7 @@ type limit struct {
 	load  float64
 	form  load.Form
 	worst load.State
+	later float64 // what comes later puts on it, kg
 }
 
 // limits are the axles, the gross and, when it tows, the combination.
@@ -42,6 +43,7 @@ func limits(s *subject) []limit {
 	}
 	for i := range all {
 		all[i].worst = plan.Worst(all[i].form)
+		all[i].later = all[i].form.Of(plan.Later())
 	}
 	return all
 }
@@ -93,11 +95,12 @@ type Pad struct {
 	Left  float64 `json:"left" doc:"limit − load, kg; negative is over; 0 when the limit is not stated"`
 	State string  `json:"state" enum:"within,close,over,unknown"`
 	Worst float64 `json:"worst" doc:"load in the exact worst state, kg"`
+	Done  float64 `json:"done" doc:"load when everything is finished, with what comes later and from others, kg"`
 	Binds string  `json:"binds" doc:"which rating is the limit, where it is not the plate's: upgrade, tyres, rack, hitch"`
 }
 
 func (l *limit) pad() Pad {
-	p := Pad{ID: l.id, Title: l.title, Term: l.name, Load: l.load, Limit: l.limit.Kg, State: l.state(), Worst: l.worst.Value, Binds: l.binds}
+	p := Pad{ID: l.id, Title: l.title, Term: l.name, Load: l.load, Limit: l.limit.Kg, State: l.state(), Worst: l.worst.Value, Done: l.load + l.later, Binds: l.binds}
 	if l.stated() {
 		p.Left = -l.over()
 	}

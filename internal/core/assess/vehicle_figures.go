@@ -83,14 +83,15 @@ func rideFigures(s *subject) RideFigures {
 // BayFigures is a bay as it stands in the vehicle.
 type BayFigures struct {
 	ID        string           `json:"id"`
-	Box       space.Box        `json:"box"`
+	Box       space.Room       `json:"box"`
+	Room      fitout.Box       `json:"room" doc:"that box where it stands; flat where there is no ceiling"`
 	Litres    float64          `json:"litres" doc:"of the box, before obstacles"`
 	Floor     [4]space.Corner  `json:"floor" doc:"front left, front right, rear right, rear left"`
 	FloorZ    float64          `json:"floorZ" doc:"mm above ground"`
 	Top       [2]float64       `json:"top" doc:"height of the ceiling above ground at the front and the rear, mm"`
 	RearTop   float64          `json:"rearTop" doc:"x of the rear at the ceiling, mm"`
 	Obstacles []ObstacleFigure `json:"obstacles"`
-	Gap       *space.Solid     `json:"gap,omitempty" doc:"the opening, flat in its face"`
+	Gap       *fitout.Box      `json:"gap,omitempty" doc:"the opening, flat in its face"`
 	Load      float64          `json:"load" doc:"what stands in it in the state shown, kg"`
 	Taken     int              `json:"taken" doc:"of them, measures taken"`
 	Measures  int              `json:"measures" doc:"measures on the sheet that no bay is without"`
@@ -98,8 +99,8 @@ type BayFigures struct {
 
 // ObstacleFigure is where an obstacle stands.
 type ObstacleFigure struct {
-	ID    string      `json:"id"`
-	Solid space.Solid `json:"solid"`
+	ID    string     `json:"id"`
+	Solid fitout.Box `json:"solid"`
 }
 
 func bays(s *subject) []BayFigures {
@@ -109,7 +110,7 @@ func bays(s *subject) []BayFigures {
 		if e := s.job.Vehicle.Extension; e != nil && b.Behind {
 			b.At.X += e.By
 		}
-		f := BayFigures{ID: b.ID, Box: space.BoxOf(&b), Floor: space.Floor(&b), FloorZ: b.At.Z, Load: s.loadIn(b.ID), Obstacles: []ObstacleFigure{}}
+		f := BayFigures{ID: b.ID, Box: space.RoomOf(&b), Room: fitBay(&b).Room, Floor: space.Floor(&b), FloorZ: b.At.Z, Load: s.loadIn(b.ID), Obstacles: []ObstacleFigure{}}
 		f.Litres = f.Box.Litres()
 		f.Top = [2]float64{b.At.Z + orElse(b.HeightFront, b.HeightRear), b.At.Z + orElse(b.HeightRear, b.HeightFront)}
 		f.RearTop = b.At.X + orElse(b.LengthTop, f.Box.Length)

@@ -47,6 +47,11 @@ func sample() Job {
 		item("water", Presence{Kind: ByLevel, Level: &Level{Min: 0, Max: 50, Now: 20, Density: 1}}),
 	}
 	v.Items[0].Seat, v.Items[0].Bay = "driver", "tray"
+	unit := item("unit", Presence{Kind: Always})
+	unit.Module = &Module{Kind: Drawers, Faces: FaceRear, Wall: Plywood, Panel: 12, Runner: BallRunner, Stack: Beside, Cells: []Cell{{ID: "left", Name: "Left"}}}
+	stove := item("stove", Presence{Kind: Always})
+	stove.In = &InCell{Module: "unit", Cell: "left"}
+	v.Items = append(v.Items, unit, stove)
 	return j
 }
 
@@ -119,8 +124,8 @@ func TestBadDocumentsAreRefusedWithASentence(t *testing.T) {
 		{"a list", "[]", "not an object"},
 		{"two jobs", string(encoded(t, sample())) + "{}", "goes on after the end"},
 		{"another format", `{"format":"other","version":1}`, `format: the text "other" was given; accepted is "zaino.job"`},
-		{"no version", `{"format":"zaino.job"}`, "version: nothing was given; accepted is a whole number from 1 to 2"},
-		{"a newer version with new fields", `{"format":"zaino.job","version":3,"novelty":true}`, "written by a newer Zaino"},
+		{"no version", `{"format":"zaino.job"}`, "version: nothing was given; accepted is a whole number from 1 to 3"},
+		{"a newer version with new fields", `{"format":"zaino.job","version":99,"novelty":true}`, "written by a newer Zaino"},
 		{"10 MB", `{"format":"zaino.job","note":"` + strings.Repeat("x", 10<<20) + `"}`, "has 10.0 MB; accepted is up to 4 MB"},
 		{"unknown field", with(`"mass": 10,`, `"mas": 10,`), "variants[0].items[0].mas (FRIDGE): an unknown field was given; accepted is only id, name,"},
 		{"text for a number", with(`"mass": 10,`, `"mass": "ten",`), `variants[0].items[0].mass (FRIDGE): the text "ten" was given; accepted is a number`},

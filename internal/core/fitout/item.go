@@ -15,6 +15,10 @@ type Item struct {
 	Bay      string     `json:"bay" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the bay that it stands in; empty for none"`
 	Behind   bool       `json:"behind" doc:"moves rearward with a wheelbase extension"`
 	Note     string     `json:"note" maxLength:"4000"`
+	Work     Work       `json:"work" enum:",existing,later,others" doc:"there already, kept for later, or fitted by others; empty is of this build"`
+	Locked   bool       `json:"locked" doc:"stays where it is on the bench"`
+	In       *InCell    `json:"in,omitempty" doc:"the compartment that it lies in"`
+	Module   *Module    `json:"module,omitempty" doc:"present for a part of the fitout"`
 }
 
 // Form is the shape by which the scene shows an item.
@@ -35,10 +39,10 @@ type MassSource string
 
 // The sources of a mass, surest first.
 const (
-	ByScale   MassSource = "weighed"
-	DataSheet MassSource = "data-sheet"
-	Material  MassSource = "material"
-	Estimate  MassSource = "estimate"
+	ByScale    MassSource = "weighed"
+	DataSheet  MassSource = "data-sheet"
+	ByMaterial MassSource = "material"
+	Estimate   MassSource = "estimate"
 )
 
 // Presence says when an item is aboard.

@@ -6,7 +6,7 @@ import (
 )
 
 // lifts are the pure steps from each version to the next; lifts[0] is 1 to 2.
-var lifts = [...]func(document map[string]any){toVersion2}
+var lifts = [...]func(document map[string]any){toVersion2, toVersion3}
 
 // lift brings a document of an older version up to the present one and returns
 // it as JSON. What a step does not know it leaves for the checks that follow.
@@ -59,6 +59,10 @@ func toVersion2(job map[string]any) {
 	ticket["parts"] = aboard
 	baseline["tickets"] = []any{ticket}
 }
+
+// toVersion3 only counts on: modules, compartments and who fits a thing are
+// said where they are, and no older document says any of it.
+func toVersion3(job map[string]any) { job["version"] = json.Number("3") }
 
 // object returns a JSON object, or an empty one for anything else.
 func object(value any) map[string]any {

@@ -29,7 +29,7 @@ func TestDifferentFieldsMergeSilently(t *testing.T) {
 	assert.Equal(t, "Mine", merged.Name)
 	assert.InDelta(t, 44, merged.Variants[0].Items[0].Mass, 0)
 	assert.InDelta(t, 2000, merged.Variants[0].Items[0].At.X, 0)
-	assert.Equal(t, "Tools", merged.Variants[0].Items[4].Name)
+	assert.Equal(t, "Tools", merged.Variants[0].Items[len(base.Variants[0].Items)].Name)
 	assert.Nil(t, merged.Trailer)
 }
 

@@ -175,6 +175,49 @@ func (v *validator) variant(path string, variant *Variant, in inVehicle) {
 			v.known(at+".bay", item.Name, item.Bay, "bay of the vehicle", in.bays)
 		}
 		v.presence(at+".presence", item, switches, members)
+		if item.Module != nil {
+			cells := ids{}
+			for k, cell := range item.Module.Cells {
+				v.unique(fmt.Sprintf("%s.module.cells[%d].id", at, k), cell.Name, cell.ID, cells)
+			}
+		}
+	}
+	v.contents(path, variant)
+}
+
+// contents checks that what lies in a compartment names one, and that no
+// module lies in another that lies in it.
+func (v *validator) contents(path string, variant *Variant) {
+	cells, within := ids{}, map[string]string{}
+	for i := range variant.Items {
+		item := &variant.Items[i]
+		if item.In != nil {
+			within[item.ID] = item.In.Module
+		}
+		if item.Module == nil {
+			continue
+		}
+		for _, cell := range item.Module.Cells {
+			cells[item.ID+"/"+cell.ID] = true
+		}
+	}
+	for i := range variant.Items {
+		item := &variant.Items[i]
+		if item.In == nil {
+			continue
+		}
+		at := fmt.Sprintf("%s.items[%d].in", path, i)
+		if !cells[item.In.Module+"/"+item.In.Cell] {
+			v.refuse(at, item.Name, shown(item.In.Module+"/"+item.In.Cell), "a module of the variant and one of its compartments")
+		}
+		seen := ids{item.ID: true}
+		for id := within[item.ID]; id != ""; id = within[id] {
+			if seen[id] {
+				v.refuse(at, item.Name, "a module that lies in what lies in it", "a module that stands by itself")
+				break
+			}
+			seen[id] = true
+		}
 	}
 }
 

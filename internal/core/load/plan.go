@@ -8,6 +8,7 @@ type Placed struct {
 	Name    string
 	Mass    Mass // with its present content; what it would weigh if it is not aboard
 	Present bool // aboard in the state shown
+	Later   bool // would be aboard, but is kept for later or fitted by others
 }
 
 // Effect is what the thing puts on each axle when aboard, kg.
@@ -61,7 +62,8 @@ func NewPlan(j *fitout.Job) *Plan {
 	present := newPresence(variant)
 	for i := range variant.Items {
 		item := &variant.Items[i]
-		p.Items[i] = Placed{ID: item.ID, Name: item.Name, Present: present.of(item), Mass: placedItem(v, item, shift)}
+		aboard, now := present.of(item), item.Work.Now()
+		p.Items[i] = Placed{ID: item.ID, Name: item.Name, Present: aboard && now, Later: aboard && !now, Mass: placedItem(v, item, shift)}
 	}
 	if j.Trailer != nil {
 		p.Towing = Tow(j.Trailer, p.Wheelbase, v.Hitch.Overhang)
@@ -97,6 +99,18 @@ func (p *Plan) Now() Moments {
 	}
 	for i := range p.Items {
 		if p.Items[i].Present {
+			m = m.Add(p.Items[i].Mass)
+		}
+	}
+	return m
+}
+
+// Later returns the moments of what comes later or from others, in the state
+// shown: what the finished vehicle carries more than now.
+func (p *Plan) Later() Moments {
+	m := Moments{}
+	for i := range p.Items {
+		if p.Items[i].Later {
 			m = m.Add(p.Items[i].Mass)
 		}
 	}

@@ -15,7 +15,8 @@ type State struct {
 // Worst returns the state in which a form is greatest, over every switch,
 // choice, level, tank and the trailer, without trying them all: the form is
 // linear, so independent terms count where they add, a choice gives its best
-// member, and each tree of requirements is maximised from its leaves up.
+// member, and each tree of requirements is maximised from its leaves up. What
+// comes later or from others does not count yet.
 func (p *Plan) Worst(f Form) State {
 	w := newWorst(p, f)
 	value := f.Of(p.Unladen) + w.always
@@ -27,7 +28,7 @@ func (p *Plan) Worst(f Form) State {
 	}
 	for i := range p.variant.Items {
 		item := &p.variant.Items[i]
-		if l := item.Presence.Level; item.Presence.Kind == fitout.ByLevel && l != nil {
+		if l := item.Presence.Level; item.Presence.Kind == fitout.ByLevel && l != nil && item.Work.Now() {
 			litres, gain := w.level(p.Items[i].Mass, item.Mass, l.Min, l.Max, l.Density)
 			w.state.Levels[item.ID] = litres
 			value += gain
@@ -76,6 +77,9 @@ func newWorst(p *Plan, f Form) *worst {
 		},
 	}
 	for i := range p.variant.Items {
+		if !p.variant.Items[i].Work.Now() {
+			continue
+		}
 		value := f.Of(Moments{}.Add(p.Items[i].Mass))
 		switch presence := p.variant.Items[i].Presence; presence.Kind {
 		case fitout.BySwitch:

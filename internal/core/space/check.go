@@ -125,7 +125,7 @@ func arches(b *fitout.Bay) []Check {
 
 // opening holds the door against the bay: it is always smaller.
 func opening(b *fitout.Bay) []Check {
-	o, box := b.Opening, BoxOf(b)
+	o, box := b.Opening, RoomOf(b)
 	var across, up float64
 	switch o.Face {
 	case fitout.FaceRear, fitout.FaceFront:
@@ -153,7 +153,7 @@ func opening(b *fitout.Bay) []Check {
 
 // inside holds every obstacle against the bay that it stands in.
 func inside(b *fitout.Bay) []Check {
-	length, box := max(b.LengthLeft, b.LengthRight), BoxOf(b)
+	length, box := max(b.LengthLeft, b.LengthRight), RoomOf(b)
 	var all []Check
 	for i := range b.Obstacles {
 		o := &b.Obstacles[i]

@@ -29,8 +29,8 @@ func tub() fitout.Bay {
 func TestASquareTubHasNothingToSay(t *testing.T) {
 	b := tub()
 	assert.Empty(t, Checks(&b))
-	assert.Equal(t, Box{1500, 1400, 480}, BoxOf(&b))
-	assert.InDelta(t, 1008, BoxOf(&b).Litres(), 0.001)
+	assert.Equal(t, Room{1500, 1400, 480}, RoomOf(&b))
+	assert.InDelta(t, 1008, RoomOf(&b).Litres(), 0.001)
 }
 
 func TestMeasuresThatCannotBe(t *testing.T) {
@@ -112,7 +112,7 @@ func TestAnySquareFloorCloses(t *testing.T) {
 func TestTheHatchThatLeansInTakesLength(t *testing.T) {
 	b := tub()
 	b.LengthTop = 1310
-	assert.Equal(t, 1310.0, BoxOf(&b).Length)
+	assert.Equal(t, 1310.0, RoomOf(&b).Length)
 }
 
 func TestTheSheetGoesLevelFirstAndDiagonalsLast(t *testing.T) {
@@ -137,7 +137,7 @@ func TestObstaclesAndOpeningsStandInTheVehicle(t *testing.T) {
 	assert.Equal(t, fitout.Point{X: 3500, Y: 700, Z: 1090}, right.To)
 	gap, ok := Gap(&b)
 	require.True(t, ok)
-	assert.Equal(t, Solid{fitout.Point{X: 3800, Y: -675, Z: 865}, fitout.Point{X: 3800, Y: 675, Z: 1325}}, gap)
+	assert.Equal(t, fitout.Box{From: fitout.Point{X: 3800, Y: -675, Z: 865}, To: fitout.Point{X: 3800, Y: 675, Z: 1325}}, gap)
 	b.DiagonalLeft, b.DiagonalRight = b.DiagonalLeft+30, b.DiagonalRight-30
 	assert.Greater(t, Floor(&b)[2].Y, 700.0, "a longer left diagonal skews the rear to the right")
 }

@@ -36,6 +36,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["edit-bench"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/components": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["components"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/health": {
         parameters: {
             query?: never;
@@ -212,6 +244,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/module-kinds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["module-kinds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schools": {
         parameters: {
             query?: never;
@@ -325,6 +373,8 @@ export interface components {
             axles: components["schemas"]["Axles"];
             /** @description in the order of the vehicle */
             bays: components["schemas"]["BayFigures"][];
+            /** @description every item as it stands on the bench, in the order of the variant */
+            bench: components["schemas"]["PartFigures"][];
             /** @description what follows from the brief */
             brief: components["schemas"]["BriefFigures"];
             /** @description centre of gravity without trailer */
@@ -605,7 +655,7 @@ export interface components {
             widthRear: number;
         };
         BayFigures: {
-            box: components["schemas"]["Box"];
+            box: components["schemas"]["Room"];
             /** @description front left, front right, rear right, rear left */
             floor: components["schemas"]["Corner"][];
             /**
@@ -614,7 +664,7 @@ export interface components {
              */
             floorZ: number;
             /** @description the opening, flat in its face */
-            gap?: components["schemas"]["Solid"];
+            gap?: components["schemas"]["Box"];
             id: string;
             /**
              * Format: double
@@ -637,6 +687,8 @@ export interface components {
              * @description x of the rear at the ceiling, mm
              */
             rearTop: number;
+            /** @description that box where it stands; flat where there is no ceiling */
+            room: components["schemas"]["Box"];
             /**
              * Format: int64
              * @description of them, measures taken
@@ -644,6 +696,18 @@ export interface components {
             taken: number;
             /** @description height of the ceiling above ground at the front and the rear, mm */
             top: number[];
+        };
+        BenchRequest: {
+            /**
+             * @description fill: the module takes what is left of its bay; resize: it takes the size, and what hangs on it follows; put-away: the thing goes into the compartment that suits it
+             * @enum {string}
+             */
+            edit: "fill" | "resize" | "put-away";
+            /** @description id of the module */
+            id: string;
+            job: components["schemas"]["Job"];
+            /** @description for resize */
+            size: components["schemas"]["Size"];
         };
         Bound: {
             /** @description this one is the limit */
@@ -668,21 +732,8 @@ export interface components {
             void: "" | "replaced" | "raises-nothing";
         };
         Box: {
-            /**
-             * Format: double
-             * @description least of front and rear, mm
-             */
-            height: number;
-            /**
-             * Format: double
-             * @description least of both sides and the top, mm
-             */
-            length: number;
-            /**
-             * Format: double
-             * @description least of front and rear, mm
-             */
-            width: number;
+            from: components["schemas"]["Point"];
+            to: components["schemas"]["Point"];
         };
         Brief: {
             /** @description with the last build */
@@ -735,6 +786,40 @@ export interface components {
             /** @enum {string} */
             wasteWater: "none" | "caught";
         };
+        Cell: {
+            id: string;
+            name: string;
+            /**
+             * Format: double
+             * @description its part of the room against its fellows; 0 counts as 1
+             */
+            share: number;
+        };
+        CellFigures: {
+            /**
+             * Format: double
+             * @description share of the room that is taken, 0 to 1 and more
+             */
+            filled: number;
+            /** @description ids of what lies in it, what is deepest first */
+            holds: string[];
+            id: string;
+            /** @description the room in it */
+            inside: components["schemas"]["Box"];
+            /**
+             * Format: double
+             * @description room inside
+             */
+            litres: number;
+            /**
+             * Format: double
+             * @description what lies in it, kg
+             */
+            load: number;
+            name: string;
+            /** @description the drawer or compartment itself */
+            outer: components["schemas"]["Box"];
+        };
         Centre: {
             /**
              * Format: double
@@ -760,6 +845,12 @@ export interface components {
             name: string;
             /** @description none of the members is possible too */
             none: boolean;
+        };
+        Component: {
+            id: string;
+            item: components["schemas"]["Item"];
+            /** @description where its mass comes from */
+            why: string;
         };
         Conflict: {
             /** @description the value in the edit; null where the edit removed it */
@@ -984,6 +1075,17 @@ export interface components {
              */
             value: number;
         };
+        Gap: {
+            /**
+             * Format: double
+             * @description to the nearest face, mm; negative is inside it
+             */
+            mm: number;
+            /** @enum {string} */
+            side: "front" | "rear" | "left" | "right" | "below" | "above";
+            /** @description id of the neighbour; empty for the bay itself */
+            to: string;
+        };
         Gear: {
             /** @description away from people */
             away: boolean;
@@ -1103,6 +1205,12 @@ export interface components {
              */
             value: number;
         };
+        InCell: {
+            /** @description id of one of its compartments */
+            cell: string;
+            /** @description id of an item that is a module */
+            module: string;
+        };
         Item: {
             /** @description centre of mass */
             at: components["schemas"]["Point"];
@@ -1118,11 +1226,17 @@ export interface components {
             /** @description heading under which the ledger lists it */
             group: string;
             id: string;
+            /** @description the compartment that it lies in */
+            in?: components["schemas"]["InCell"];
+            /** @description stays where it is on the bench */
+            locked: boolean;
             /**
              * Format: double
              * @description kg; for a level item the mass of the empty vessel
              */
             mass: number;
+            /** @description present for a part of the fitout */
+            module?: components["schemas"]["Module"];
             name: string;
             note: string;
             presence: components["schemas"]["Presence"];
@@ -1134,6 +1248,11 @@ export interface components {
              * @enum {string}
              */
             source: "weighed" | "data-sheet" | "material" | "estimate";
+            /**
+             * @description there already, kept for later, or fitted by others; empty is of this build
+             * @enum {string}
+             */
+            work: "" | "existing" | "later" | "others";
         };
         ItemFigures: {
             /**
@@ -1203,7 +1322,7 @@ export interface components {
             vehicle: components["schemas"]["Vehicle"];
             /**
              * Format: int64
-             * @description version of the format, 2
+             * @description version of the format, 3
              */
             version: number;
         };
@@ -1226,6 +1345,14 @@ export interface components {
             mass: number;
             name: string;
             note: string;
+        };
+        Leaf: {
+            /** @description id of the compartment; empty for the whole */
+            cell: string;
+            /** @description fully open */
+            open: components["schemas"]["Box"];
+            /** @description the least box around the whole way */
+            swept: components["schemas"]["Box"];
         };
         Level: {
             /**
@@ -1362,6 +1489,59 @@ export interface components {
             /** @description for tyres: the new ones */
             tyre: components["schemas"]["Tyre"];
         };
+        Module: {
+            /** @description drawers, shelves or compartments, from the left or from the bottom */
+            cells: components["schemas"]["Cell"][];
+            /**
+             * Format: double
+             * @description how far it comes down when it is out, mm
+             */
+            drop: number;
+            /**
+             * @description where it opens or slides out to
+             * @enum {string}
+             */
+            faces: "none" | "rear" | "left" | "right" | "front" | "top";
+            /** @enum {string} */
+            kind: "drawers" | "fridge-slide" | "upright-fridge" | "pantry" | "slide-table" | "kitchen-slide" | "shelf" | "drop-shelf" | "false-floor" | "wing-panels" | "lidded-box" | "locker" | "platform" | "water-tank" | "waste-tank" | "toilet" | "battery-box" | "power-station" | "board" | "fuel-tank" | "can-holder" | "rear-carrier" | "roof-rack" | "under-tray-box" | "trundle" | "heater" | "barrier" | "step" | "crate" | "gear";
+            /**
+             * Format: double
+             * @description lining inside, mm
+             */
+            lining: number;
+            /** @description hinges and compartments the other way round */
+            mirrored: boolean;
+            /**
+             * Format: double
+             * @description thickness of carcass and drawer panels, mm
+             */
+            panel: number;
+            /**
+             * @description what its drawers run on
+             * @enum {string}
+             */
+            runner: "none" | "ball" | "strip" | "roller";
+            /**
+             * @description how its compartments lie to each other
+             * @enum {string}
+             */
+            stack: "beside" | "above";
+            /**
+             * Format: double
+             * @description how far it slides out, mm; 0 = as far as it is deep
+             */
+            travel: number;
+            /**
+             * @description what it is built of; none for what is bought whole
+             * @enum {string}
+             */
+            wall: "none" | "plywood" | "aluminium" | "extrusion" | "foam-core";
+            /**
+             * Format: double
+             * @description what it draws when it runs, W
+             */
+            watts: number;
+        };
         Mount: {
             at: components["schemas"]["Point"];
             /** @description moves rearward with a wheelbase extension */
@@ -1426,7 +1606,7 @@ export interface components {
         };
         ObstacleFigure: {
             id: string;
-            solid: components["schemas"]["Solid"];
+            solid: components["schemas"]["Box"];
         };
         Opening: {
             /** @enum {string} */
@@ -1517,6 +1697,11 @@ export interface components {
         Pad: {
             /** @description which rating is the limit, where it is not the plate's: upgrade, tyres, rack, hitch */
             binds: string;
+            /**
+             * Format: double
+             * @description load when everything is finished, with what comes later and from others, kg
+             */
+            done: number;
             /** @enum {string} */
             id: "front" | "rear" | "gross" | "combination";
             /**
@@ -1565,6 +1750,21 @@ export interface components {
             source: "weighed" | "data-sheet" | "material" | "estimate";
             /** @enum {string} */
             state: "fitted" | "removed" | "moved";
+        };
+        PartFigures: {
+            /** @description its closed outside */
+            box: components["schemas"]["Box"];
+            cells: components["schemas"]["CellFigures"][];
+            /** @description to its neighbours and the walls, of a module that stands in a bay */
+            gaps: components["schemas"]["Gap"][];
+            id: string;
+            /** @description what moves when it opens */
+            leaves: components["schemas"]["Leaf"][];
+            /**
+             * Format: double
+             * @description by construction where it is built and not weighed, kg
+             */
+            mass: number;
         };
         PayloadLine: {
             /** Format: double */
@@ -1654,6 +1854,23 @@ export interface components {
             rake: number;
             rear: components["schemas"]["Height"];
         };
+        Room: {
+            /**
+             * Format: double
+             * @description least of front and rear, mm
+             */
+            height: number;
+            /**
+             * Format: double
+             * @description least of both sides and the top, mm
+             */
+            length: number;
+            /**
+             * Format: double
+             * @description least of front and rear, mm
+             */
+            width: number;
+        };
         Row: {
             cells: string[];
             errors: string[];
@@ -1730,9 +1947,17 @@ export interface components {
              */
             width: number;
         };
-        Solid: {
-            from: components["schemas"]["Point"];
-            to: components["schemas"]["Point"];
+        Spec: {
+            /** @enum {string} */
+            form: "box" | "tank" | "wheel" | "person" | "animal" | "soft";
+            /** @description it has compartments that gear can lie in */
+            holds: boolean;
+            kind: string;
+            label: string;
+            /** @enum {string} */
+            motion: "still" | "slides" | "drawers" | "lid-up" | "flap-out" | "door-out";
+            /** @enum {string} */
+            shape: "bought" | "carcass" | "box" | "plate" | "frame";
         };
         Stability: {
             /** @description the unladen height of the centre of gravity is known, not assumed */
@@ -1779,10 +2004,10 @@ export interface components {
             value: number;
         };
         Subject: {
-            /** @description id of the item, part, tank, seat, ticket, modification or bay; empty for the others */
+            /** @description id of the item, module, part, tank, seat, ticket, modification or bay; empty for the others */
             id: string;
             /** @enum {string} */
-            kind: "vehicle" | "front-axle" | "rear-axle" | "gross" | "combination" | "ball" | "trailer" | "item" | "part" | "tank" | "seat" | "baseline" | "limit" | "ticket" | "modification" | "bay" | "brief";
+            kind: "vehicle" | "front-axle" | "rear-axle" | "gross" | "combination" | "ball" | "trailer" | "item" | "part" | "tank" | "seat" | "baseline" | "limit" | "ticket" | "modification" | "bay" | "brief" | "module";
             /** @description path of the measure that it is about, with / between; empty for the whole */
             measure: string;
         };
@@ -2203,6 +2428,68 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Assessment"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "edit-bench": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BenchRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Job"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    components: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Component"][];
                 };
             };
             /** @description Error */
@@ -2651,6 +2938,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Document"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "module-kinds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Spec"][];
                 };
             };
             /** @description Error */

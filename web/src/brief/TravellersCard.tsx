@@ -5,7 +5,7 @@ import { Panel } from '../components/Panel';
 import { ThingTable } from '../components/ThingTable';
 import { chosenVariant } from '../document/SessionContext';
 import { drop, newId, on } from '../document/things';
-import { alwaysAboard } from '../load/itemEdits';
+import { plainItem } from '../load/itemEdits';
 import type { Job, Traveller } from '../api/types';
 import { useBriefEdit } from './useBriefEdit';
 
@@ -20,9 +20,9 @@ function putAboard(job: Job): void {
     if (variant.items.some((i) => i.id === t.id)) continue;
     const seat = free.shift();
     variant.items.push({
-      id: t.id, name: t.name, group: 'People', form: t.kind === 'person' ? 'person' : 'animal', mass: t.mass,
+      ...plainItem(t.id, t.name, 'People'), form: t.kind === 'person' ? 'person' : 'animal', mass: t.mass, source: 'weighed', seat: seat?.id ?? '',
       at: seat ? { ...seat.at } : { x: job.vehicle.outline.cabRear, y: 0, z: job.vehicle.outline.floorHeight + 300 },
-      size: { length: 500, width: 480, height: 900 }, source: 'weighed', presence: alwaysAboard(), seat: seat?.id ?? '', bay: '', behind: false, note: '',
+      size: { length: 500, width: 480, height: 900 },
     });
   }
 }

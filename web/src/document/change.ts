@@ -20,7 +20,7 @@ type Fields = { [key: string]: Json };
 const isFields = (value: Json | undefined): value is Fields => typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** The fields by which things in lists are told apart, as in the core's merge. */
-const idKeys = ['id', 'tank', 'seat'];
+const idKeys = ['id', 'tank', 'seat', 'part', 'limit', 'school'];
 
 function idOf(value: Json | undefined): string | undefined {
   if (!isFields(value)) return undefined;

@@ -251,3 +251,34 @@ describe('dragging', () => {
     expect(state.saves).toHaveLength(0);
   });
 });
+
+describe('edits that the core derives', () => {
+  it('go on top of what was edited while they were asked for, one after the other', async () => {
+    const gate: (() => void)[] = [];
+    const slow = (change: (job: Job) => void) => (job: Job) =>
+      new Promise<Job>((done) => {
+        const edited = structuredClone(job);
+        change(edited);
+        gate.push(() => done(edited));
+      });
+    const first = session.derive('Wider', slow(setMass('fridge', 50)));
+    const second = session.derive('Higher', slow((job) => setMass('spare', (job.variants[0]?.items[0]?.mass ?? 0) + 1)(job)));
+    await settle();
+    session.edit('Name', (job) => (job.name = 'Typed meanwhile'));
+    gate[0]?.();
+    await first;
+    await settle();
+    gate[1]?.();
+    await second;
+    const { job } = session.getSnapshot();
+    expect(masses(job)).toBe('fridge 50, spare 51');
+    expect(job.name).toBe('Typed meanwhile');
+    session.undo();
+    expect(masses(session.getSnapshot().job)).toBe('fridge 50, spare 31');
+  });
+
+  it('change nothing when they are refused', async () => {
+    await expect(session.derive('Too long', () => Promise.reject(new Refused(422, 'too long')))).rejects.toThrow('too long');
+    expect(masses(session.getSnapshot().job)).toBe('fridge 43, spare 31');
+  });
+});

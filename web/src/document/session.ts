@@ -65,6 +65,7 @@ export class JobSession {
   private trouble = '';
   private notice = '';
   private conflict: { current: Document; conflicts: Conflict[] } | undefined;
+  private deriving: Promise<void> = Promise.resolve();
   private timer: ReturnType<typeof setTimeout> | undefined;
   private readonly poll: ReturnType<typeof setInterval>;
   private readonly listeners = new Set<() => void>();
@@ -112,6 +113,23 @@ export class JobSession {
     this.undone = [];
     this.notice = '';
     this.take(next, key === undefined ? 0 : GATHER_MS);
+  }
+
+  /**
+   * Makes an edit that the core derives: one at a time, each from the job as it
+   * is when its turn comes. What it changes goes on top of what was edited while
+   * it was asked for. It rejects when the core refuses, and then nothing changes.
+   */
+  derive(label: string, ask: (job: Job) => Promise<Job>): Promise<void> {
+    const work = async () => {
+      const sent = this.job;
+      const changes = diff(asJson(sent), asJson(await ask(sent)));
+      if (changes.length === 0) return;
+      this.edit(label, (job) => Object.assign(job, asJob(apply(asJson(this.job), changes))));
+    };
+    const mine = this.deriving.then(work, work);
+    this.deriving = mine.catch(() => undefined);
+    return mine;
   }
 
   /** Shows an edit while it is being dragged, without making it. */

@@ -14,6 +14,7 @@ const sheets: Partial<Record<Kind, string>> = {
   tank: 'vehicle/fitted',
   seat: 'vehicle/fitted',
   bay: 'vehicle/space',
+  module: 'layout',
 };
 
 /** Where to find a subject: its sheet, and the thing on it behind the #. */

@@ -5,6 +5,7 @@ import { useSnapshot } from '../document/SessionContext';
 const stages = [
   { to: 'brief', label: 'Brief', icon: 'bi-chat-square-text', subjects: ['brief'] },
   { to: 'vehicle', label: 'Vehicle', icon: 'bi-truck-flatbed', subjects: ['vehicle', 'baseline', 'limit', 'part', 'tank', 'seat', 'ticket', 'modification', 'bay'] },
+  { to: 'layout', label: 'Layout', icon: 'bi-bounding-box', subjects: ['module'] },
   { to: 'load', label: 'Load', icon: 'bi-minecart-loaded', subjects: ['front-axle', 'rear-axle', 'gross', 'combination', 'ball', 'trailer', 'item'] },
 ];
 

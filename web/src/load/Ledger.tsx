@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 
+import type { Item, Job } from '../api/types';
 import { AddButton, RemoveHead } from '../components/ListButtons';
 import { Scroll } from '../components/Scroll';
 import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
@@ -9,7 +10,7 @@ import { unitName } from '../quantity/units';
 import { shownItems, type Shown } from '../scene/geometry';
 import { datums, labelOf } from '../words/words';
 import { newId } from '../document/things';
-import { addItem, presenceOptions } from './itemEdits';
+import { addItem, itemIn, presenceOptions } from './itemEdits';
 import { LedgerRow } from './LedgerRow';
 
 type Column = 'name' | 'mass' | 'source' | 'station' | 'presence' | 'front' | 'rear';
@@ -18,6 +19,12 @@ interface Props {
   selected: string | undefined;
   onSelect: (id: string | undefined) => void;
   onImport: () => void;
+}
+
+/** The seat or the module that decides where an item is; undefined for what stands by itself. */
+function placeOf(job: Job, item: Item): string | undefined {
+  if (item.in) return `in ${itemIn(job, item.in.module)?.name ?? 'a module'}`;
+  return job.vehicle.seats.find((seat) => seat.id === item.seat)?.name;
 }
 
 /** What a column sorts by. */
@@ -125,7 +132,7 @@ export function Ledger({ selected, onSelect, onImport }: Props) {
                 {rows.map((s) => (
                   <LedgerRow
                     key={s.item.id} item={s.item} figures={s.figures} selected={s.item.id === selected} units={job.units} origin={origin}
-                    seat={job.vehicle.seats.find((seat) => seat.id === s.item.seat)?.name} presences={presences} onSelect={onSelect}
+                    place={placeOf(job, s.item)} presences={presences} onSelect={onSelect}
                   />
                 ))}
               </tbody>

@@ -17,14 +17,14 @@ interface Props {
   units: Units;
   /** x of the job's datum. */
   origin: number;
-  /** Name of the seat that it is in, if it is in one. */
-  seat: string | undefined;
+  /** What it sits or lies in, if it does: its station is then that of the seat or compartment. */
+  place: string | undefined;
   presences: PresenceOption[];
   onSelect: (id: string | undefined) => void;
 }
 
 /** One item of the ledger; drawn again only when something of its own has changed. */
-export const LedgerRow = memo(function LedgerRow({ item, figures, selected, units, origin, seat, presences, onSelect }: Props) {
+export const LedgerRow = memo(function LedgerRow({ item, figures, selected, units, origin, place, presences, onSelect }: Props) {
   const session = useSession();
   const row = useRef<HTMLTableRowElement>(null);
   useEffect(() => {
@@ -35,6 +35,8 @@ export const LedgerRow = memo(function LedgerRow({ item, figures, selected, unit
       const target = itemIn(j, item.id);
       if (target) change(target);
     }, key);
+  // What is built weighs by its panels until somebody weighs it.
+  const byConstruction = item.source === 'material' && item.module !== undefined && item.module.wall !== 'none';
   const level = item.presence.kind === 'level' ? item.presence.level : undefined;
   return (
     // A click anywhere in a row selects it; with the keyboard, focus in any of its fields does.
@@ -51,16 +53,20 @@ export const LedgerRow = memo(function LedgerRow({ item, figures, selected, unit
             onCommit={(now) => edit('Content', (i) => i.presence.level && (i.presence.level.now = now))}
           />
         ) : (
-          <QuantityField bare label={`Mass of ${item.name}`} value={item.mass} kind="mass" system={units} onCommit={(mass) => edit('Mass', (i) => (i.mass = mass))} />
+          <QuantityField
+            bare label={`Mass of ${item.name}`} value={byConstruction ? figures.mass : item.mass} kind="mass" system={units}
+            {...(byConstruction ? { disabled: true, title: 'By its construction, until it is weighed: change the source' } : {})}
+            onCommit={(mass) => edit('Mass', (i) => (i.mass = mass))}
+          />
         )}
       </td>
       <td>
         <SelectField label={`Source of the mass of ${item.name}`} value={item.source} options={massSources} onCommit={(source) => edit('Source', (i) => (i.source = source))} />
       </td>
       <td>
-        {seat ? (
-          <span className="seat-note" title="A person's station is the seat's; change the seat under Item">
-            {seat}
+        {place ? (
+          <span className="seat-note" title="Its station is that of the seat or compartment; seats are changed under Item, compartments under Layout">
+            {place}
           </span>
         ) : (
           <QuantityField

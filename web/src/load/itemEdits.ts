@@ -13,19 +13,32 @@ export const alwaysAboard = (): Presence => plainPresence('always');
 
 const plainPresence = (kind: Presence['kind']): Presence => ({ kind, switch: '', choice: '', member: '' });
 
+/** An item of which nothing is known yet but its name. */
+export function plainItem(id: string, name: string, group: string): Item {
+  return {
+    id, name, group, form: 'box', mass: 0, at: { x: 0, y: 0, z: 0 }, size: { length: 400, width: 400, height: 300 },
+    source: 'estimate', presence: plainPresence('always'), seat: '', bay: '', behind: false, note: '', work: '', locked: false,
+  };
+}
+
 /** A new item in the middle of the load floor, ready to be named. */
 export function addItem(job: Job, id: string, group: string): void {
   const { outline, wheelbase } = job.vehicle;
-  chosenVariant(job).items.push({
-    id, name: 'New item', group, form: 'box', mass: 0,
-    at: { x: Math.round((outline.headboard + wheelbase) / 2), y: 0, z: outline.floorHeight + 150 },
-    size: { length: 400, width: 400, height: 300 },
-    source: 'estimate', presence: plainPresence('always'), seat: '', bay: '', behind: false, note: '',
-  });
+  const at = { x: Math.round((outline.headboard + wheelbase) / 2), y: 0, z: outline.floorHeight + 150 };
+  chosenVariant(job).items.push({ ...plainItem(id, 'New item', group), at });
 }
 
+/** Takes an item off; what lay in it lies free at its place. */
 export function removeItem(job: Job, id: string): void {
   const variant = chosenVariant(job);
+  const gone = variant.items.find((i) => i.id === id);
+  for (const item of variant.items) {
+    if (gone && item.in?.module === id) {
+      delete item.in;
+      item.at = { ...gone.at };
+      item.bay = gone.bay;
+    }
+  }
   variant.items = variant.items.filter((i) => i.id !== id);
 }
 

@@ -14,7 +14,9 @@ import { StepList } from './StepList';
 export function MeasurePage() {
   const { bay: id = '' } = useParams();
   const { job, assessment } = useSnapshot();
-  const [at, setAt] = useState(0);
+  // Each visit of a measure takes the hand to its field anew, also one to where it is already.
+  const [{ at, visit }, setPlace] = useState({ at: 0, visit: 0 });
+  const setAt = (to: number) => setPlace({ at: to, visit: visit + 1 });
   const bay = job.vehicle.bays.find((b) => b.id === id);
   const { data: sheets, error } = useQuery({
     // Which measures there are hangs on what the space is, not on what was measured; their order comes from the core.
@@ -48,7 +50,7 @@ export function MeasurePage() {
         >
           <StepList steps={steps} bay={bay} at={at} doubts={doubts} onGo={setAt} />
         </Panel>
-        {step && <StepCard key={step.path.join('/')} step={step} bay={bay} number={at + 1} of={steps.length} doubts={doubts} onGo={(to) => setAt(Math.max(0, Math.min(steps.length - 1, to)))} />}
+        {step && <StepCard key={`${step.path.join('/')} ${visit}`} step={step} bay={bay} number={at + 1} of={steps.length} doubts={doubts} onGo={(to) => setAt(Math.max(0, Math.min(steps.length - 1, to)))} />}
         <div className="measure-so-far">
           <ViewDrawing view="plan" width={340} height={190} picked={id} alone />
           <ViewDrawing view="rear" width={340} height={190} picked={id} alone />

@@ -52,6 +52,11 @@ function OnePad({ pad, system, term, others }: { pad: Pad; system: System; term:
             {pad.left < 0 ? `${mass(-pad.left)} over` : `${mass(pad.left)} left`}
           </span>
         )}
+        {Math.abs(pad.done - pad.load) >= 0.05 && (
+          <span className="hint" title="With what comes later and what others fit">
+            finished <span className="figure" data-figure="done">{mass(pad.done)}</span>
+          </span>
+        )}
         <span className="hint" title="The most that this job can put here, over every switch, choice, tank and level">
           worst state <span className="figure">{mass(pad.worst)}</span>
         </span>

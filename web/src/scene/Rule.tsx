@@ -1,9 +1,8 @@
-import type { Datum, Job } from '../api/types';
-import { datums, labelOf } from '../words/words';
+import type { Job } from '../api/types';
 import { drawX, ruleTicks, type Window } from './geometry';
 
-/** The steel rule along the edge, reading in the datum that the user chose. */
-export function Rule({ window: w, origin, units, datum }: { window: Window; origin: number; units: Job['units']; datum: Datum }) {
+/** The steel rule along the edge, reading from a line that is called zero. */
+export function Rule({ window: w, origin, units, zero }: { window: Window; origin: number; units: Job['units']; zero: string }) {
   const top = w.height - 26;
   return (
     <g className="rule" aria-hidden>
@@ -20,7 +19,7 @@ export function Rule({ window: w, origin, units, datum }: { window: Window; orig
       ))}
       <path className="rule-origin" d={`M${drawX(w, origin)} ${top}v13`} />
       <text className="rule-unit" x={6} y={top - 5}>
-        {units === 'us' ? 'in' : 'mm'}, {labelOf(datums, datum)} = 0
+        {units === 'us' ? 'in' : 'mm'}, {zero} = 0
       </text>
     </g>
   );

@@ -9,6 +9,7 @@ import { box, drawX, drawY, fitWindow, roomForName, shownItems, type Shown, type
 import { Rule } from './Rule';
 import { SceneItem } from './SceneItem';
 import { useHand } from './useHand';
+import { datums, labelOf } from '../words/words';
 
 interface Props {
   width?: number;
@@ -62,7 +63,7 @@ export function Scene({ width = 860, height, selected, subject, onSelect }: Prop
           <path d="M0 0V-8A8 8 0 0 1 8 0ZM0 0V8A8 8 0 0 1 -8 0Z" className="centre-dark" />
         </g>
         {current && <Callout shown={current} w={w} origin={origin} />}
-        <Rule window={w} origin={origin} units={job.units} datum={job.datum} />
+        <Rule window={w} origin={origin} units={job.units} zero={labelOf(datums, job.datum)} />
       </svg>
     </div>
   );

@@ -39,7 +39,7 @@ export function ViewDrawing({ view, width, height, picked, alone = false }: Prop
 }
 
 /** The vehicle around the spaces. */
-function Surroundings({ view, w }: { view: View; w: Window }) {
+export function Surroundings({ view, w }: { view: View; w: Window }) {
   const { job, assessment } = useSnapshot();
   if (!assessment) return null;
   return (

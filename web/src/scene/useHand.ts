@@ -49,7 +49,7 @@ export function useHand(svg: RefObject<SVGSVGElement | null>, shown: Shown[], fi
     if (!item || !w || event.button !== 0) return;
     onSelect(item.id);
     element(item.id)?.focus();
-    if (item.seat !== '') return;
+    if (item.seat !== '' || item.in || item.locked) return;
     event.currentTarget.setPointerCapture(event.pointerId);
     const perPixel = (w.width * w.scale) / Math.max(1, event.currentTarget.getBoundingClientRect().width);
     setGrip({ id: item.id, clientX: event.clientX, perPixel, itemX: item.at.x, moved: false, window: w });
@@ -90,7 +90,7 @@ export function useHand(svg: RefObject<SVGSVGElement | null>, shown: Shown[], fi
     else if (event.key === 'Enter' || event.key === ' ') {
       event.preventDefault();
       onSelect(item.id);
-    } else if (move && item.seat === '') {
+    } else if (move && item.seat === '' && !item.in && !item.locked) {
       event.preventDefault();
       onSelect(item.id);
       const [dx = 0, dz = 0] = move;

@@ -9,20 +9,20 @@ import (
 	"zaino/internal/core/fitout"
 )
 
-// Box is what a bay's measures leave: the largest upright box between its
+// Room is what a bay's measures leave: the largest upright box between its
 // least length, width and height, mm. A measure that is missing leaves 0.
-type Box struct {
+type Room struct {
 	Length float64 `json:"length" doc:"least of both sides and the top, mm"`
 	Width  float64 `json:"width" doc:"least of front and rear, mm"`
 	Height float64 `json:"height" doc:"least of front and rear, mm"`
 }
 
-// Litres is the room in the box, before obstacles.
-func (b Box) Litres() float64 { return b.Length * b.Width * b.Height / 1e6 }
+// Litres is the content of the room, before obstacles.
+func (r Room) Litres() float64 { return r.Length * r.Width * r.Height / 1e6 }
 
-// BoxOf returns the largest upright box of a bay.
-func BoxOf(b *fitout.Bay) Box {
-	return Box{
+// RoomOf returns the largest upright box of a bay.
+func RoomOf(b *fitout.Bay) Room {
+	return Room{
 		Length: leastOf(b.LengthLeft, b.LengthRight, b.LengthTop),
 		Width:  leastOf(b.WidthFront, b.WidthRear),
 		Height: leastOf(b.HeightFront, b.HeightRear),
@@ -68,13 +68,6 @@ func either(own, other float64) float64 {
 	return other
 }
 
-// Solid is an upright box in the vehicle's frame, mm: from its least corner to
-// its greatest.
-type Solid struct {
-	From fitout.Point `json:"from"`
-	To   fitout.Point `json:"to"`
-}
-
 // walls returns y of the left and the right wall at a distance behind the bay's
 // front, mm: straight lines between the corners of its floor.
 func walls(b *fitout.Bay, behind float64) (left, right float64) {
@@ -90,39 +83,39 @@ func walls(b *fitout.Bay, behind float64) (left, right float64) {
 
 // Stands returns where an obstacle of a bay is: off the wall of its side as
 // that wall runs at the obstacle's middle.
-func Stands(b *fitout.Bay, o *fitout.Obstacle) Solid {
+func Stands(b *fitout.Bay, o *fitout.Obstacle) fitout.Box {
 	left, right := walls(b, o.Front+o.Length/2)
 	from := fitout.Point{X: b.At.X + o.Front, Y: left + o.Inset, Z: b.At.Z + o.Above}
 	if o.Side == fitout.Right {
 		from.Y = right - o.Inset - o.Width
 	}
-	return Solid{from, fitout.Point{X: from.X + o.Length, Y: from.Y + o.Width, Z: from.Z + o.Height}}
+	return fitout.Box{From: from, To: fitout.Point{X: from.X + o.Length, Y: from.Y + o.Width, Z: from.Z + o.Height}}
 }
 
 // Gap returns the clear rectangle of a bay's opening, flat in its face; ok is
 // false where there is none or it was not measured. It stands in the middle of
 // its face, on the sill.
-func Gap(b *fitout.Bay) (gap Solid, ok bool) {
-	o, box, floor := b.Opening, BoxOf(b), Floor(b)
+func Gap(b *fitout.Bay) (gap fitout.Box, ok bool) {
+	o, box, floor := b.Opening, RoomOf(b), Floor(b)
 	if o.Face == fitout.FaceNone || o.Face == "" || o.Width == 0 || o.Height == 0 {
-		return Solid{}, false
+		return fitout.Box{}, false
 	}
 	x, y, z := b.At.X, b.At.Y, b.At.Z
 	middle := x + box.Length/2
-	side := func(at float64) Solid {
-		return Solid{fitout.Point{X: middle - o.Width/2, Y: at, Z: z + o.Sill}, fitout.Point{X: middle + o.Width/2, Y: at, Z: z + o.Sill + o.Height}}
+	side := func(at float64) fitout.Box {
+		return fitout.Box{From: fitout.Point{X: middle - o.Width/2, Y: at, Z: z + o.Sill}, To: fitout.Point{X: middle + o.Width/2, Y: at, Z: z + o.Sill + o.Height}}
 	}
 	switch o.Face {
 	case fitout.FaceRear, fitout.FaceFront:
 		if o.Face == fitout.FaceRear {
 			x = max(floor[2].X, floor[3].X)
 		}
-		return Solid{fitout.Point{X: x, Y: y - o.Width/2, Z: z + o.Sill}, fitout.Point{X: x, Y: y + o.Width/2, Z: z + o.Sill + o.Height}}, true
+		return fitout.Box{From: fitout.Point{X: x, Y: y - o.Width/2, Z: z + o.Sill}, To: fitout.Point{X: x, Y: y + o.Width/2, Z: z + o.Sill + o.Height}}, true
 	case fitout.FaceLeft:
 		return side(min(floor[0].Y, floor[3].Y)), true
 	case fitout.FaceRight:
 		return side(max(floor[1].Y, floor[2].Y)), true
 	}
 	top := z + box.Height
-	return Solid{fitout.Point{X: middle - o.Height/2, Y: y - o.Width/2, Z: top}, fitout.Point{X: middle + o.Height/2, Y: y + o.Width/2, Z: top}}, true
+	return fitout.Box{From: fitout.Point{X: middle - o.Height/2, Y: y - o.Width/2, Z: top}, To: fitout.Point{X: middle + o.Height/2, Y: y + o.Width/2, Z: top}}, true
 }

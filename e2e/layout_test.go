@@ -1,0 +1,180 @@
+package e2e
+
+import (
+	"fmt"
+	"testing"
+
+	"github.com/chromedp/chromedp"
+	"github.com/chromedp/chromedp/kb"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// measuredCanopy is a server with one job: a ute whose canopy is measured, empty.
+func measuredCanopy(t *testing.T) (*server, *page) {
+	t.Helper()
+	s := start(t, "serve", t.TempDir()+"/jobs.db", "127.0.0.1:0")
+	p := open(t, s.url)
+	p.choose("Vehicle to start from", "Dual-cab with tray")
+	p.enter("Name of the new job", "Canopy from nothing")
+	p.waitText(".implied", "Say who travels")
+	p.stage("Vehicle")
+	p.sheet("Space")
+	p.choose("Kind of space", "Canopy, rear")
+	p.press("Add space")
+	p.click(".one-bay .btn-primary")
+	for _, m := range [][2]string{{"lengthLeft", "1800"}, {"lengthRight", "1800"}, {"widthFront", "1600"}, {"widthRear", "1600"}, {"heightFront", "850"}, {"heightRear", "850"}, {"diagonalLeft", "2408"}, {"diagonalRight", "2408"}} {
+		p.click("[data-step='" + m[0] + "']")
+		p.reads(m[0], m[1])
+	}
+	p.saved()
+	p.stage("Layout")
+	p.see("[data-component]")
+	return s, p
+}
+
+// part is a part in one view.
+func part(view, id string) string {
+	return fmt.Sprintf("document.querySelector('[data-view=%s] [data-part^=\"%s\"]')", view, id)
+}
+
+// dragPart drags a part in a view by so many px.
+func (p *page) dragPart(view, id string, dx, dy float64) {
+	p.t.Helper()
+	x, y := p.place(part(view, id))
+	p.do(chromedp.MouseEvent(chromedp.MousePressed, x, y, chromedp.ButtonLeft))
+	for n := 1.0; n <= 4; n++ {
+		p.do(chromedp.MouseEvent("mouseMoved", x+dx*n/4, y+dy*n/4, chromedp.ButtonLeft))
+	}
+	p.do(chromedp.MouseEvent("mouseReleased", x+dx, y+dy, chromedp.ButtonLeft))
+}
+
+// TestACanopyIsLaidOutByMouse places a fridge first, fills what is left with a
+// drawer unit, and puts the gear of the brief away.
+func TestACanopyIsLaidOutByMouse(t *testing.T) {
+	_, p := measuredCanopy(t)
+	empty := p.pad("gross", "load")
+	p.enter("Search components", "fridge 60 plain")
+	p.click("[data-component=fridge-60]")
+	p.waitFor(field("Name of the part") + "?.value.startsWith('Chest fridge 60 L')")
+	p.waitFor("document.querySelector('[data-pad=gross] [data-figure=load]').textContent !== " + quoted(empty))
+	assert.Zero(t, p.count(".part-wrong"))
+
+	// Dragged past the front it is called out of its space; undo brings it back.
+	scale := 1.0 / js[float64](p, "(() => { const r = document.querySelector('[data-view=plan] .bay-room').getBoundingClientRect(); return 1800 / r.width })()")
+	p.dragPart("plan", "fridge-60", -200*scale, 0)
+	p.waitText("[data-pad]", "kg")
+	p.see(".part-wrong")
+	p.clickOn("document.querySelector('#bench-tab-findings')")
+	p.waitText("[data-rule=outside-bay]", "stands out of its space")
+	p.keys("z", chromedp.ModifierCtrl)
+	p.waitFor("!document.querySelector('.part-wrong')")
+
+	// It snaps to the far wall: dragged to within a few mm it stands flush.
+	p.dragPart("plan", "fridge-60", (1800-780)*scale+3, 0)
+	p.clickOn("document.querySelector('#bench-tab-part')")
+	p.waitFor(field("Behind its front of Chest fridge 60 L on a plain slide") + "?.value === '1020'")
+
+	p.clickOn("document.querySelector('#bench-tab-add')")
+	p.enter("Search components", "1080 × 1200")
+	p.click("[data-component=drawers-4]")
+	p.press("Fill what is left of its space")
+	p.waitFor(field("Length of Drawer unit 1080 × 1200, 2 in plywood") + ".value !== '1200'")
+	p.waitFor("!document.querySelector('.part-wrong')")
+	built := p.text("[data-figure=built-mass]")
+	p.choose("Built of", "Foam-core")
+	p.waitFor("document.querySelector('[data-figure=built-mass]').textContent !== " + quoted(built))
+	p.waitText("[data-cell=c1] .hint", "0 % full")
+
+	// A thing is put away, and counts in the drawer.
+	p.clickOn("document.querySelector('#bench-tab-add')")
+	p.enter("Search components", "tool roll")
+	p.click("[data-component=tools]")
+	p.press("Put away where it fits")
+	p.waitFor(field("Lies in") + ".value !== ''")
+	p.clickOn("document.querySelector('#bench-tab-findings')")
+	p.clickOn(part("plan", "drawers-4"))
+	p.waitText("[data-panel=part]", "14 kg in it")
+
+	// Open it, all of it, and see where it goes.
+	p.press("Open Drawer unit")
+	p.waitFor("document.querySelectorAll('[data-view=plan] [data-open] .leaf').length === 2")
+	p.press("Play the sweep")
+	p.press("Open everything")
+	p.waitFor("document.querySelectorAll('[data-view=plan] [data-open] .leaf').length === 3")
+	p.saved()
+
+	// Later: now without it, finished with it.
+	with := p.pad("gross", "load")
+	p.choose("Fitted", "Later")
+	p.waitFor("document.querySelector('[data-pad=gross] [data-figure=load]').textContent !== " + quoted(with))
+	p.waitPad("gross", "done", with)
+	p.saved()
+}
+
+// TestACanopyIsLaidOutByKeyboard does without the mouse once the bench is open.
+func TestACanopyIsLaidOutByKeyboard(t *testing.T) {
+	_, p := measuredCanopy(t)
+	p.tabTo("Search components")
+	p.keys("upright 90")
+	p.tabTo("Upright fridge 90 L")
+	p.keys(kb.Enter)
+	name := "Upright fridge 90 L in its surround"
+	behind := field("Behind its front of " + name)
+	p.waitFor(behind + "?.value === '0'")
+	p.tabTo(name + ", ")
+	p.keys(kb.ArrowRight)
+	p.keys(kb.ArrowRight, chromedp.ModifierShift)
+	p.keys(kb.ArrowLeft, chromedp.ModifierAlt)
+	p.waitFor(behind + "?.value === '109'")
+	p.tabTo("Height of " + name)
+	p.keys("tall" + kb.Enter)
+	p.waitText(".refusal", "Height of "+name)
+	p.keys(kb.Escape)
+	p.waitFor("document.activeElement.selectionStart === 0 && document.activeElement.selectionEnd > 0")
+	p.keys("760" + kb.Enter)
+	p.waitFor(field("Height of "+name) + ".value === '760'")
+	p.tabTo("Opens")
+	p.keys("To the l")
+	p.waitFor(field("Opens") + ".value === 'left'")
+	p.tabTo("Duplicate " + name)
+	p.keys(kb.Enter)
+	p.see(".part-wrong") // the copy stands in the first
+	p.tabTo("Mirror " + name)
+	p.keys(kb.Enter)
+	p.waitFor("!document.querySelector('.part-wrong')")
+	assert.Equal(t, 2, p.count("[data-view=plan] .part"))
+	p.tabTo("Lock " + name)
+	p.keys(kb.Enter)
+	p.see(".part-locked")
+	p.saved()
+	p.visit(js[string](p, "location.href"))
+	p.waitFor("document.querySelectorAll('[data-view=plan] .part').length === 2")
+	p.see(".part-locked")
+}
+
+// TestWhatHangsOnASize makes a fridge lower by typing, and the unit beside it follows.
+func TestWhatHangsOnASize(t *testing.T) {
+	s, p := measuredCanopy(t)
+	p.enter("Search components", "900 × 1000, 2 in foam")
+	require.Zero(t, p.count("[data-component=fridge-60]"))
+	p.enter("Search components", "fridge 60 plain")
+	p.click("[data-component=fridge-60]")
+	p.waitFor(field("Name of the part") + "?.value.startsWith('Chest fridge')")
+	p.clickOn("document.querySelector('#bench-tab-add')")
+	p.enter("Search components", "560 × 1200")
+	p.click("[data-component=drawers-2]")
+	unit := "Drawer unit 560 × 1200, 1 in plywood"
+	p.waitFor(field("Name of the part") + "?.value === " + quoted(unit))
+	p.enter("From its left of "+unit, "500")
+	p.enter("Height of "+unit, "580") // flush with the fridge
+	p.saved()
+	p.clickOn(part("plan", "fridge-60"))
+	p.enter("Width of Chest fridge 60 L on a plain slide", "460")
+	p.enter("Height of Chest fridge 60 L on a plain slide", "620")
+	p.waitFor(field("Height of Chest fridge 60 L on a plain slide") + ".value === '620'")
+	p.clickOn(part("plan", "drawers-2"))
+	p.waitFor(field("Width of "+unit) + "?.value === '600' && " + field("Height of "+unit) + ".value === '620'")
+	p.saved()
+	assert.Contains(t, string(s.get(js[string](p, "location.pathname.replace('/jobs/', '/api/jobs/').replace('/layout', '/export')"))), `"kind": "drawers"`)
+}

@@ -1,0 +1,144 @@
+package assess
+
+import (
+	"zaino/internal/core/fit"
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/module"
+	"zaino/internal/core/space"
+)
+
+// bench is what stands where, made ready for the fit engine.
+type bench struct {
+	bays  []fit.Bay
+	parts []fit.Part // the modules that stand by themselves, not what lies in them
+	cells map[string][]module.Cell
+}
+
+// PartFigures is one item as it stands on the bench.
+type PartFigures struct {
+	ID     string        `json:"id"`
+	Box    fitout.Box    `json:"box" doc:"its closed outside"`
+	Mass   float64       `json:"mass" doc:"by construction where it is built and not weighed, kg"`
+	Cells  []CellFigures `json:"cells"`
+	Leaves []module.Leaf `json:"leaves" doc:"what moves when it opens"`
+	Gaps   []fit.Gap     `json:"gaps" doc:"to its neighbours and the walls, of a module that stands in a bay"`
+}
+
+// CellFigures is a compartment and how full it is.
+type CellFigures struct {
+	module.Cell
+	Litres float64  `json:"litres" doc:"room inside"`
+	Filled float64  `json:"filled" doc:"share of the room that is taken, 0 to 1 and more"`
+	Load   float64  `json:"load" doc:"what lies in it, kg"`
+	Holds  []string `json:"holds" doc:"ids of what lies in it, what is deepest first"`
+}
+
+func newBench(s *subject) bench {
+	b := bench{cells: map[string][]module.Cell{}}
+	for i := range s.job.Vehicle.Bays {
+		bay := s.job.Vehicle.Bays[i]
+		if e := s.job.Vehicle.Extension; e != nil && bay.Behind {
+			bay.At.X += e.By
+		}
+		b.bays = append(b.bays, fitBay(&bay))
+	}
+	for i := range s.placed {
+		item := &s.placed[i]
+		if item.Module == nil {
+			continue
+		}
+		b.cells[item.ID] = module.Cells(item)
+		// What is not aboard in the state shown is in nobody's way.
+		if aboard := s.plan.Items[i].Present || s.plan.Items[i].Later; item.In == nil && aboard {
+			b.parts = append(b.parts, part(item))
+		}
+	}
+	return b
+}
+
+// extended returns items where they stand with a wheelbase extension.
+func extended(items []fitout.Item, e *fitout.Extension) []fitout.Item {
+	if e == nil {
+		return items
+	}
+	moved := append([]fitout.Item{}, items...)
+	for i := range moved {
+		if moved[i].Behind {
+			moved[i].At.X += e.By
+		}
+	}
+	return moved
+}
+
+// fitBay is a bay as the fit engine sees it: as long as its shorter side, as
+// wide and as high as its narrower and lower end.
+func fitBay(b *fitout.Bay) fit.Bay {
+	room := space.RoomOf(b)
+	floor := space.Floor(b)
+	box := fitout.Box{
+		From: fitout.Point{X: b.At.X, Y: b.At.Y - room.Width/2, Z: b.At.Z},
+		To:   fitout.Point{X: min(floor[2].X, floor[3].X), Y: b.At.Y + room.Width/2, Z: b.At.Z + room.Height},
+	}
+	f := fit.Bay{ID: b.ID, Room: box, Open: room.Height == 0}
+	if b.LengthTop > 0 {
+		f.RearTop = b.At.X + b.LengthTop
+	}
+	for k := range b.Obstacles {
+		f.Obstacles = append(f.Obstacles, space.Stands(b, &b.Obstacles[k]))
+	}
+	return f
+}
+
+func part(item *fitout.Item) fit.Part {
+	return fit.Part{ID: item.ID, Bay: item.Bay, Box: item.Box(), Built: item.Module != nil && item.Module.Wall != fitout.NoMaterial, Fixed: item.Locked}
+}
+
+func (b *bench) bay(id string) *fit.Bay {
+	for i := range b.bays {
+		if b.bays[i].ID == id {
+			return &b.bays[i]
+		}
+	}
+	return nil
+}
+
+func benchFigures(s *subject) []PartFigures {
+	all := make([]PartFigures, len(s.placed))
+	for i := range s.placed {
+		item := &s.placed[i]
+		f := PartFigures{ID: item.ID, Box: item.Box(), Mass: item.Mass, Cells: []CellFigures{}, Leaves: []module.Leaf{}, Gaps: []fit.Gap{}}
+		if item.Module != nil {
+			for _, c := range s.bench.cells[item.ID] {
+				f.Cells = append(f.Cells, s.cell(item.ID, c))
+			}
+			f.Leaves = append(f.Leaves, module.Leaves(item)...)
+			if bay := s.bench.bay(item.Bay); bay != nil && item.In == nil {
+				own := part(item)
+				f.Gaps = append(f.Gaps, fit.Gaps(&own, s.bench.parts, bay)...)
+			}
+		}
+		all[i] = f
+	}
+	return all
+}
+
+// cell adds up what lies in a compartment.
+func (s *subject) cell(holder string, c module.Cell) CellFigures {
+	f := CellFigures{Cell: c, Litres: c.Inside.Litres(), Holds: []string{}}
+	taken := 0.0
+	for i := range s.placed {
+		item := &s.placed[i]
+		if item.In == nil || item.In.Module != holder || item.In.Cell != c.ID {
+			continue
+		}
+		f.Holds = append(f.Holds, item.ID)
+		taken += item.Box().Litres()
+		if s.plan.Items[i].Present {
+			f.Load += s.plan.Items[i].Mass.Kg
+		}
+	}
+	if f.Litres > 0 {
+		f.Filled = taken / f.Litres
+	}
+	return f
+}

@@ -1,0 +1,180 @@
+// Package fit places boxes in bays: what stands in whose way, what stands out
+// of its bay, how much room is left, and what follows when a part changes its
+// size. It knows boxes only; what they are is for the module engine.
+package fit
+
+import (
+	"math"
+
+	"zaino/internal/core/fitout"
+)
+
+// slack is how far boxes may reach into each other before it is said, mm: a
+// panel's saw cut and the last rounding.
+const slack = 0.5
+
+// Bay is a measured space with what stands in it.
+type Bay struct {
+	ID        string
+	Room      fitout.Box // as long as its floor
+	RearTop   float64    // x of its rear at the ceiling, where a hatch leans in
+	Obstacles []fitout.Box
+	Open      bool // without walls and ceiling: only its floor counts
+}
+
+// rearAt returns where the rear of a bay is at a height above ground, mm: a
+// straight line from the floor's rear edge to the ceiling's.
+func (b *Bay) rearAt(z float64) float64 {
+	height := b.Room.To.Z - b.Room.From.Z
+	if b.RearTop == 0 || height <= 0 {
+		return b.Room.To.X
+	}
+	share := min(1, max(0, (z-b.Room.From.Z)/height))
+	return b.Room.To.X + (b.RearTop-b.Room.To.X)*share
+}
+
+// upright is the largest upright box of a bay.
+func (b *Bay) upright() fitout.Box {
+	room := b.Room
+	room.To.X = min(room.To.X, b.rearAt(room.To.Z))
+	return room
+}
+
+// Part is one box on the bench.
+type Part struct {
+	ID    string
+	Bay   string // id of the bay that it stands in; empty for none
+	Box   fitout.Box
+	Built bool // made to measure, so that it can take another size
+	Fixed bool // stays where it is
+}
+
+// Clash is two parts, or a part and an obstacle, in the same place.
+type Clash struct {
+	Part, Other string       // Other is empty for an obstacle
+	Obstacle    int          // index of it in the bay
+	By          fitout.Point // how far they reach into each other, mm
+}
+
+// Clashes returns every pair of parts that share room, in the order of the
+// parts, then every part in an obstacle of its bay.
+func Clashes(parts []Part, bays []Bay) []Clash {
+	var all []Clash
+	for i := range parts {
+		for k := i + 1; k < len(parts); k++ {
+			if by := parts[i].Box.Overlap(parts[k].Box); least(by) > slack {
+				all = append(all, Clash{Part: parts[i].ID, Other: parts[k].ID, By: by})
+			}
+		}
+	}
+	for i := range parts {
+		bay := bayOf(bays, parts[i].Bay)
+		if bay == nil {
+			continue
+		}
+		for k, o := range bay.Obstacles {
+			if by := parts[i].Box.Overlap(o); least(by) > slack {
+				all = append(all, Clash{Part: parts[i].ID, Obstacle: k, By: by})
+			}
+		}
+	}
+	return all
+}
+
+func least(p fitout.Point) float64 { return min(p.X, p.Y, p.Z) }
+
+func bayOf(bays []Bay, id string) *Bay {
+	for i := range bays {
+		if bays[i].ID == id {
+			return &bays[i]
+		}
+	}
+	return nil
+}
+
+// Outside returns how far a box stands out of its bay at each side, mm, at most
+// 0 where it does not: rear, front, right, left, top, bottom. Of an open bay
+// only the floor counts; where a hatch leans in, the upper edge decides.
+func Outside(b fitout.Box, bay *Bay) (most float64, side string) {
+	room := bay.Room
+	by := []struct {
+		mm   float64
+		side string
+	}{
+		{b.To.X - bay.rearAt(b.To.Z), "rear"}, {room.From.X - b.From.X, "front"}, {b.To.Y - room.To.Y, "right"},
+		{room.From.Y - b.From.Y, "left"}, {b.To.Z - room.To.Z, "top"}, {room.From.Z - b.From.Z, "floor"},
+	}
+	for _, out := range by {
+		if bay.Open && out.side != "floor" {
+			continue
+		}
+		if out.mm > slack && out.mm > most {
+			most, side = out.mm, out.side
+		}
+	}
+	return most, side
+}
+
+// Gap is the room between a part and its nearest neighbour, or the wall, on one
+// side, mm.
+type Gap struct {
+	Side string  `json:"side" enum:"front,rear,left,right,below,above"`
+	MM   float64 `json:"mm" doc:"to the nearest face, mm; negative is inside it"`
+	To   string  `json:"to" doc:"id of the neighbour; empty for the bay itself"`
+}
+
+// Gaps returns what is left around a part in its bay, front, rear, left, right,
+// below and above: to the nearest part whose shadow it stands in, or to the
+// wall. Without a bay only neighbours count.
+func Gaps(part *Part, parts []Part, bay *Bay) []Gap {
+	axes := []struct {
+		low, high string
+		of        func(fitout.Point) float64
+	}{
+		{"front", "rear", func(p fitout.Point) float64 { return p.X }},
+		{"left", "right", func(p fitout.Point) float64 { return p.Y }},
+		{"below", "above", func(p fitout.Point) float64 { return p.Z }},
+	}
+	var gaps []Gap
+	for n, axis := range axes {
+		low, high := Gap{axis.low, math.Inf(1), ""}, Gap{axis.high, math.Inf(1), ""}
+		if bay != nil {
+			low.MM = axis.of(part.Box.From) - axis.of(bay.Room.From)
+			if !bay.Open {
+				far := bay.Room.To
+				far.X = bay.rearAt(part.Box.To.Z)
+				high.MM = axis.of(far) - axis.of(part.Box.To)
+			}
+		}
+		for k := range parts {
+			other := &parts[k]
+			if other.ID == part.ID || !inShadow(part.Box, other.Box, n) {
+				continue
+			}
+			if d := axis.of(part.Box.From) - axis.of(other.Box.To); d >= -slack && d < low.MM {
+				low.MM, low.To = d, other.ID
+			}
+			if d := axis.of(other.Box.From) - axis.of(part.Box.To); d >= -slack && d < high.MM {
+				high.MM, high.To = d, other.ID
+			}
+		}
+		for _, gap := range []Gap{low, high} {
+			if !math.IsInf(gap.MM, 1) {
+				gaps = append(gaps, gap)
+			}
+		}
+	}
+	return gaps
+}
+
+// inShadow tells whether two boxes overlap on both axes other than n.
+func inShadow(a, b fitout.Box, n int) bool {
+	by := a.Overlap(b)
+	overlaps := [3]float64{by.X, by.Y, by.Z}
+	for k, mm := range overlaps {
+		if k != n && mm <= slack {
+			return false
+		}
+	}
+	return true
+}

@@ -1,0 +1,165 @@
+package fit
+
+import (
+	"fmt"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"zaino/internal/core/fitout"
+)
+
+func box(x, y, z, l, w, h float64) fitout.Box {
+	return fitout.Box{From: fitout.Point{X: x, Y: y, Z: z}, To: fitout.Point{X: x + l, Y: y + w, Z: z + h}}
+}
+
+func canopy() Bay { return Bay{ID: "canopy", Room: box(0, 0, 0, 1800, 600, 800)} }
+
+func TestTwoPartsInOnePlaceClash(t *testing.T) {
+	bay := canopy()
+	bay.Obstacles = []fitout.Box{box(0, 0, 0, 100, 100, 100)}
+	parts := []Part{{ID: "fridge", Bay: "canopy", Box: box(100, 0, 0, 700, 500, 500)}, {ID: "drawers", Bay: "canopy", Box: box(800, 0, 0, 900, 600, 300)}}
+	assert.Empty(t, Clashes(parts, []Bay{bay}), "faces may touch")
+	parts[1].Box = parts[1].Box.Moved(-20, 0, 0)
+	clashes := Clashes(parts, []Bay{bay})
+	require.Len(t, clashes, 1)
+	assert.InDelta(t, 20, clashes[0].By.X, 1e-9)
+	parts[0].Box = parts[0].Box.Moved(-50, 0, 0)
+	clashes = Clashes(parts, []Bay{bay})
+	require.Len(t, clashes, 1)
+	assert.Empty(t, clashes[0].Other, "now it stands in the obstacle")
+}
+
+func TestWhatStandsOutOfItsBay(t *testing.T) {
+	bay := canopy()
+	mm, side := Outside(box(1000, 0, 0, 900, 600, 300), &bay)
+	assert.Equal(t, "rear", side)
+	assert.InDelta(t, 100, mm, 1e-9)
+	_, side = Outside(box(0, 0, 0, 1800, 600, 800), &bay)
+	assert.Empty(t, side)
+	roof := Bay{ID: "roof", Room: box(0, 0, 0, 1000, 1000, 0), Open: true}
+	_, side = Outside(box(-500, 0, 0, 2000, 500, 300), &roof)
+	assert.Empty(t, side, "a long thing may stand out over an open bay")
+	_, side = Outside(box(0, 0, -50, 500, 500, 300), &roof)
+	assert.Equal(t, "floor", side)
+}
+
+// A hatch that leans in takes more from what is high than from what is low.
+func TestALeaningHatchIsJudgedAtTheUpperEdge(t *testing.T) {
+	bay := canopy()
+	bay.RearTop = 1400 // 400 less than at the floor
+	_, side := Outside(box(0, 0, 0, 1600, 600, 400), &bay)
+	assert.Empty(t, side, "half way up 1600 are left")
+	mm, side := Outside(box(0, 0, 0, 1600, 600, 600), &bay)
+	assert.Equal(t, "rear", side)
+	assert.InDelta(t, 100, mm, 1e-9)
+	rest, _ := Remainder(&bay, nil, fitout.Size{})
+	assert.InDelta(t, 1400, rest.Size().Length, 1e-9, "what is filled stands upright")
+}
+
+func TestGapsGoToTheNearestFace(t *testing.T) {
+	bay := canopy()
+	fridge := Part{ID: "fridge", Box: box(300, 50, 0, 700, 500, 500)}
+	parts := []Part{fridge, {ID: "pantry", Box: box(1200, 0, 0, 300, 600, 800)}, {ID: "shelf", Box: box(0, 0, 640, 1800, 600, 20)}, {ID: "far", Box: box(0, 700, 0, 100, 100, 100)}}
+	got := map[string]string{}
+	for _, g := range Gaps(&fridge, parts, &bay) {
+		got[g.Side] = fmt.Sprintf("%.0f %s", g.MM, g.To)
+	}
+	assert.Equal(t, map[string]string{"front": "300 ", "rear": "200 pantry", "left": "50 ", "right": "50 ", "below": "0 ", "above": "140 shelf"}, got)
+}
+
+func TestFillWhatIsLeftBesideTheFridge(t *testing.T) {
+	bay := canopy()
+	parts := []Part{{ID: "fridge", Box: box(0, 0, 0, 700, 600, 800)}}
+	rest, ok := Remainder(&bay, parts, fitout.Size{})
+	require.True(t, ok)
+	assert.Equal(t, box(700, 0, 0, 1100, 600, 800), rest, "to the exact remainder")
+	_, ok = Remainder(&bay, parts, fitout.Size{Length: 1200})
+	assert.False(t, ok, "nothing is left that is long enough")
+	_, ok = Remainder(&bay, []Part{{Box: bay.Room}}, fitout.Size{})
+	assert.False(t, ok)
+}
+
+// The remainder is empty, inside, and no box between faces is larger: an
+// exhaustive search over every box between the faces of room and parts agrees.
+func TestRemainderIsTheLargestEmptyBox(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		bay := Bay{Room: box(0, 0, 0, 10, 10, 10)}
+		var parts []Part
+		for range rapid.IntRange(0, 4).Draw(t, "parts") {
+			at := func(name string) float64 { return float64(rapid.IntRange(0, 9).Draw(t, name)) }
+			size := func(name string) float64 { return float64(rapid.IntRange(1, 5).Draw(t, name)) }
+			parts = append(parts, Part{Box: box(at("x"), at("y"), at("z"), size("l"), size("w"), size("h"))})
+		}
+		most := 0.0
+		for x := range 10 {
+			for y := range 10 {
+				for z := range 10 {
+					for l := 1; x+l <= 10; l++ {
+						for w := 1; y+w <= 10; w++ {
+							for h := 1; z+h <= 10; h++ {
+								if v := float64(l * w * h); v > most && empty(box(float64(x), float64(y), float64(z), float64(l), float64(w), float64(h)), parts) {
+									most = v
+								}
+							}
+						}
+					}
+				}
+			}
+		}
+		rest, ok := Remainder(&bay, parts, fitout.Size{})
+		if ok != (most > 0) || ok && (!empty(rest, parts) || rest.Litres()*1e6 < most-1e-6 || rest.Litres()*1e6 > most+1e-6) {
+			t.Fatalf("found %+v (%v), the largest has %v", rest, ok, most)
+		}
+	})
+}
+
+func empty(b fitout.Box, parts []Part) bool {
+	for _, p := range parts {
+		if by := b.Overlap(p.Box); min(by.X, by.Y, by.Z) > 0 {
+			return false
+		}
+	}
+	return true
+}
+
+func TestATallerFridgeRaisesUnitPlatformAndWhatLiesOnIt(t *testing.T) {
+	parts := []Part{
+		{ID: "fridge", Box: box(0, 0, 0, 700, 400, 450)},
+		{ID: "unit", Box: box(0, 400, 0, 900, 600, 450), Built: true},
+		{ID: "box", Box: box(900, 0, 0, 300, 300, 300), Built: true},
+		{ID: "platform", Box: box(0, 0, 450, 1900, 1000, 40), Built: true},
+		{ID: "mattress", Box: box(0, 0, 490, 1900, 1000, 80)},
+	}
+	got := Resize(parts, "fridge", fitout.Size{Length: 700, Width: 400, Height: 500})
+	assert.Equal(t, box(0, 0, 0, 700, 400, 500), got["fridge"])
+	assert.Equal(t, box(0, 400, 0, 900, 600, 500), got["unit"], "what was flush stays flush")
+	assert.Equal(t, box(0, 0, 500, 1900, 1000, 40), got["platform"])
+	assert.Equal(t, box(0, 0, 540, 1900, 1000, 80), got["mattress"])
+	assert.NotContains(t, got, "box", "a lower box has nothing to do with it")
+}
+
+func TestANarrowerFridgeGivesItsWidthToTheDrawerBesideIt(t *testing.T) {
+	parts := []Part{
+		{ID: "fridge", Box: box(0, 0, 0, 700, 400, 450)},
+		{ID: "unit", Box: box(0, 400, 0, 900, 600, 450), Built: true},
+		{ID: "bought", Box: box(700, 0, 0, 300, 300, 300)},
+	}
+	got := Resize(parts, "fridge", fitout.Size{Length: 650, Width: 360, Height: 450})
+	assert.Equal(t, box(0, 360, 0, 900, 640, 450), got["unit"])
+	assert.NotContains(t, got, "bought")
+	parts[1].Fixed = true
+	assert.NotContains(t, Resize(parts, "fridge", fitout.Size{Length: 700, Width: 360, Height: 450}), "unit")
+}
+
+func BenchmarkClashesOf200Parts(b *testing.B) {
+	parts := make([]Part, 200)
+	for i := range parts {
+		parts[i] = Part{ID: fmt.Sprint(i), Box: box(float64(i%20)*100, float64(i/20)*100, 0, 95, 95, 95)}
+	}
+	for b.Loop() {
+		Clashes(parts, nil)
+	}
+}

@@ -1,0 +1,118 @@
+package fitout
+
+// Module makes an item a part of the fitout: what it is, how it is built, and
+// how it opens. The item's place is the middle of its closed box and its size
+// the outside; what follows from them (inside sizes, mass, sweep) is for the
+// module engine.
+type Module struct {
+	Kind     ModuleKind `json:"kind" enum:"drawers,fridge-slide,upright-fridge,pantry,slide-table,kitchen-slide,shelf,drop-shelf,false-floor,wing-panels,lidded-box,locker,platform,water-tank,waste-tank,toilet,battery-box,power-station,board,fuel-tank,can-holder,rear-carrier,roof-rack,under-tray-box,trundle,heater,barrier,step,crate,gear"`
+	Faces    Face       `json:"faces" enum:"none,rear,left,right,front,top" doc:"where it opens or slides out to"`
+	Wall     Material   `json:"wall" enum:"none,plywood,aluminium,extrusion,foam-core" doc:"what it is built of; none for what is bought whole"`
+	Panel    float64    `json:"panel" minimum:"0" maximum:"60" unit:"mm" doc:"thickness of carcass and drawer panels, mm"`
+	Lining   float64    `json:"lining" minimum:"0" maximum:"30" unit:"mm" doc:"lining inside, mm"`
+	Runner   Runner     `json:"runner" enum:"none,ball,strip,roller" doc:"what its drawers run on"`
+	Travel   float64    `json:"travel" minimum:"0" maximum:"3000" unit:"mm" doc:"how far it slides out, mm; 0 = as far as it is deep"`
+	Drop     float64    `json:"drop" minimum:"0" maximum:"1000" unit:"mm" doc:"how far it comes down when it is out, mm"`
+	Stack    Stack      `json:"stack" enum:"beside,above" doc:"how its compartments lie to each other"`
+	Cells    []Cell     `json:"cells" maxItems:"12" doc:"drawers, shelves or compartments, from the left or from the bottom"`
+	Watts    float64    `json:"watts" minimum:"0" maximum:"20000" unit:"W" doc:"what it draws when it runs, W"`
+	Mirrored bool       `json:"mirrored" doc:"hinges and compartments the other way round"`
+}
+
+// ModuleKind is what a module is.
+type ModuleKind string
+
+// The kinds of module.
+const (
+	Drawers       ModuleKind = "drawers"
+	FridgeSlide   ModuleKind = "fridge-slide"
+	UprightFridge ModuleKind = "upright-fridge"
+	Pantry        ModuleKind = "pantry"
+	SlideTable    ModuleKind = "slide-table"
+	KitchenSlide  ModuleKind = "kitchen-slide"
+	Shelf         ModuleKind = "shelf"
+	DropShelf     ModuleKind = "drop-shelf"
+	FalseFloor    ModuleKind = "false-floor"
+	WingPanels    ModuleKind = "wing-panels"
+	LiddedBox     ModuleKind = "lidded-box"
+	Locker        ModuleKind = "locker"
+	Platform      ModuleKind = "platform"
+	WaterTank     ModuleKind = "water-tank"
+	WasteTank     ModuleKind = "waste-tank"
+	ToiletModule  ModuleKind = "toilet"
+	BatteryBox    ModuleKind = "battery-box"
+	PowerStation  ModuleKind = "power-station"
+	Board         ModuleKind = "board"
+	FuelTank      ModuleKind = "fuel-tank"
+	CanHolder     ModuleKind = "can-holder"
+	RearCarrier   ModuleKind = "rear-carrier"
+	RackModule    ModuleKind = "roof-rack"
+	UnderTrayBox  ModuleKind = "under-tray-box"
+	Trundle       ModuleKind = "trundle"
+	Heater        ModuleKind = "heater"
+	Barrier       ModuleKind = "barrier"
+	StepModule    ModuleKind = "step"
+	Crate         ModuleKind = "crate"
+	PlainGear     ModuleKind = "gear"
+)
+
+// Material is what panels are made of.
+type Material string
+
+// The materials.
+const (
+	NoMaterial Material = "none"
+	Plywood    Material = "plywood"
+	Aluminium  Material = "aluminium" // welded sheet and tube
+	Extrusion  Material = "extrusion" // slotted profiles with thin panels
+	FoamCore   Material = "foam-core" // foam between aluminium skins
+)
+
+// Runner is what a drawer runs on.
+type Runner string
+
+// The runners.
+const (
+	NoRunner     Runner = "none"
+	BallRunner   Runner = "ball"   // ball-bearing slide, full extension, locks
+	StripRunner  Runner = "strip"  // low-friction plastic strip
+	RollerRunner Runner = "roller" // rollers in a channel
+)
+
+// Stack is how compartments lie to each other.
+type Stack string
+
+// Side by side, or one above the other.
+const (
+	Beside Stack = "beside"
+	Above  Stack = "above"
+)
+
+// Cell is one drawer, shelf or compartment of a module.
+type Cell struct {
+	ID    string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	Name  string  `json:"name" minLength:"1" maxLength:"120"`
+	Share float64 `json:"share" minimum:"0" maximum:"100" doc:"its part of the room against its fellows; 0 counts as 1"`
+}
+
+// InCell says that an item lies in a compartment of a module; its station is
+// then that of the compartment.
+type InCell struct {
+	Module string `json:"module" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of an item that is a module"`
+	Cell   string `json:"cell" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of one of its compartments"`
+}
+
+// Work is who makes a thing, and when.
+type Work string
+
+// What is there already, what this build makes, what comes later, and what
+// others fit. The last two count when everything is finished, not now.
+const (
+	WorkBuild    Work = ""
+	WorkExisting Work = "existing"
+	WorkLater    Work = "later"
+	WorkOthers   Work = "others"
+)
+
+// Now reports whether a thing is there when this build is handed over.
+func (w Work) Now() bool { return w != WorkLater && w != WorkOthers }

@@ -1,0 +1,101 @@
+package module
+
+import "zaino/internal/core/fitout"
+
+// Placed returns items with what follows from their modules put in: what is
+// built and not weighed has the mass of its construction, and what lies in a
+// compartment stands in the middle of it, on its floor. The places stay those
+// of the boxes. Without modules the items are returned as they are; the given
+// ones are never changed.
+func Placed(items []fitout.Item) []fitout.Item {
+	if !hasModules(items) {
+		return items
+	}
+	placed := make([]fitout.Item, len(items))
+	copy(placed, items)
+	byID := make(map[string]*fitout.Item, len(placed))
+	for k := range placed {
+		item := &placed[k]
+		byID[item.ID] = item
+		if kg, _, ok := massOf(item); ok {
+			item.Mass = kg
+		}
+	}
+	for k := range placed {
+		place(&placed[k], byID, 0)
+	}
+	return placed
+}
+
+// Weighed returns the job as the load engine needs it: its chosen items placed,
+// each built one at the centre of its mass instead of the middle of its box.
+func Weighed(j *fitout.Job, placed []fitout.Item) *fitout.Job {
+	chosen := j.ChosenVariant()
+	if !hasModules(chosen.Items) {
+		return j
+	}
+	items := make([]fitout.Item, len(placed))
+	copy(items, placed)
+	for k := range items {
+		if _, centre, ok := massOf(&items[k]); ok {
+			items[k].At = centre
+		}
+	}
+	weighed := *j
+	weighed.Variants = make([]fitout.Variant, len(j.Variants))
+	copy(weighed.Variants, j.Variants)
+	for k := range weighed.Variants {
+		if weighed.Variants[k].ID == chosen.ID {
+			weighed.Variants[k].Items = items
+		}
+	}
+	return &weighed
+}
+
+// massOf is the mass of the construction, where it counts: until it is weighed.
+func massOf(item *fitout.Item) (kg float64, centre fitout.Point, ok bool) {
+	if item.Module == nil || item.Source != fitout.ByMaterial {
+		return 0, fitout.Point{}, false
+	}
+	return Mass(item)
+}
+
+func hasModules(items []fitout.Item) bool {
+	for k := range items {
+		if items[k].Module != nil || items[k].In != nil {
+			return true
+		}
+	}
+	return false
+}
+
+// deepest is how many compartments may lie in each other; Validate refuses
+// rings, this bounds the walk all the same.
+const deepest = 8
+
+// place puts an item into its compartment, after the module of that
+// compartment has been put into its own.
+func place(item *fitout.Item, byID map[string]*fitout.Item, depth int) {
+	if item.In == nil || depth > deepest {
+		return
+	}
+	holder := byID[item.In.Module]
+	if holder == nil || holder.Module == nil {
+		return
+	}
+	place(holder, byID, depth+1)
+	for _, c := range Cells(holder) {
+		if c.ID == item.In.Cell {
+			item.At = c.Inside.Middle()
+			item.At.Z = c.Inside.From.Z + item.Size.Height/2
+			item.Bay, item.Behind = holder.Bay, holder.Behind
+			// It is where its module is, also when that stays at home or comes later.
+			if item.Presence.Kind == fitout.Always && holder.Presence.Kind != fitout.ByLevel {
+				item.Presence = holder.Presence
+			}
+			if !holder.Work.Now() {
+				item.Work = holder.Work
+			}
+		}
+	}
+}

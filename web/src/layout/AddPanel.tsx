@@ -1,0 +1,59 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+
+import { answer, api } from '../api/client';
+import type { Component } from '../api/types';
+import { SelectField } from '../components/SelectField';
+import { useSession } from '../document/SessionContext';
+import { formatNumber, formatQuantity } from '../quantity/format';
+import { unitName } from '../quantity/units';
+import { place } from './partEdits';
+import type { Bench } from './useBench';
+
+/** The generic components, to be placed in a space. */
+export function AddPanel({ bench, onAdded }: { bench: Bench; onAdded: () => void }) {
+  const session = useSession();
+  const { job, assessment } = bench;
+  const [search, setSearch] = useState('');
+  const [group, setGroup] = useState('');
+  const [into, setInto] = useState<string>();
+  const { data: components, error } = useQuery({ queryKey: ['components'], queryFn: () => answer(api.GET('/api/components')), staleTime: Infinity });
+  const groups = [...new Set((components ?? []).map((c) => c.item.group))];
+  const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+  const shown = (components ?? []).filter((c) => (group === '' || c.item.group === group) && words.every((word) => c.item.name.toLowerCase().includes(word)));
+  const bays = assessment?.bays ?? [];
+  const target = bays.find((b) => b.id === (into ?? bays[0]?.id));
+  const add = (component: Component) => {
+    let id = '';
+    session.edit(`Add ${component.item.name}`, (j) => {
+      id = place(j, component, target && { bay: target.id, box: target.room });
+    });
+    bench.setSelected([id]);
+    onAdded();
+  };
+  const size = (c: Component) => [c.item.size.length, c.item.size.width, c.item.size.height].map((mm) => formatNumber(mm, 'length', job.units)).join(' × ');
+  return (
+    <div className="add-panel" data-panel="add">
+      <div className="form">
+        <SelectField label="Add into" value={target?.id ?? ''} options={job.vehicle.bays.length > 0 ? job.vehicle.bays.map((b) => ({ value: b.id, label: b.name })) : [{ value: '', label: 'No measured space yet' }]} onCommit={setInto} />
+        <input type="search" className="form-control form-control-sm" aria-label="Search components" placeholder="Search components" value={search} onChange={(event) => setSearch(event.target.value)} />
+        <SelectField label="Group of components" value={group} options={[{ value: '', label: 'All groups' }, ...groups.map((g) => ({ value: g, label: g }))]} onCommit={setGroup} />
+      </div>
+      {error && <p className="trouble" role="alert">The server does not answer; the components appear when it does.</p>}
+      <ul className="components" aria-label="Components">
+        {shown.map((c) => (
+          <li key={c.id}>
+            <button type="button" onClick={() => add(c)} title={c.why} data-component={c.id}>
+              <span>{c.item.name}</span>
+              <small className="figure">
+                {size(c)} {unitName('length', job.units)}{c.item.mass > 0 ? `, ${formatQuantity(c.item.mass, 'mass', job.units)}` : ', by its panels'}
+              </small>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {components && shown.length === 0 && <p className="empty">Nothing of that name. Shorten the search, or add the nearest and change its size.</p>}
+      <p className="hint">Generic sizes and masses, of no brand: replace them by what is measured and weighed.</p>
+    </div>
+  );
+}

@@ -1,0 +1,107 @@
+import { useCallback, useEffect, useState } from 'react';
+import Tab from 'react-bootstrap/Tab';
+import Tabs from 'react-bootstrap/Tabs';
+import { Link, useLocation } from 'react-router';
+
+import { Scroll } from '../components/Scroll';
+import type { View } from '../scene/projection';
+import { Findings } from '../findings/Findings';
+import { AddPanel } from './AddPanel';
+import { BenchView } from './BenchView';
+import { GearPanel } from './GearPanel';
+import { PartPanel } from './PartPanel';
+import { faceAt, type Tape } from './tape';
+import { Toolbar } from './Toolbar';
+import { useBench } from './useBench';
+import { axesOf } from './useBenchHand';
+import type { Sizes } from './window';
+
+/** The paper of each view, px. */
+const sizes: Sizes = { side: { width: 560, height: 250 }, rear: { width: 256, height: 250 }, plan: { width: 824, height: 262 } };
+
+const SWEEP_MS = 1400;
+
+/** The bench: modules placed in the measured spaces, with the pads live. */
+export function LayoutPage() {
+  const bench = useBench(sizes);
+  const [tab, setTab] = useState('add');
+  const [tape, setTape] = useState<Tape>();
+  const { job, assessment, all, selected, setSelected, setSweep } = bench;
+  const [playing, setPlaying] = useState(false);
+  useEffect(() => {
+    if (!playing) return;
+    const start = performance.now();
+    let frame = requestAnimationFrame(function step(now) {
+      const share = Math.min(1, (now - start) / SWEEP_MS);
+      setSweep(share);
+      if (share < 1) frame = requestAnimationFrame(step);
+      else setPlaying(false);
+    });
+    return () => cancelAnimationFrame(frame);
+  }, [playing, setSweep]);
+  // A finding leads here with what it is about behind the #.
+  const { hash, key } = useLocation();
+  const [wanted, setWanted] = useState('');
+  if (hash !== '' && wanted !== key) {
+    setWanted(key);
+    setSelected([hash.slice(1)]);
+  }
+  // What is chosen is what one wants to read about.
+  const chosen = selected.at(-1);
+  const [shown, setShown] = useState(chosen);
+  if (chosen !== shown) {
+    setShown(chosen);
+    if (chosen !== undefined && tab !== 'gear') setTab('part');
+  }
+  const onShow = useCallback((subject: { kind: string; id: string }) => (subject.kind === 'item' || subject.kind === 'module') && setSelected([subject.id]), [setSelected]);
+  const onPick = (view: View, at: { u: number; v: number }, reach: number) => {
+    const boxes = [...all.map((p) => p.box), ...(assessment?.bays ?? []).flatMap((b) => [b.room, ...b.obstacles.map((o) => o.solid)])];
+    const end = faceAt(boxes, view, axesOf[view], at, reach);
+    if (!end) return;
+    const first = tape?.[0];
+    setTape(first && tape.length === 1 && first.view === view && first.along === end.along ? [first, end] : [end]);
+  };
+  const view = (name: View) => <BenchView view={name} {...sizes[name]} bench={bench} onPick={tape ? onPick : undefined} tape={tape ?? []} />;
+  return (
+    <div className="layout-page">
+      <div className="bench">
+        <Toolbar bench={bench} taping={tape !== undefined} onTape={() => setTape(tape ? undefined : [])} onSweep={() => setPlaying(true)} />
+        {job.vehicle.bays.length === 0 && (
+          <p className="notice">
+            <span>No space is measured yet, so nothing can be said about what fits.</span>
+            <Link className="btn btn-sm btn-primary" to={`/jobs/${job.id}/vehicle/space`}>Measure a space</Link>
+          </p>
+        )}
+        <div className="bench-views">
+          {view('side')}
+          {view('rear')}
+          {view('plan')}
+        </div>
+      </div>
+      <aside className="sheet side" aria-label="About the bench">
+        <Tabs activeKey={tab} onSelect={(key) => setTab(key ?? 'add')} id="bench" mountOnEnter unmountOnExit>
+          <Tab eventKey="add" title="Add">
+            <Scroll label="Add">
+              <AddPanel bench={bench} onAdded={() => setTab('part')} />
+            </Scroll>
+          </Tab>
+          <Tab eventKey="part" title="Part">
+            <Scroll label="Part">
+              <PartPanel bench={bench} />
+            </Scroll>
+          </Tab>
+          <Tab eventKey="gear" title="Gear">
+            <Scroll label="Gear">
+              <GearPanel bench={bench} />
+            </Scroll>
+          </Tab>
+          <Tab eventKey="findings" title={`Findings ${assessment?.findings.length ?? ''}`}>
+            <Scroll label="Findings">
+              <Findings onShow={onShow} />
+            </Scroll>
+          </Tab>
+        </Tabs>
+      </aside>
+    </div>
+  );
+}

@@ -1,0 +1,45 @@
+import { useMemo, useState } from 'react';
+
+import type { Box } from '../api/types';
+import { useSnapshot } from '../document/SessionContext';
+import { around, partsOf } from './parts';
+import { fitSight, type Sight, type Sizes } from './window';
+
+/** What the bench shows and what is chosen on it; nothing of it is part of the job. */
+export function useBench(sizes: Sizes) {
+  const snapshot = useSnapshot();
+  const { job, assessment } = snapshot;
+  const [selected, setSelected] = useState<string[]>([]);
+  const [hidden, setHidden] = useState<string[]>([]);
+  const [open, setOpen] = useState<string[]>([]);
+  /** How far what is open has come out, 0 to 1. */
+  const [sweep, setSweep] = useState(1);
+  const [moved, setSight] = useState<Sight>();
+  const all = useMemo(() => partsOf(snapshot), [snapshot]);
+  const fitted = useMemo(() => {
+    if (!assessment) return undefined;
+    const bays = assessment.bays.filter((b) => b.box.length > 0 && b.box.width > 0).map((b) => b.room);
+    const { outline } = job.vehicle;
+    const body: Box = { from: { x: outline.headboard, y: -900, z: outline.floorHeight - 100 }, to: { x: assessment.wheelbase + outline.rearOverhang, y: 900, z: outline.height } };
+    return fitSight(around(bays) ?? body, sizes);
+  }, [assessment, job.vehicle, sizes]);
+  // The sight is kept while parts are dragged: only a new size or another job fits it anew.
+  const [kept, setKept] = useState<{ job: string; sight: Sight }>();
+  if (fitted && kept?.job !== job.id) setKept({ job: job.id, sight: fitted });
+  const sight = moved ?? kept?.sight;
+  const alive = selected.filter((id) => all.some((p) => p.item.id === id));
+  const parts = all.filter(({ item }) => !hidden.includes(item.id) && (!item.in || alive.includes(item.in.module) || alive.includes(item.id) || open.includes(item.in.module)));
+  return {
+    ...snapshot, parts, all, sight,
+    selected: alive, setSelected,
+    hidden, setHidden,
+    open, setOpen,
+    sweep, setSweep,
+    setSight, fit: () => {
+      setSight(undefined);
+      if (fitted) setKept({ job: job.id, sight: fitted });
+    },
+  };
+}
+
+export type Bench = ReturnType<typeof useBench>;
