@@ -2,6 +2,8 @@ package e2e
 
 import (
 	"fmt"
+	"os"
+	"path/filepath"
 	"testing"
 
 	"github.com/chromedp/chromedp"
@@ -52,7 +54,7 @@ func (p *page) dragPart(view, id string, dx, dy float64) {
 // TestACanopyIsLaidOutByMouse places a fridge first, fills what is left with a
 // drawer unit, and puts the gear of the brief away.
 func TestACanopyIsLaidOutByMouse(t *testing.T) {
-	_, p := measuredCanopy(t)
+	s, p := measuredCanopy(t)
 	empty := p.pad("gross", "load")
 	p.enter("Search components", "fridge 60 plain")
 	p.click("[data-component=fridge-60]")
@@ -103,6 +105,54 @@ func TestACanopyIsLaidOutByMouse(t *testing.T) {
 	p.press("Open everything")
 	p.waitFor("document.querySelectorAll('[data-view=plan] [data-open] .leaf').length === 3")
 	p.saved()
+
+	// A thing that stands free is dragged into the other drawer with Ctrl.
+	p.press("Close everything")
+	p.clickOn("document.querySelector('#bench-tab-add')")
+	p.enter("Search components", "first-aid")
+	p.click("[data-component=first-aid]")
+	p.waitFor(field("Name of the part") + "?.value === 'First-aid box'")
+	p.enter("Above its floor of First-aid box", "900")
+	x, y := p.place(part("side", "first-aid"))
+	tx, ty := p.place(part("side", "drawers-4"))
+	p.do(chromedp.MouseEvent(chromedp.MousePressed, x, y, chromedp.ButtonLeft))
+	p.do(chromedp.MouseEvent("mouseMoved", (x+tx)/2, (y+ty)/2, chromedp.ButtonLeft, chromedp.ButtonModifiers(chromedp.ModifierCtrl)))
+	p.do(chromedp.MouseEvent("mouseMoved", tx, ty, chromedp.ButtonLeft, chromedp.ButtonModifiers(chromedp.ModifierCtrl)))
+	p.see(".drop-target")
+	p.do(chromedp.MouseEvent("mouseReleased", tx, ty, chromedp.ButtonLeft, chromedp.ButtonModifiers(chromedp.ModifierCtrl)))
+	p.waitFor(field("Lies in") + ".value !== ''")
+	p.clickOn(part("plan", "drawers-4"))
+	p.waitText("[data-panel=part]", "First-aid box")
+
+	// Two faces are measured with the tape, and the drawing is saved to scale.
+	p.press("Measure between two faces")
+	room := js[[]float64](p, "(() => { const r = document.querySelector('[data-view=plan] .bay-room').getBoundingClientRect(); return [r.left, r.right, r.top + r.height / 2] })()")
+	p.do(chromedp.MouseClickXY(room[0]+1, room[2]))
+	p.do(chromedp.MouseClickXY(room[1]-1, room[2]))
+	p.waitFor("document.querySelector('[data-view=plan] [data-tape]')?.dataset.tape === '1800'")
+	p.press("Put the tape away")
+	p.saved()
+	id := js[string](p, "location.pathname.split('/')[2]")
+	assert.Contains(t, string(s.get("/api/jobs/"+id+"/svg/plan")), "Drawer unit 1080")
+	assert.Contains(t, string(s.get("/api/jobs/"+id+"/dxf/side")), "MODULES")
+
+	// The unit becomes a component of the workshop's own, is carried over, and goes.
+	p.clickOn(part("plan", "drawers-4"))
+	p.press("Keep in the catalogue")
+	p.waitText("[data-panel=part]", "Kept in the catalogue")
+	p.clickOn("document.querySelector('#bench-tab-add')")
+	p.see(".components .own")
+	file := filepath.Join(t.TempDir(), "own.json")
+	require.NoError(t, os.WriteFile(file, s.get("/api/catalogue.json"), 0o600))
+	p.press("Take Drawer unit 1080")
+	p.waitFor("!document.querySelector('.components .own')")
+	p.upload("Catalogue file", file)
+	p.see(".components .own")
+	broken := filepath.Join(t.TempDir(), "broken.csv")
+	require.NoError(t, os.WriteFile(broken, []byte("Name,Length,Width,Height\nBox,far,1,1"), 0o600))
+	p.upload("Catalogue file", broken)
+	p.waitText(".own-catalogue .trouble", "line 2: length:")
+	p.clickOn("document.querySelector('#bench-tab-part')")
 
 	// Later: now without it, finished with it.
 	with := p.pad("gross", "load")

@@ -11,7 +11,6 @@ import (
 	"os/exec"
 	"path/filepath"
 	"slices"
-	"strings"
 	"syscall"
 	"testing"
 	"time"
@@ -54,6 +53,7 @@ func many(tb testing.TB, count int) fitout.Job {
 	for i := len(*items); i < count; i++ {
 		item := (*items)[i%20]
 		item.ID = fmt.Sprint("more-", i)
+		item.Module, item.In = nil, nil // more of the same units would stand in each other
 		item.At.X += float64(i % 50 * 20)
 		*items = append(*items, item)
 	}
@@ -107,20 +107,54 @@ func BenchmarkAssessOverLoopback(b *testing.B) {
 // BenchmarkDragStepOf200Items drags one of 200 items and reports the script
 // time of a step.
 func BenchmarkDragStepOf200Items(b *testing.B) {
-	s := start(b, "serve", filepath.Join(b.TempDir(), "jobs.db"), "127.0.0.1:0")
 	job := many(b, 200)
-	data, err := fitout.Encode(&job)
-	require.NoError(b, err)
-	response, err := http.Post(s.url+"/api/jobs/import", "application/json", strings.NewReader(string(data)))
-	require.NoError(b, err)
-	response.Body.Close()
-	p := open(b, s.url+"/jobs/"+job.ID+"/load")
+	p := imported(b, &job, "load")
 	p.see("[data-row]")
 	require.Equal(b, 200, p.count("[data-item]"))
 	items := job.Variants[0].Items
 	top := slices.IndexFunc(items, func(i fitout.Item) bool { return i.Seat == "" && len(p.spots(i.ID)) == 2 })
 	x, y := p.grab(items[top].ID)
-	_, err = chromedp.Call(p.ctx, performance.Enable, performance.EnableParams{})
+	reportDrag(b, p, x, y)
+}
+
+// BenchmarkDragStepOf200Modules drags one of 200 drawer units on the bench, in
+// three views with snapping and clashes.
+func BenchmarkDragStepOf200Modules(b *testing.B) {
+	job := many(b, 0)
+	job.ID = "modules-200"
+	unit := job.Variants[0].Items[slices.IndexFunc(job.Variants[0].Items, func(i fitout.Item) bool { return i.Module != nil && i.Module.Kind == fitout.Drawers })]
+	job.Variants[0].Items = nil
+	for i := range 200 {
+		next := unit
+		next.ID, next.Bay = fmt.Sprint("unit-", i), ""
+		next.Size = fitout.Size{Length: 80, Width: 80, Height: 80}
+		next.At = fitout.Point{X: 2300 + float64(i%20)*90, Y: -400 + float64(i/20%5)*90, Z: 1000 + float64(i/100)*90}
+		job.Variants[0].Items = append(job.Variants[0].Items, next)
+	}
+	p := imported(b, &job, "layout")
+	p.see("[data-component]")
+	p.waitFor("document.querySelectorAll('[data-view=plan] .part').length === 200")
+	x, y := p.place(part("plan", "unit-119"))
+	reportDrag(b, p, x, y)
+}
+
+// imported opens a job in a server of its own.
+func imported(b *testing.B, job *fitout.Job, stage string) *page {
+	b.Helper()
+	s := start(b, "serve", filepath.Join(b.TempDir(), "jobs.db"), "127.0.0.1:0")
+	data, err := fitout.Encode(job)
+	require.NoError(b, err)
+	response, err := http.Post(s.url+"/api/jobs/import", "application/json", bytes.NewReader(data))
+	require.NoError(b, err)
+	response.Body.Close()
+	return open(b, s.url+"/jobs/"+job.ID+"/"+stage)
+}
+
+// reportDrag drags what is at a place of the screen to and fro, and reports the
+// script time of a step.
+func reportDrag(b *testing.B, p *page, x, y float64) {
+	b.Helper()
+	_, err := chromedp.Call(p.ctx, performance.Enable, performance.EnableParams{})
 	require.NoError(b, err)
 	p.do(chromedp.MouseEvent(chromedp.MousePressed, x, y, chromedp.ButtonLeft))
 	var took []float64

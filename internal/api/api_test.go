@@ -17,6 +17,7 @@ import (
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/demo"
+	"zaino/internal/exchange"
 	"zaino/internal/store"
 )
 
@@ -215,9 +216,9 @@ func TestAHandlerThatBreaksIsAnswered(t *testing.T) {
 }
 
 func TestFileNamesAreSafe(t *testing.T) {
-	assert.Equal(t, "nine-nights-on-the-orrin", fileName("Nine nights on the Orrin"))
-	assert.Equal(t, "etc-passwd", fileName(`../../etc/"passwd"`))
-	assert.Equal(t, "job", fileName("…"))
+	assert.Equal(t, "nine-nights-on-the-orrin", exchange.FileName("Nine nights on the Orrin"))
+	assert.Equal(t, "etc-passwd", exchange.FileName(`../../etc/"passwd"`))
+	assert.Equal(t, "job", exchange.FileName("…"))
 }
 
 func BenchmarkAssessOverHTTP(b *testing.B) {

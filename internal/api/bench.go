@@ -11,6 +11,7 @@ import (
 	"zaino/internal/core/assess"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/module"
+	"zaino/internal/exchange"
 )
 
 // BenchRequest is an edit of the bench that derives other values: job in, job
@@ -26,15 +27,73 @@ type jobOutput struct{ Body fitout.Job }
 
 type specsOutput struct{ Body []module.Spec }
 
-type componentsOutput struct{ Body []catalogue.Component }
+type componentsOutput struct{ Body []fitout.Component }
+
+// ComponentID is the path of an operation on one component; exported so that it
+// can be embedded.
+type ComponentID struct {
+	ID string `path:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+}
+
+type keepInput struct {
+	ComponentID
+	Body fitout.Component
+}
+
+type importInput struct {
+	Body struct {
+		Text string `json:"text" maxLength:"2000000" doc:"a catalogue as JSON or CSV"`
+	}
+}
+
+type importOutput struct {
+	Body struct {
+		Added int `json:"added"`
+	}
+}
 
 func (h handlers) registerBench(api huma.API) {
 	huma.Register(api, operation("module-kinds", http.MethodGet, "/api/module-kinds"), func(context.Context, *struct{}) (*specsOutput, error) {
 		return &specsOutput{module.Specs[:]}, nil
 	})
 	huma.Register(api, operation("components", http.MethodGet, "/api/components"), func(context.Context, *struct{}) (*componentsOutput, error) {
-		all, err := catalogue.Components()
-		return &componentsOutput{all}, problem(err)
+		own, err := h.store.Components()
+		if err != nil {
+			return nil, problem(err)
+		}
+		generic, err := catalogue.Components()
+		return &componentsOutput{append(own, generic...)}, problem(err)
+	})
+	huma.Register(api, operation("keep-component", http.MethodPut, "/api/components/{id}"), func(_ context.Context, in *keepInput) (*struct{}, error) {
+		in.Body.ID, in.Body.Item.ID = in.ID, in.ID
+		if err := fitout.CheckComponent(&in.Body); err != nil {
+			return nil, problem(err)
+		}
+		return nil, problem(h.store.KeepComponents([]fitout.Component{in.Body}))
+	})
+	huma.Register(api, operation("forget-component", http.MethodDelete, "/api/components/{id}"), func(_ context.Context, in *ComponentID) (*struct{}, error) {
+		return nil, problem(h.store.ForgetComponent(in.ID))
+	})
+	export := func(format, contentType string, write func([]fitout.Component) ([]byte, error)) {
+		huma.Register(api, operation("export-components-"+format, http.MethodGet, "/api/catalogue."+format), func(context.Context, *struct{}) (*fileOutput, error) {
+			own, err := h.store.Components()
+			if err != nil {
+				return nil, problem(err)
+			}
+			data, err := write(own)
+			return &fileOutput{ContentType: contentType, ContentDisposition: `attachment; filename="catalogue.` + format + `"`, Body: data}, problem(err)
+		})
+	}
+	export("json", "application/json", exchange.WriteComponentsJSON)
+	export("csv", "text/csv; charset=utf-8", exchange.WriteComponentsCSV)
+	huma.Register(api, operation("import-components", http.MethodPost, "/api/components"), func(_ context.Context, in *importInput) (*importOutput, error) {
+		components, err := exchange.ReadComponents(in.Body.Text)
+		if err != nil {
+			return nil, huma.Error422UnprocessableEntity(err.Error())
+		}
+		out := &importOutput{}
+		out.Body.Added = len(components)
+		return out, problem(h.store.KeepComponents(components))
 	})
 	edit := withJob("edit-bench", http.MethodPost, "/api/bench")
 	huma.Register(api, edit, h.editBench)

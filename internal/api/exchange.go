@@ -4,7 +4,6 @@ import (
 	"context"
 	"encoding/json"
 	"net/http"
-	"strings"
 
 	"github.com/danielgtaylor/huma/v2"
 
@@ -17,6 +16,11 @@ import (
 type PreviewRequest struct {
 	Text string     `json:"text" maxLength:"2000000"`
 	Job  fitout.Job `json:"job"`
+}
+
+type drawingInput struct {
+	JobID
+	View exchange.View `path:"view" enum:"side,plan,rear"`
 }
 
 type previewOutput struct{ Body exchange.Preview }
@@ -38,6 +42,13 @@ func (h handlers) registerExchange(api huma.API) {
 	huma.Register(api, operation("export-items", http.MethodGet, "/api/jobs/{id}/items.csv"), func(_ context.Context, in *JobID) (*fileOutput, error) {
 		return h.file(in.ID, "-items.csv", "text/csv; charset=utf-8", exchange.WriteItems)
 	})
+	drawing := func(format, contentType string, write func(*fitout.Job, exchange.View) ([]byte, error)) {
+		huma.Register(api, operation("drawing-"+format, http.MethodGet, "/api/jobs/{id}/"+format+"/{view}"), func(_ context.Context, in *drawingInput) (*fileOutput, error) {
+			return h.file(in.ID, "-"+string(in.View)+"."+format, contentType, func(j *fitout.Job) ([]byte, error) { return write(j, in.View) })
+		})
+	}
+	drawing("svg", "image/svg+xml", exchange.WriteSVG)
+	drawing("dxf", "application/dxf", exchange.WriteDXF)
 	preview := withJob("preview-items", http.MethodPost, "/api/items/preview")
 	huma.Register(api, preview, h.previewItems)
 	documentBody[PreviewRequest](api, api.OpenAPI().Paths[preview.Path].Post)
@@ -67,25 +78,7 @@ func (h handlers) file(id, ending, contentType string, write func(*fitout.Job) (
 		return nil, problem(err)
 	}
 	data, err := write(&document.Job)
-	return &fileOutput{ContentType: contentType, ContentDisposition: `attachment; filename="` + fileName(document.Job.Name) + ending + `"`, Body: data}, problem(err)
-}
-
-// fileName keeps of a name what every file system takes.
-func fileName(name string) string {
-	safe := strings.Map(func(r rune) rune {
-		switch {
-		case r >= 'a' && r <= 'z', r >= '0' && r <= '9':
-			return r
-		case r >= 'A' && r <= 'Z':
-			return r + 'a' - 'A'
-		}
-		return '-'
-	}, name)
-	safe = strings.Trim(strings.Join(strings.FieldsFunc(safe, func(r rune) bool { return r == '-' }), "-"), "-")
-	if safe == "" {
-		return "job"
-	}
-	return safe
+	return &fileOutput{ContentType: contentType, ContentDisposition: `attachment; filename="` + exchange.FileName(document.Job.Name) + ending + `"`, Body: data}, problem(err)
 }
 
 func (h handlers) previewItems(_ context.Context, in *jobBody) (*previewOutput, error) {

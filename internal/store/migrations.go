@@ -24,6 +24,9 @@ func migrations() []*gormigrate.Migration {
 				label TEXT NOT NULL, created_at DATETIME NOT NULL, document BLOB NOT NULL, PRIMARY KEY (job_id, number)) WITHOUT ROWID`,
 			`CREATE TABLE settings (name TEXT PRIMARY KEY, value TEXT NOT NULL)`,
 		)},
+		{ID: "0002-components", Migrate: statements(
+			`CREATE TABLE components (id TEXT PRIMARY KEY, name TEXT NOT NULL, document BLOB NOT NULL, updated_at DATETIME NOT NULL)`,
+		)},
 	}
 }
 

@@ -174,7 +174,7 @@ func TestForeignFilesAreRefusedUnchanged(t *testing.T) {
 			require.NoError(t, err)
 			require.NoError(t, db.Close())
 		}},
-		{"a database of a newer version", "written by a newer Zaino; accepted is up to version 1", func(t *testing.T, path string) {
+		{"a database of a newer version", "written by a newer Zaino; accepted is up to version 2", func(t *testing.T, path string) {
 			s, err := Open(path, Options{})
 			require.NoError(t, err)
 			require.NoError(t, s.db.Exec("PRAGMA user_version = 9").Error)
@@ -285,4 +285,22 @@ func BenchmarkSave(b *testing.B) {
 			b.Fatal(err)
 		}
 	}
+}
+
+func TestComponentsOfTheWorkshopsOwn(t *testing.T) {
+	s, _ := fresh(t)
+	none, err := s.Components()
+	require.NoError(t, err)
+	assert.Empty(t, none)
+	shelf := fitout.Component{ID: "shelf", Why: "weighed", Item: fitout.Item{ID: "shelf", Name: "Shelf", Mass: 3, Module: &fitout.Module{Kind: fitout.Shelf, Cells: []fitout.Cell{}}}}
+	require.NoError(t, s.KeepComponents([]fitout.Component{shelf}))
+	shelf.Item.Mass = 4
+	require.NoError(t, s.KeepComponents([]fitout.Component{shelf}))
+	kept, err := s.Components()
+	require.NoError(t, err)
+	require.Len(t, kept, 1)
+	assert.True(t, kept[0].Own)
+	assert.InDelta(t, 4, kept[0].Item.Mass, 0, "the newer takes the place of the older")
+	require.NoError(t, s.ForgetComponent("shelf"))
+	assert.ErrorIs(t, s.ForgetComponent("shelf"), ErrNotFound)
 }

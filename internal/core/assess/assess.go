@@ -39,7 +39,7 @@ type Assessment struct {
 	Ride      RideFigures      `json:"ride" doc:"how the vehicle stands in the state shown"`
 	Bays      []BayFigures     `json:"bays" doc:"in the order of the vehicle"`
 	Brief     BriefFigures     `json:"brief" doc:"what follows from the brief"`
-	Bench     []PartFigures    `json:"bench" doc:"every item as it stands on the bench, in the order of the variant"`
+	Bench     []PartFigures    `json:"bench" doc:"every module, and what lies in one, in the order of the variant"`
 	Findings  []fitout.Finding `json:"findings" doc:"worst first"`
 }
 

@@ -97,7 +97,7 @@ func PutAway(j *fitout.Job, id string) (fitout.Job, error) {
 		}
 		for _, c := range s.bench.cells[holder.ID] {
 			f := s.cell(holder.ID, c)
-			if over, _ := tooLarge(thing.Size, c.Inside.Size()); over > 0 || f.Litres == 0 || slices.Contains(f.Holds, id) {
+			if over, _ := tooLarge(thing.Size, c.Inside.Size()); over > 0 || f.Litres == 0 || slices.ContainsFunc(f.Holds, func(h Held) bool { return h.ID == id }) {
 				continue
 			}
 			if filled := f.Filled + thing.Box().Litres()/f.Litres; filled <= fullest && filled > fullestYet {

@@ -1,6 +1,9 @@
 package assess
 
 import (
+	"cmp"
+	"slices"
+
 	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/module"
@@ -14,7 +17,8 @@ type bench struct {
 	cells map[string][]module.Cell
 }
 
-// PartFigures is one item as it stands on the bench.
+// PartFigures is one module, or one thing that lies in one, as it stands on the
+// bench.
 type PartFigures struct {
 	ID     string        `json:"id"`
 	Box    fitout.Box    `json:"box" doc:"its closed outside"`
@@ -27,10 +31,16 @@ type PartFigures struct {
 // CellFigures is a compartment and how full it is.
 type CellFigures struct {
 	module.Cell
-	Litres float64  `json:"litres" doc:"room inside"`
-	Filled float64  `json:"filled" doc:"share of the room that is taken, 0 to 1 and more"`
-	Load   float64  `json:"load" doc:"what lies in it, kg"`
-	Holds  []string `json:"holds" doc:"ids of what lies in it, what is deepest first"`
+	Litres float64 `json:"litres" doc:"room inside"`
+	Filled float64 `json:"filled" doc:"share of the room that is taken, 0 to 1 and more"`
+	Load   float64 `json:"load" doc:"what lies in it, kg"`
+	Holds  []Held  `json:"holds" doc:"what lies in it, what is deepest first"`
+}
+
+// Held is one thing in a compartment.
+type Held struct {
+	ID    string `json:"id"`
+	Moves int    `json:"moves" doc:"how many things lie on it and have to be moved first"`
 }
 
 func newBench(s *subject) bench {
@@ -103,9 +113,12 @@ func (b *bench) bay(id string) *fit.Bay {
 }
 
 func benchFigures(s *subject) []PartFigures {
-	all := make([]PartFigures, len(s.placed))
+	all := []PartFigures{}
 	for i := range s.placed {
 		item := &s.placed[i]
+		if item.Module == nil && item.In == nil {
+			continue
+		}
 		f := PartFigures{ID: item.ID, Box: item.Box(), Mass: item.Mass, Cells: []CellFigures{}, Leaves: []module.Leaf{}, Gaps: []fit.Gap{}}
 		if item.Module != nil {
 			for _, c := range s.bench.cells[item.ID] {
@@ -117,21 +130,22 @@ func benchFigures(s *subject) []PartFigures {
 				f.Gaps = append(f.Gaps, fit.Gaps(&own, s.bench.parts, bay)...)
 			}
 		}
-		all[i] = f
+		all = append(all, f)
 	}
 	return all
 }
 
-// cell adds up what lies in a compartment.
+// cell adds up what lies in a compartment. What is used seldom lies deep.
 func (s *subject) cell(holder string, c module.Cell) CellFigures {
-	f := CellFigures{Cell: c, Litres: c.Inside.Litres(), Holds: []string{}}
+	f := CellFigures{Cell: c, Litres: c.Inside.Litres(), Holds: []Held{}}
+	var lying []int
 	taken := 0.0
 	for i := range s.placed {
 		item := &s.placed[i]
 		if item.In == nil || item.In.Module != holder || item.In.Cell != c.ID {
 			continue
 		}
-		f.Holds = append(f.Holds, item.ID)
+		lying = append(lying, i)
 		taken += item.Box().Litres()
 		if s.plan.Items[i].Present {
 			f.Load += s.plan.Items[i].Mass.Kg
@@ -140,5 +154,25 @@ func (s *subject) cell(holder string, c module.Cell) CellFigures {
 	if f.Litres > 0 {
 		f.Filled = taken / f.Litres
 	}
+	slices.SortStableFunc(lying, func(a, b int) int { return cmp.Compare(s.handy(s.placed[a].ID), s.handy(s.placed[b].ID)) })
+	sizes := make([]fitout.Size, len(lying))
+	for k, i := range lying {
+		sizes[k] = s.placed[i].Size
+	}
+	for k, moves := range fit.Above(fit.Layers(c.Inside.Size(), sizes)) {
+		f.Holds = append(f.Holds, Held{s.placed[lying[k]].ID, moves})
+	}
 	return f
+}
+
+// handy ranks a thing by how often the brief says that it is used: 0 seldom to 3
+// many times a day; what the brief does not know lies in between.
+func (s *subject) handy(id string) int {
+	ranks := map[fitout.Used]int{fitout.UsedSeldom: 0, fitout.UsedWeekly: 1, fitout.UsedDaily: 2, fitout.UsedOften: 3, fitout.UsedEmergency: 3}
+	for i := range s.job.Brief.Gear {
+		if s.job.Brief.Gear[i].ID == id {
+			return ranks[s.job.Brief.Gear[i].Used]
+		}
+	}
+	return 1
 }

@@ -8,10 +8,24 @@ import (
 )
 
 // partsClash stops two modules, or a module and what stands in its bay, in the
-// same place.
+// same place: one finding a part, with the first that it stands in.
 func partsClash(s *subject) []fitout.Finding {
 	var found []fitout.Finding
-	for _, c := range fit.Clashes(s.bench.parts, s.bench.bays) {
+	clashes := fit.Clashes(s.bench.parts, s.bench.bays)
+	count := map[string]int{}
+	for _, c := range clashes {
+		count[c.Part]++
+	}
+	told := map[string]bool{}
+	for _, c := range clashes {
+		if told[c.Part] {
+			continue
+		}
+		told[c.Part] = true
+		more := ""
+		if n := count[c.Part] - 1; n > 0 {
+			more = fmt.Sprintf(" It stands in %d more.", n)
+		}
 		name := s.nameOf(c.Part)
 		other := lower(s.nameOf(c.Other))
 		if c.Other == "" {
@@ -21,7 +35,7 @@ func partsClash(s *subject) []fitout.Finding {
 		found = append(found, fitout.Finding{
 			Rule: "parts-clash", Severity: fitout.Stop, Subject: fitout.Subject{Kind: "module", ID: c.Part},
 			Title:    fmt.Sprintf("%s and %s in one place", name, other),
-			Sentence: fmt.Sprintf("%s reaches %s into %s. Move one of them by that much.", name, s.say.length(by), other),
+			Sentence: fmt.Sprintf("%s reaches %s into %s. Move one of them by that much.%s", name, s.say.length(by), other, more),
 			Value:    by, Margin: -by, Unit: "mm", Source: "physics",
 		})
 	}

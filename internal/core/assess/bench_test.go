@@ -71,7 +71,7 @@ func TestASoundBenchHasNothingToSay(t *testing.T) {
 	assert.Greater(t, unit.Mass, 15.0, "by its panels and runners")
 	assert.Equal(t, unit.Mass, a.Items[1].Mass, "and so it counts on the axles")
 	require.Len(t, unit.Cells, 1)
-	assert.Equal(t, []string{"stove"}, unit.Cells[0].Holds)
+	assert.Equal(t, []Held{{ID: "stove"}}, unit.Cells[0].Holds)
 	assert.InDelta(t, 6, unit.Cells[0].Load, 1e-9)
 	assert.Greater(t, unit.Cells[0].Filled, 0.05)
 	assert.Len(t, unit.Leaves, 1)
@@ -162,6 +162,17 @@ func TestPutAwayGoesWhereItFits(t *testing.T) {
 	assert.ErrorContains(t, err, "height decides first")
 	_, err = PutAway(&j, "unit")
 	assert.ErrorContains(t, err, "no compartments of its own")
+}
+
+// What is used often lies on top of what is used seldom.
+func TestWhatIsUsedOftenLiesOnTop(t *testing.T) {
+	j := fitted()
+	large := *benchItem(&j, "stove")
+	large.ID, large.Size = "kettle", fitout.Size{Length: 600, Width: 700, Height: 60}
+	benchItem(&j, "stove").Size = large.Size
+	j.Variants[0].Items = append(j.Variants[0].Items, large)
+	j.Brief.Gear = []fitout.Gear{{ID: "stove", Used: fitout.UsedOften}, {ID: "kettle", Used: fitout.UsedSeldom}}
+	assert.Equal(t, []Held{{ID: "kettle", Moves: 1}, {ID: "stove"}}, Of(&j).Bench[1].Cells[0].Holds)
 }
 
 // A fix never moves a module into another or out of its space.

@@ -154,6 +154,17 @@ func TestANarrowerFridgeGivesItsWidthToTheDrawerBesideIt(t *testing.T) {
 	assert.NotContains(t, Resize(parts, "fridge", fitout.Size{Length: 700, Width: 360, Height: 450}), "unit")
 }
 
+func TestWhatLiesOnTopIsMovedFirst(t *testing.T) {
+	floor := fitout.Size{Length: 900, Width: 500}
+	half := fitout.Size{Length: 450, Width: 400, Height: 200}
+	small := fitout.Size{Length: 100, Width: 100, Height: 50}
+	layers := Layers(floor, []fitout.Size{half, half, half, small})
+	assert.Equal(t, []int{0, 0, 1, 1}, layers)
+	assert.Equal(t, []int{2, 2, 0, 0}, Above(layers))
+	assert.Equal(t, []int{0}, Layers(fitout.Size{}, []fitout.Size{half}), "one thing lies at the bottom, however large")
+	assert.Empty(t, Layers(floor, nil))
+}
+
 func BenchmarkClashesOf200Parts(b *testing.B) {
 	parts := make([]Part, 200)
 	for i := range parts {

@@ -11,6 +11,7 @@ type Module struct {
 	Panel    float64    `json:"panel" minimum:"0" maximum:"60" unit:"mm" doc:"thickness of carcass and drawer panels, mm"`
 	Lining   float64    `json:"lining" minimum:"0" maximum:"30" unit:"mm" doc:"lining inside, mm"`
 	Runner   Runner     `json:"runner" enum:"none,ball,strip,roller" doc:"what its drawers run on"`
+	Lock     Lock       `json:"lock" enum:",one,both" doc:"runners that lock: one side takes one hand, both sides take two; empty for none"`
 	Travel   float64    `json:"travel" minimum:"0" maximum:"3000" unit:"mm" doc:"how far it slides out, mm; 0 = as far as it is deep"`
 	Drop     float64    `json:"drop" minimum:"0" maximum:"1000" unit:"mm" doc:"how far it comes down when it is out, mm"`
 	Stack    Stack      `json:"stack" enum:"beside,above" doc:"how its compartments lie to each other"`
@@ -77,6 +78,16 @@ const (
 	BallRunner   Runner = "ball"   // ball-bearing slide, full extension, locks
 	StripRunner  Runner = "strip"  // low-friction plastic strip
 	RollerRunner Runner = "roller" // rollers in a channel
+)
+
+// Lock is on how many sides of a drawer its runners lock, out and in.
+type Lock string
+
+// No lock, on one side, on both.
+const (
+	NoLock    Lock = ""
+	OneLock   Lock = "one"
+	BothLocks Lock = "both"
 )
 
 // Stack is how compartments lie to each other.

@@ -52,6 +52,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/catalogue.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["export-components-csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["export-components-json"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/components": {
         parameters: {
             query?: never;
@@ -61,8 +93,24 @@ export interface paths {
         };
         get: operations["components"];
         put?: never;
-        post?: never;
+        post: operations["import-components"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/components/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["keep-component"];
+        post?: never;
+        delete: operations["forget-component"];
         options?: never;
         head?: never;
         patch?: never;
@@ -164,6 +212,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/dxf/{view}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["drawing-dxf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/export": {
         parameters: {
             query?: never;
@@ -220,6 +284,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["job-revision"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/svg/{view}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["drawing-svg"];
         put?: never;
         post?: never;
         delete?: never;
@@ -373,7 +453,7 @@ export interface components {
             axles: components["schemas"]["Axles"];
             /** @description in the order of the vehicle */
             bays: components["schemas"]["BayFigures"][];
-            /** @description every item as it stands on the bench, in the order of the variant */
+            /** @description every module, and what lies in one, in the order of the variant */
             bench: components["schemas"]["PartFigures"][];
             /** @description what follows from the brief */
             brief: components["schemas"]["BriefFigures"];
@@ -801,8 +881,8 @@ export interface components {
              * @description share of the room that is taken, 0 to 1 and more
              */
             filled: number;
-            /** @description ids of what lies in it, what is deepest first */
-            holds: string[];
+            /** @description what lies in it, what is deepest first */
+            holds: components["schemas"]["Held"][];
             id: string;
             /** @description the room in it */
             inside: components["schemas"]["Box"];
@@ -849,6 +929,8 @@ export interface components {
         Component: {
             id: string;
             item: components["schemas"]["Item"];
+            /** @description added by this workshop */
+            own: boolean;
             /** @description where its mass comes from */
             why: string;
         };
@@ -1170,6 +1252,14 @@ export interface components {
              */
             rate: number;
         };
+        Held: {
+            id: string;
+            /**
+             * Format: int64
+             * @description how many things lie on it and have to be moved first
+             */
+            moves: number;
+        };
         Hitch: {
             /**
              * Format: double
@@ -1204,6 +1294,14 @@ export interface components {
              * @description in the base unit of its kind
              */
             value: number;
+        };
+        ImportInputBody: {
+            /** @description a catalogue as JSON or CSV */
+            text: string;
+        };
+        ImportOutputBody: {
+            /** Format: int64 */
+            added: number;
         };
         InCell: {
             /** @description id of one of its compartments */
@@ -1509,6 +1607,11 @@ export interface components {
              * @description lining inside, mm
              */
             lining: number;
+            /**
+             * @description runners that lock: one side takes one hand, both sides take two; empty for none
+             * @enum {string}
+             */
+            lock: "" | "one" | "both";
             /** @description hinges and compartments the other way round */
             mirrored: boolean;
             /**
@@ -2474,6 +2577,68 @@ export interface operations {
             };
         };
     };
+    "export-components-csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "export-components-json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     components: {
         parameters: {
             query?: never;
@@ -2491,6 +2656,101 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Component"][];
                 };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "import-components": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ImportInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportOutputBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "keep-component": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Component"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "forget-component": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Error */
             default: {
@@ -2792,6 +3052,40 @@ export interface operations {
             };
         };
     };
+    "drawing-dxf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                view: "side" | "plan" | "rear";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "export-job": {
         parameters: {
             query?: never;
@@ -2905,6 +3199,40 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RevisionOutputBody"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "drawing-svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                view: "side" | "plan" | "rear";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
                 };
             };
             /** @description Error */

@@ -9,6 +9,9 @@ const keys: [string, string][] = [
   [', and .', 'In the scene: item before, item after, along the vehicle'],
   ['← →', 'In the scene: move the item 10 mm; 100 with Shift, 1 with Alt'],
   ['↑ ↓', 'In the scene: raise or lower the item likewise'],
+  ['Ctrl and drag', 'On the bench: into the drawer or box under the hand'],
+  ['Shift and drag', 'On the bench: frame several parts; Shift and press adds one'],
+  ['Ctrl+A', 'On the bench: choose everything'],
   ['Enter', 'Make what was typed; on the measuring sheet, go on to the next measure'],
   ['Esc', 'Put back what was typed; let go of what is dragged'],
 ];

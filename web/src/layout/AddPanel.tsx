@@ -1,8 +1,9 @@
-import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
 
-import { answer, api } from '../api/client';
+import { answer, api, Refused } from '../api/client';
 import type { Component } from '../api/types';
+import { RemoveButton } from '../components/ListButtons';
 import { SelectField } from '../components/SelectField';
 import { useSession } from '../document/SessionContext';
 import { formatNumber, formatQuantity } from '../quantity/format';
@@ -17,6 +18,18 @@ export function AddPanel({ bench, onAdded }: { bench: Bench; onAdded: () => void
   const [search, setSearch] = useState('');
   const [group, setGroup] = useState('');
   const [into, setInto] = useState<string>();
+  const [trouble, setTrouble] = useState('');
+  const file = useRef<HTMLInputElement>(null);
+  const client = useQueryClient();
+  /** Changes the workshop's own components and shows them anew; a refusal is told in the server's words. */
+  const change = (act: () => Promise<unknown>) =>
+    act().then(
+      () => {
+        setTrouble('');
+        return client.invalidateQueries({ queryKey: ['components'] });
+      },
+      (e: unknown) => setTrouble(e instanceof Refused ? e.message : 'The server does not answer; the catalogue is unchanged.'),
+    );
   const { data: components, error } = useQuery({ queryKey: ['components'], queryFn: () => answer(api.GET('/api/components')), staleTime: Infinity });
   const groups = [...new Set((components ?? []).map((c) => c.item.group))];
   const words = search.toLowerCase().split(/\s+/).filter(Boolean);
@@ -42,17 +55,36 @@ export function AddPanel({ bench, onAdded }: { bench: Bench; onAdded: () => void
       {error && <p className="trouble" role="alert">The server does not answer; the components appear when it does.</p>}
       <ul className="components" aria-label="Components">
         {shown.map((c) => (
-          <li key={c.id}>
+          <li key={`${c.own} ${c.id}`} className={c.own ? 'own' : undefined}>
             <button type="button" onClick={() => add(c)} title={c.why} data-component={c.id}>
               <span>{c.item.name}</span>
               <small className="figure">
                 {size(c)} {unitName('length', job.units)}{c.item.mass > 0 ? `, ${formatQuantity(c.item.mass, 'mass', job.units)}` : ', by its panels'}
               </small>
             </button>
+            {c.own && <RemoveButton label={`Take ${c.item.name} out of the catalogue`} onClick={() => void change(() => answer(api.DELETE('/api/components/{id}', { params: { path: { id: c.id } } })))} />}
           </li>
         ))}
       </ul>
       {components && shown.length === 0 && <p className="empty">Nothing of that name. Shorten the search, or add the nearest and change its size.</p>}
+      <div className="form own-catalogue">
+        <b>The workshop’s own</b>
+        <p className="hint">Keep a part from its sheet; carry them to another installation as a file.</p>
+        {trouble !== '' && <p className="trouble" role="alert">{trouble}</p>}
+        <div className="sheet-actions">
+          <a className="btn btn-sm btn-outline-secondary" href="/api/catalogue.json" download>JSON</a>
+          <a className="btn btn-sm btn-outline-secondary" href="/api/catalogue.csv" download>CSV</a>
+          <button type="button" className="btn btn-sm btn-outline-secondary" onClick={() => file.current?.click()}>Read a file</button>
+          <input
+            ref={file} type="file" hidden accept=".json,.csv" aria-label="Catalogue file"
+            onChange={(event) => {
+              const chosen = event.target.files?.[0];
+              event.target.value = '';
+              if (chosen) void change(async () => answer(api.POST('/api/components', { body: { text: await chosen.text() } })));
+            }}
+          />
+        </div>
+      </div>
       <p className="hint">Generic sizes and masses, of no brand: replace them by what is measured and weighed.</p>
     </div>
   );

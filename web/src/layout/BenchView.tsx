@@ -1,4 +1,4 @@
-import { useRef } from 'react';
+import { useMemo, useRef } from 'react';
 
 import type { Box } from '../api/types';
 import { formatQuantity } from '../quantity/format';
@@ -31,7 +31,7 @@ interface Props {
 export function BenchView({ view, width, height, bench, onPick, tape }: Props) {
   const svg = useRef<SVGSVGElement>(null);
   const { job, assessment, sight, parts, selected } = bench;
-  const w = sight && windowOf(view, sight, { width, height });
+  const w = useMemo(() => sight && windowOf(view, sight, { width, height }), [view, sight, width, height]);
   const hand = useBenchHand(svg, view, w, bench, onPick && w ? (at) => onPick(view, at, 9 * w.scale) : undefined);
   if (!assessment || !w) return <div className="scene" aria-busy="true" style={{ height }} />;
   const [across, up] = axesOf[view];
@@ -61,12 +61,19 @@ export function BenchView({ view, width, height, bench, onPick, tape }: Props) {
         <GapLines bench={bench} view={view} w={w} />
         {hand.guides.across !== undefined && <path className="guide" d={`M${drawX(w, hand.guides.across)} 0V${height}`} />}
         {hand.guides.up !== undefined && <path className="guide" d={`M0 ${drawY(w, hand.guides.up)}H${width}`} />}
+        {hand.cellBelow && <Target box={hand.cellBelow.box} view={view} w={w} />}
         {hand.frame && <rect className="frame-select" {...hand.frame} />}
         <TapeLine tape={tape} view={view} w={w} units={job.units} />
         <Rule window={w} origin={origin} units={job.units} zero={zero} />
       </svg>
     </figure>
   );
+}
+
+/** The compartment that takes what is let go now. */
+function Target({ box, view, w }: { box: Box; view: View; w: Window }) {
+  const f = flat(view, box.from, box.to);
+  return <rect className="drop-target" x={drawX(w, f.u)} y={drawY(w, f.v + f.height)} width={f.width / w.scale} height={f.height / w.scale} />;
 }
 
 /** What is open: where it is now on its way out, and all the room that it takes. */

@@ -47,11 +47,12 @@ export function CellList({ part, bench, onRename, onShare, onAdd, onRemove }: Pr
             </svg>
             {f && f.holds.length > 0 && (
               <ul>
-                {f.holds.map((id) => {
+                {f.holds.map(({ id, moves }) => {
                   const item = all.find((p) => p.item.id === id)?.item;
                   return item ? (
                     <li key={id}>
                       <button type="button" className="link" onClick={() => setSelected([id])}>{item.name}</button>
+                      {moves > 0 && <small className="hint"> {moves} to move first</small>}
                     </li>
                   ) : null;
                 })}

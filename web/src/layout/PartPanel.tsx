@@ -1,5 +1,7 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 
+import { answer, api, Refused } from '../api/client';
 import type { Item, Module } from '../api/types';
 import { Field } from '../components/Field';
 import { QuantityField } from '../components/QuantityField';
@@ -9,7 +11,7 @@ import { drop, newId } from '../document/things';
 import { useSession } from '../document/SessionContext';
 import { formatQuantity } from '../quantity/format';
 import type { Kind } from '../quantity/units';
-import { openings, runners, stacks, walls, works } from '../words/layout';
+import { locks, openings, runners, stacks, walls, works } from '../words/layout';
 import { massSources } from '../words/words';
 import { CellList } from './CellList';
 import { partIn, type Part } from './parts';
@@ -29,6 +31,21 @@ function OnePart({ part, bench }: { part: Part; bench: Bench }) {
   const { job, assessment } = bench;
   const [trouble, setTrouble] = useState('');
   const derive = useBenchEdit(setTrouble);
+  const client = useQueryClient();
+  const [kept, setKept] = useState(false);
+  /** Makes the part a component of the workshop's own, without its place and what lies in it. */
+  const keep = async () => {
+    try {
+      const own: Item = { ...item, at: { x: 0, y: 0, z: 0 }, bay: '', seat: '', work: '', locked: false };
+      delete own.in;
+      await answer(api.PUT('/api/components/{id}', { params: { path: { id: item.id } }, body: { id: item.id, why: 'Kept from a job', own: true, item: own } }));
+      setKept(true);
+      setTrouble('');
+      await client.invalidateQueries({ queryKey: ['components'] });
+    } catch (error) {
+      setTrouble(error instanceof Refused ? error.message : 'The server does not answer; the part was not kept.');
+    }
+  };
   const edit = (label: string, change: (item: Item) => void, key?: string) =>
     session.edit(`${label} of ${item.name}`, (j) => {
       const target = partIn(j, item.id);
@@ -107,6 +124,11 @@ function OnePart({ part, bench }: { part: Part; bench: Bench }) {
               <SelectField label="Runs on" value={m.runner} options={runners} onCommit={(runner) => editModule('Runners', (x) => (x.runner = runner))} />
             </Field>
           )}
+          {m.runner !== 'none' && (
+            <Field label="Locks">
+              <SelectField label="Locks" value={m.lock} options={locks} onCommit={(lock) => editModule('Lock', (x) => (x.lock = lock))} />
+            </Field>
+          )}
           {quantity('Comes out by', m.travel, 'length', (v) => editModule('Travel', (x) => (x.travel = v)), '0: as far as it is deep')}
           {quantity('Comes down by', m.drop, 'length', (v) => editModule('Drop', (x) => (x.drop = v)))}
           {m.cells.length > 1 && (
@@ -115,6 +137,11 @@ function OnePart({ part, bench }: { part: Part; bench: Bench }) {
             </Field>
           )}
         </fieldset>
+      )}
+      {m && (
+        <button type="button" className="btn btn-sm btn-outline-secondary" onClick={() => void keep()}>
+          {kept ? 'Kept in the catalogue' : 'Keep in the catalogue'}
+        </button>
       )}
       {m && m.cells.length > 0 && (
         <CellList

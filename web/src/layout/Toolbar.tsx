@@ -19,6 +19,8 @@ const aligns: { axis: Axis; to: 'low' | 'middle' | 'high'; label: string }[] = [
   { axis: 'z', to: 'low', label: 'Undersides' }, { axis: 'z', to: 'high', label: 'Tops' },
 ];
 
+const drawings = (['side', 'plan', 'rear'] as const).flatMap((view) => (['svg', 'dxf'] as const).map((format) => ({ path: `${format}/${view}`, label: `${view === 'side' ? 'From the left' : view === 'plan' ? 'From above' : 'From behind'}, ${format.toUpperCase()}` })));
+
 /** What can be done with the parts that are chosen, and with the view. */
 export function Toolbar({ bench, taping, onTape, onSweep }: Props) {
   const session = useSession();
@@ -87,6 +89,15 @@ export function Toolbar({ bench, taping, onTape, onSweep }: Props) {
       </select>
       <span className="tool-gap" />
       {button(taping ? 'Put the tape away' : 'Measure between two faces', 'bi-rulers', onTape, false, taping)}
+      <select
+        className="form-select form-select-sm" aria-label="Save a drawing" value=""
+        onChange={(event) => window.location.assign(`/api/jobs/${bench.job.id}/${event.target.value}`)}
+      >
+        <option value="">Draw</option>
+        {drawings.map((d) => (
+          <option key={d.path} value={d.path}>{d.label}</option>
+        ))}
+      </select>
       {button('Nearer', 'bi-zoom-in', () => sight && setSight(zoom(sight, 1.3)))}
       {button('Farther', 'bi-zoom-out', () => sight && setSight(zoom(sight, 1 / 1.3)))}
       {button('All spaces in sight', 'bi-arrows-fullscreen', bench.fit)}

@@ -17,12 +17,24 @@ export function boxAbout(at: Point, size: Item['size']): Box {
   return { from: { x: at.x - x, y: at.y - y, z: at.z - z }, to: { x: at.x + x, y: at.y + y, z: at.z + z } };
 }
 
+/** Boxes of items that have not changed stay the same, so that they need not be drawn again. */
+const known = new WeakMap<Item, { shift: number; box: Box }>();
+
+function boxOf(item: Item, shift: number): Box {
+  const before = known.get(item);
+  if (before?.shift === shift) return before.box;
+  const box = boxAbout({ ...item.at, x: item.at.x + shift }, item.size);
+  known.set(item, { shift, box });
+  return box;
+}
+
 /**
  * Everything that stands on the bench. Boxes are where the hand has them now;
  * figures are of the job that was assessed a moment ago.
  */
 export function partsOf({ job, assessment, assessed }: Pick<Snapshot, 'job' | 'assessment' | 'assessed'>): Part[] {
   const figuresOf = new Map(assessment?.bench.map((f) => [f.id, f]));
+  const stands = new Map(assessment?.items.map((f) => [f.id, f.x]));
   const before = new Map((assessed ? chosenVariant(assessed) : undefined)?.items.map((i) => [i.id, i]));
   return chosenVariant(job)
     .items.filter((item) => item.seat === '')
@@ -31,8 +43,9 @@ export function partsOf({ job, assessment, assessed }: Pick<Snapshot, 'job' | 'a
       const old = before.get(item.id);
       if (item.in && figures) return { item, figures, box: figures.box };
       // What a wheelbase extension adds to its place.
-      const shift = figures && old ? middle(figures.box).x - old.at.x : 0;
-      return { item, figures, box: boxAbout({ ...item.at, x: item.at.x + shift }, item.size) };
+      const now = figures ? middle(figures.box).x : stands.get(item.id);
+      const shift = now !== undefined && old && item.behind ? now - old.at.x : 0;
+      return { item, figures, box: boxOf(item, shift) };
     });
 }
 

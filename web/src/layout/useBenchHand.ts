@@ -29,6 +29,14 @@ interface Grip {
   began: boolean;
 }
 
+/** A compartment that a thing may be dropped into. */
+interface Cell {
+  module: string;
+  cell: string;
+  name: string;
+  box: Box;
+}
+
 /** Lines along which faces meet while something is dragged, mm. */
 export interface Guides {
   across: number | undefined;
@@ -42,6 +50,7 @@ export function useBenchHand(svg: RefObject<SVGSVGElement | null>, view: View, w
   const session = useSession();
   const [grip, setGrip] = useState<Grip>();
   const [guides, setGuides] = useState<Guides>(none);
+  const [cellBelow, setCellBelow] = useState<Cell>();
   const [across, up] = axesOf[view];
   const { parts, selected, setSelected, sight, setSight } = bench;
 
@@ -68,6 +77,18 @@ export function useBenchHand(svg: RefObject<SVGSVGElement | null>, view: View, w
     setGrip({ kind: 'move', ids, from, to: from, box: around(moves.map((p) => p.box)), still, began: false });
   };
 
+  /** The compartment under the hand, for a single thing that has none of its own and is dragged with Ctrl. */
+  const cellAt = (grip: Grip, at: { x: number; y: number }): Cell | undefined => {
+    const own = parts.find((p) => p.item.id === grip.ids[0]);
+    if (!w || grip.ids.length !== 1 || !own || (own.item.module?.cells.length ?? 0) > 0) return undefined;
+    const [u, v] = [w.from + at.x * w.scale, (w.ground - at.y) * w.scale];
+    for (const { item, figures } of bench.all) {
+      const cell = item.id === own.item.id ? undefined : figures?.cells.find((c) => c.outer.from[across] <= u && u <= c.outer.to[across] && c.outer.from[up] <= v && v <= c.outer.to[up]);
+      if (cell) return { module: item.id, cell: cell.id, name: cell.name, box: cell.outer };
+    }
+    return undefined;
+  };
+
   const onPointerMove = (event: PointerEvent<SVGSVGElement>) => {
     if (!grip || !w || !sight) return;
     const to = place(event);
@@ -81,6 +102,7 @@ export function useBenchHand(svg: RefObject<SVGSVGElement | null>, view: View, w
     if (!grip.began) setGrip({ ...grip, began: true });
     const { box } = grip;
     if (!box) return;
+    setCellBelow(event.ctrlKey || event.metaKey ? cellAt(grip, to) : undefined);
     const wish = moved(moved(box, across, dx * w.scale), up, -dy * w.scale);
     const free = event.altKey;
     const pull = (axis: Axis) => (free ? { by: Math.round(wish.from[axis]) - wish.from[axis], at: undefined } : snap(wish, axis, linesOf(grip.still, axis), REACH * w.scale, STEP));
@@ -95,7 +117,13 @@ export function useBenchHand(svg: RefObject<SVGSVGElement | null>, view: View, w
   const finish = (keep: boolean) => {
     if (!grip) return;
     const first = parts.find((p) => p.item.id === grip.ids[0])?.item.name ?? 'part';
-    if (grip.kind === 'move' && grip.began) {
+    if (grip.kind === 'move' && grip.began && keep && cellBelow && grip.ids.length === 1) {
+      session.drop('', false);
+      session.edit(`Put ${first} into ${cellBelow.name}`, (job) => {
+        const item = partIn(job, grip.ids[0] ?? '');
+        if (item) item.in = { module: cellBelow.module, cell: cellBelow.cell };
+      });
+    } else if (grip.kind === 'move' && grip.began) {
       session.drop(grip.ids.length > 1 ? `Move ${grip.ids.length} parts` : `Move ${first}`, keep);
       if (keep) settle(grip.ids);
     } else if (grip.kind === 'frame' && grip.began && w) {
@@ -105,6 +133,7 @@ export function useBenchHand(svg: RefObject<SVGSVGElement | null>, view: View, w
     } else if (grip.kind === 'pan' && !grip.began) setSelected([]);
     setGrip(undefined);
     setGuides(none);
+    setCellBelow(undefined);
   };
 
   /** What was put into another space belongs to it. */
@@ -157,5 +186,5 @@ export function useBenchHand(svg: RefObject<SVGSVGElement | null>, view: View, w
   };
 
   const frame = grip?.kind === 'frame' && grip.began ? { x: Math.min(grip.from.x, grip.to.x), y: Math.min(grip.from.y, grip.to.y), width: Math.abs(grip.to.x - grip.from.x), height: Math.abs(grip.to.y - grip.from.y) } : undefined;
-  return { guides, frame, handlers: { onPointerDown, onPointerMove, onPointerUp: () => finish(true), onPointerCancel: () => finish(false), onKeyDown, onWheel } };
+  return { guides, frame, cellBelow, handlers: { onPointerDown, onPointerMove, onPointerUp: () => finish(true), onPointerCancel: () => finish(false), onKeyDown, onWheel } };
 }

@@ -27,6 +27,12 @@ export const runners: Options<Module['runner']> = [
   { value: 'roller', label: 'Rollers' },
 ];
 
+export const locks: Options<Module['lock']> = [
+  { value: '', label: 'No lock' },
+  { value: 'one', label: 'On one side, one hand' },
+  { value: 'both', label: 'On both sides, two hands' },
+];
+
 export const stacks: Options<Module['stack']> = [
   { value: 'beside', label: 'Side by side' },
   { value: 'above', label: 'Above each other' },

@@ -1,0 +1,49 @@
+package fitout
+
+// Component is a part to place on the bench: an item without a place, of the
+// generic catalogue or of the workshop's own. A built one has no mass of its
+// own; its construction gives it.
+type Component struct {
+	ID   string `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	Why  string `json:"why" maxLength:"400" doc:"where its mass comes from"`
+	Own  bool   `json:"own" doc:"added by this workshop"`
+	Item Item   `json:"item"`
+}
+
+// CheckComponent holds a component against the rules of the document. It returns
+// nil or Problems, with the paths of its item.
+func CheckComponent(c *Component) error {
+	trial := NewJob("trial", "trial", AustraliaNZ)
+	probe := c.Item
+	probe.In, probe.Seat, probe.Bay, probe.Presence.Switch, probe.Presence.Choice = nil, "", "", "", ""
+	trial.Variants[0].Items = []Item{probe}
+	v := validator{}
+	v.pattern(c)
+	if probe.Module == nil {
+		v.refuse("item.module", probe.Name, "nothing", "a part with a module")
+	}
+	var problems Problems
+	if err, ok := Validate(&trial).(Problems); ok {
+		problems = err
+	}
+	for _, p := range problems {
+		p.Path = "item" + p.Path[len("variants[0].items[0]"):]
+		v.problems = append(v.problems, p)
+	}
+	if len(v.problems) == 0 {
+		return nil
+	}
+	return v.problems
+}
+
+func (v *validator) pattern(c *Component) {
+	for _, r := range c.ID {
+		if !(r >= 'a' && r <= 'z' || r >= 'A' && r <= 'Z' || r >= '0' && r <= '9' || r == '-' || r == '_') {
+			v.refuse("id", c.Item.Name, shown(c.ID), "an id of 1 to 64 letters, digits, - or _")
+			return
+		}
+	}
+	if c.ID == "" || len(c.ID) > 64 {
+		v.refuse("id", c.Item.Name, shown(c.ID), "an id of 1 to 64 letters, digits, - or _")
+	}
+}
