@@ -35,7 +35,7 @@ func TestEveryScreenIsAccessible(t *testing.T) {
 			p.see("[data-line='3']")
 		}},
 		{"brief", "/jobs/queen-bees/brief", "[data-implied]", nil},
-		{"brief, gear", "/jobs/river-gauging/brief/gear", "[data-thing=raft]", nil},
+		{"brief, gear", "/jobs/river-gauging/brief/gear", "[data-thing=folded-raft]", nil},
 		{"brief, ways", "/jobs/sound-recordist/brief/ways", "[data-school=fridge]", nil},
 		{"vehicle, plate", "/jobs/river-gauging/vehicle", "[data-thing=gross] .binds", nil},
 		{"vehicle, weight", "/jobs/river-gauging/vehicle/weight", "[data-thing=ticket-2]", func(p *page) { p.tick("Extended, or planned") }},

@@ -104,6 +104,8 @@ type Cell struct {
 	ID    string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
 	Name  string  `json:"name" minLength:"1" maxLength:"120"`
 	Share float64 `json:"share" minimum:"0" maximum:"100" doc:"its part of the room against its fellows; 0 counts as 1"`
+	Walls int     `json:"walls" minimum:"0" maximum:"20" doc:"partitions across it; each part is then so much shorter"`
+	Cover bool    `json:"cover" doc:"a lift-out cover lies over it"`
 }
 
 // InCell says that an item lies in a compartment of a module; its station is

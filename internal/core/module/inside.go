@@ -11,6 +11,8 @@ type Cell struct {
 	Name   string     `json:"name"`
 	Outer  fitout.Box `json:"outer" doc:"the drawer or compartment itself"`
 	Inside fitout.Box `json:"inside" doc:"the room in it"`
+	Walls  int        `json:"walls" doc:"partitions across it"`
+	Cover  bool       `json:"cover" doc:"a lift-out cover lies over it"`
 }
 
 // Cells returns the compartments of a module. Along the face or upward they
@@ -58,7 +60,10 @@ func Cells(i *fitout.Item) []Cell {
 		default:
 			inside = narrowed(i, bay, m.Lining, m.Lining, 0)
 		}
-		cells = append(cells, Cell{c.ID, c.Name, outer, inside})
+		if c.Cover { // it lies on the sides and takes its thickness off the height
+			inside.To.Z = max(inside.From.Z, inside.To.Z-panel)
+		}
+		cells = append(cells, Cell{c.ID, c.Name, outer, inside, c.Walls, c.Cover})
 		at += size + panel
 	}
 	return cells

@@ -109,11 +109,18 @@ func dividers(i *fitout.Item, b fitout.Box) []panel {
 	return []panel{{b, n * litres / 1000 * density(m.Wall)}}
 }
 
-// drawer is the bottom and four sides of one drawer, and its lining.
+// drawer is the bottom and four sides of one drawer, its partitions and cover,
+// and its lining. A partition stands across, as wide and high as the inside.
 func drawer(i *fitout.Item, c Cell) []panel {
 	m := i.Module
-	s := c.Outer.Size()
-	litres := (s.Length*s.Width + 2*s.Height*(s.Length+s.Width)) * m.Panel / 1e6
+	s, inside := c.Outer.Size(), c.Inside.Size()
+	area := s.Length*s.Width + 2*s.Height*(s.Length+s.Width)
+	across := min(inside.Length, inside.Width)
+	area += float64(c.Walls) * across * inside.Height
+	if c.Cover {
+		area += s.Length * s.Width
+	}
+	litres := area * m.Panel / 1e6
 	return append([]panel{{c.Outer, litres / 1000 * density(m.Wall)}}, lining(m, c.Outer)...)
 }
 

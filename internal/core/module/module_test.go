@@ -72,6 +72,17 @@ func TestMassOfPlywoodCarcassByHand(t *testing.T) {
 	assert.InDelta(t, 3000+(back+middle)/(carcass+drawer), centre.X, 0.05)
 }
 
+func TestPartitionsAndACoverCostMassAndHeight(t *testing.T) {
+	i := unit(1)
+	plain, _, _ := Mass(&i)
+	bare := Cells(&i)[0].Inside.Size()
+	i.Module.Cells[0].Walls, i.Module.Cells[0].Cover = 2, true
+	fitted, _, _ := Mass(&i)
+	outer, inside := Cells(&i)[0].Outer.Size(), Cells(&i)[0].Inside.Size()
+	assert.InDelta(t, bare.Height-9, inside.Height, 0.01)
+	assert.InDelta(t, (2*inside.Width*inside.Height+outer.Length*outer.Width)*9/1e9*680, fitted-plain, 0.01)
+}
+
 func TestRunnersLiningAndMaterialTellInTheMass(t *testing.T) {
 	mass := func(change func(*fitout.Module)) float64 {
 		i := unit(2)

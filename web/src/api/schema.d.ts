@@ -867,6 +867,8 @@ export interface components {
             wasteWater: "none" | "caught";
         };
         Cell: {
+            /** @description a lift-out cover lies over it */
+            cover: boolean;
             id: string;
             name: string;
             /**
@@ -874,8 +876,15 @@ export interface components {
              * @description its part of the room against its fellows; 0 counts as 1
              */
             share: number;
+            /**
+             * Format: int64
+             * @description partitions across it; each part is then so much shorter
+             */
+            walls: number;
         };
         CellFigures: {
+            /** @description a lift-out cover lies over it */
+            cover: boolean;
             /**
              * Format: double
              * @description share of the room that is taken, 0 to 1 and more
@@ -899,6 +908,11 @@ export interface components {
             name: string;
             /** @description the drawer or compartment itself */
             outer: components["schemas"]["Box"];
+            /**
+             * Format: int64
+             * @description partitions across it
+             */
+            walls: number;
         };
         Centre: {
             /**

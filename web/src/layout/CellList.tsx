@@ -11,12 +11,14 @@ interface Props {
   bench: Bench;
   onRename: (id: string, name: string) => void;
   onShare: (id: string, share: number) => void;
+  onWalls: (id: string, walls: number) => void;
+  onCover: (id: string, cover: boolean) => void;
   onAdd: () => void;
   onRemove: (id: string) => void;
 }
 
 /** The compartments of a module: inside size, how full by room and by mass, and what lies in them. */
-export function CellList({ part, bench, onRename, onShare, onAdd, onRemove }: Props) {
+export function CellList({ part, bench, onRename, onShare, onWalls, onCover, onAdd, onRemove }: Props) {
   const { job, all, setSelected } = bench;
   const cells = part.item.module?.cells ?? [];
   return (
@@ -41,6 +43,14 @@ export function CellList({ part, bench, onRename, onShare, onAdd, onRemove }: Pr
                 <span className="figure">{formatQuantity(f.litres, 'volume', job.units)}</span>; <span className="figure">{share} %</span> full, <span className="figure">{formatQuantity(f.load, 'mass', job.units)}</span> in it
               </p>
             )}
+            <div className="cell-fittings">
+              <span>Partitions</span>
+              <QuantityField bare label={`Partitions in ${cell.name}`} value={cell.walls} kind="plain" system={job.units} onCommit={(v) => onWalls(cell.id, Math.round(v))} />
+              <label className="switch-line">
+                <input type="checkbox" className="form-check-input" aria-label={`Cover over ${cell.name}`} checked={cell.cover} onChange={(event) => onCover(cell.id, event.target.checked)} />
+                Lift-out cover
+              </label>
+            </div>
             <svg className="cell-fill" viewBox="0 0 100 6" preserveAspectRatio="none" aria-hidden>
               <rect width="100" height="6" className="plate" />
               <rect width={Math.min(100, share)} height="6" className={share > 85 ? 'over' : 'plate-load'} />

@@ -37,7 +37,7 @@ export function GearPanel({ bench }: { bench: Bench }) {
               <button type="button" className="link" disabled={!part} onClick={() => part && bench.setSelected([part.item.id])}>{g.name}</button>
               <small className="hint">{formatQuantity(g.count * g.mass, 'mass', job.units)}, {holder ? `in ${holder}` : part ? 'stands free' : 'not aboard'}</small>
               {!part && <button type="button" className="chip" aria-label={`Bring ${g.name} aboard`} onClick={() => session.edit(`Bring ${g.name} aboard`, (j) => bring(j, g))}>Aboard</button>}
-              {part && !part.item.in && <button type="button" className="chip" aria-label={`Put ${g.name} away`} onClick={() => void derive('put-away', `Put ${g.name} away`, g.id)}>Put away</button>}
+              {part && !part.item.in && !part.item.module?.cells.length && <button type="button" className="chip" aria-label={`Put ${g.name} away`} onClick={() => void derive('put-away', `Put ${g.name} away`, g.id)}>Put away</button>}
             </li>
           );
         })}

@@ -148,7 +148,9 @@ function OnePart({ part, bench }: { part: Part; bench: Bench }) {
           part={part} bench={bench}
           onRename={(id, name) => editModule('Compartment', (x) => x.cells.filter((c) => c.id === id).forEach((c) => (c.name = name)))}
           onShare={(id, share) => editModule('Share', (x) => x.cells.filter((c) => c.id === id).forEach((c) => (c.share = share)))}
-          onAdd={() => editModule('Add compartment', (x) => x.cells.push({ id: newId(x.cells, 'cell'), name: `Drawer ${x.cells.length + 1}`, share: 1 }))}
+          onWalls={(id, n) => editModule('Partitions', (x) => x.cells.filter((c) => c.id === id).forEach((c) => (c.walls = n)))}
+          onCover={(id, cover) => editModule('Cover', (x) => x.cells.filter((c) => c.id === id).forEach((c) => (c.cover = cover)))}
+          onAdd={() => editModule('Add compartment', (x) => x.cells.push({ id: newId(x.cells, 'cell'), name: `Drawer ${x.cells.length + 1}`, share: 1, walls: 0, cover: false }))}
           onRemove={(id) => session.edit(`Remove compartment of ${item.name}`, (j) => {
             const target = partIn(j, item.id);
             if (!target?.module) return;
