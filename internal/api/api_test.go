@@ -98,6 +98,14 @@ func TestBadRequestsAreProblemDocuments(t *testing.T) {
 		{"saving nothing", "PUT", "/api/jobs/river-gauging", "{}", 422, "is not JSON"},
 		{"deleting what is not there", "DELETE", "/api/jobs/none", "", 404, "There is no such job here"},
 		{"an empty CSV", "POST", "/api/items/preview", `{"text":"","job":` + good + `}`, 422, "the file is empty"},
+		{"an edit of the bench that is none", "POST", "/api/bench", `{"edit":"explode","id":"water-tank","job":` + good + `}`, 422, "accepted is fill, resize or put-away"},
+		{"filling with what is bought", "POST", "/api/bench", `{"edit":"fill","id":"water-tank","job":` + good + `}`, 422, "a part that is bought whole"},
+		{"a size below nothing", "POST", "/api/bench", `{"edit":"resize","id":"water-tank","size":{"length":-1,"width":1,"height":1},"job":` + good + `}`, 422, "size.length"},
+		{"putting away what has drawers", "POST", "/api/bench", `{"edit":"put-away","id":"drawer-unit-left","job":` + good + `}`, 422, "no compartments of its own"},
+		{"forgetting a component that is not kept", "DELETE", "/api/components/none", "", 404, ""},
+		{"a catalogue that is none", "POST", "/api/components", `{"text":"Name,Length\nBox,1"}`, 422, "no column is headed width"},
+		{"a view that is none", "GET", "/api/jobs/river-gauging/svg/below", "", 422, "view"},
+		{"a sheet of a job that is none", "POST", "/api/sheets", `{"format":"zaino.job"}`, 422, "version"},
 		{"posting to a screen", "POST", "/jobs", "{}", 405, "can only be read"},
 	}
 	for _, c := range cases {

@@ -72,6 +72,7 @@ func ReadComponents(text string) ([]fitout.Component, error) {
 	for k := range components {
 		c := &components[k]
 		c.Own = true
+		c.Loosen()
 		if c.Item.Module != nil && c.Item.Module.Cells == nil {
 			c.Item.Module.Cells = []fitout.Cell{}
 		}

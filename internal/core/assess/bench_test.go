@@ -1,6 +1,7 @@
 package assess
 
 import (
+	"fmt"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -204,4 +205,21 @@ func TestThePadsShowNowAndFinished(t *testing.T) {
 	unit := Of(&j).Bench[1].Mass
 	assert.InDelta(t, before.Load-unit-6, after.Load, 1e-6, "without the unit, and without the stove in it")
 	assert.InDelta(t, before.Worst-unit-6, after.Worst, 1e-6)
+}
+
+func BenchmarkAssess60Modules(b *testing.B) {
+	j := fitted()
+	unit := *benchItem(&j, "unit")
+	j.Variants[0].Items = nil
+	for k := range 60 {
+		next := unit
+		next.ID = fmt.Sprint("unit-", k)
+		next.Size = fitout.Size{Length: 90, Width: 90, Height: 90}
+		next.At = fitout.Point{X: 2250 + float64(k%10)*95, Y: -400 + float64(k/10%3)*95, Z: 900 + float64(k/30)*95}
+		j.Variants[0].Items = append(j.Variants[0].Items, next)
+	}
+	b.ReportAllocs()
+	for b.Loop() {
+		Of(&j)
+	}
 }

@@ -10,17 +10,25 @@ type Component struct {
 	Item Item   `json:"item"`
 }
 
+// Loosen takes off what ties the item of a component to the job that it came
+// from: place, bay, seat, compartment, switch and choice.
+func (c *Component) Loosen() {
+	i := &c.Item
+	i.At, i.Bay, i.Seat, i.In, i.Behind, i.Locked, i.Work = Point{}, "", "", nil, false, false, WorkBuild
+	if i.Presence.Kind != ByLevel {
+		i.Presence = Presence{Kind: Always}
+	}
+}
+
 // CheckComponent holds a component against the rules of the document. It returns
 // nil or Problems, with the paths of its item.
 func CheckComponent(c *Component) error {
 	trial := NewJob("trial", "trial", AustraliaNZ)
-	probe := c.Item
-	probe.In, probe.Seat, probe.Bay, probe.Presence.Switch, probe.Presence.Choice = nil, "", "", "", ""
-	trial.Variants[0].Items = []Item{probe}
+	trial.Variants[0].Items = []Item{c.Item}
 	v := validator{}
 	v.pattern(c)
-	if probe.Module == nil {
-		v.refuse("item.module", probe.Name, "nothing", "a part with a module")
+	if c.Item.Module == nil {
+		v.refuse("item.module", c.Item.Name, "nothing", "a part with a module")
 	}
 	var problems Problems
 	if err, ok := Validate(&trial).(Problems); ok {

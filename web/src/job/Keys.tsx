@@ -11,6 +11,7 @@ const keys: [string, string][] = [
   ['↑ ↓', 'In the scene: raise or lower the item likewise'],
   ['Ctrl and drag', 'On the bench: into the drawer or box under the hand'],
   ['Shift and drag', 'On the bench: frame several parts; Shift and press adds one'],
+  ['Delete', 'On the bench: remove what is chosen; undo brings it back'],
   ['Ctrl+A', 'On the bench: choose everything'],
   ['Enter', 'Make what was typed; on the measuring sheet, go on to the next measure'],
   ['Esc', 'Put back what was typed; let go of what is dragged'],

@@ -33,12 +33,10 @@ function OnePart({ part, bench }: { part: Part; bench: Bench }) {
   const derive = useBenchEdit(setTrouble);
   const client = useQueryClient();
   const [kept, setKept] = useState(false);
-  /** Makes the part a component of the workshop's own, without its place and what lies in it. */
+  /** Makes the part a component of the workshop's own; the core takes off what ties it to this job. */
   const keep = async () => {
     try {
-      const own: Item = { ...item, at: { x: 0, y: 0, z: 0 }, bay: '', seat: '', work: '', locked: false };
-      delete own.in;
-      await answer(api.PUT('/api/components/{id}', { params: { path: { id: item.id } }, body: { id: item.id, why: 'Kept from a job', own: true, item: own } }));
+      await answer(api.PUT('/api/components/{id}', { params: { path: { id: item.id } }, body: { id: item.id, why: 'Kept from a job', own: true, item } }));
       setKept(true);
       setTrouble('');
       await client.invalidateQueries({ queryKey: ['components'] });

@@ -2,6 +2,7 @@ import { useState, type KeyboardEvent, type PointerEvent, type RefObject, type W
 
 import type { Box, Point } from '../api/types';
 import { useSession } from '../document/SessionContext';
+import { removeItem } from '../load/itemEdits';
 import type { View } from '../scene/projection';
 import type { Window } from '../scene/geometry';
 import { around, bayAt, middle, partIn } from './parts';
@@ -158,6 +159,10 @@ export function useBenchHand(svg: RefObject<SVGSVGElement | null>, view: View, w
       return setSelected(parts.filter((p) => !p.item.in).map((p) => p.item.id));
     }
     if (id === undefined) return;
+    if (key === 'delete') {
+      const ids = selected.includes(id) ? selected : [id];
+      return session.edit(ids.length > 1 ? `Remove ${ids.length} parts` : `Remove ${parts.find((p) => p.item.id === id)?.item.name ?? 'part'}`, (job) => ids.forEach((gone) => removeItem(job, gone)));
+    }
     if (key === ',' || key === '.') {
       const along = [...parts].sort((a, b) => middle(a.box)[across] - middle(b.box)[across]);
       const next = along[(along.findIndex((p) => p.item.id === id) + (key === '.' ? 1 : -1) + along.length) % along.length];
