@@ -107,7 +107,7 @@ func rules() []func(*subject) []fitout.Finding {
 		baselineOverLimit, baselineAssumed, driverSeatMissing, ticketMissing, scaleNotLevel, ticketsContradict,
 		frontLight, sidesUneven, seatShared, stationUnset,
 		extensionUncertified, upgradeUncertified, raisesNothing, tyreUnknown, bumpClearance,
-		bayMeasures, bayOver, roofParkedOver, envelope, fuelShort, payloadGone, travellerDiffers,
+		bayMeasures, bayOver, roofParkedOver, envelope, fuelShort, payloadGone, travellerDiffers, gearNotAboard,
 		partsClash, partOutside, gearTooLarge, cellOverfull,
 	}
 }

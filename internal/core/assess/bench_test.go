@@ -176,6 +176,19 @@ func TestWhatIsUsedOftenLiesOnTop(t *testing.T) {
 	assert.Equal(t, []Held{{ID: "kettle", Moves: 1}, {ID: "stove"}}, Of(&j).Bench[1].Cells[0].Holds)
 }
 
+func TestWhatTheBriefWantsAndNobodyPlaced(t *testing.T) {
+	j := fitted()
+	j.Brief.Gear = []fitout.Gear{{ID: "stove", Name: "Stove", Count: 1, Mass: 6, Used: fitout.UsedDaily}, {ID: "kit", Name: "First-aid kit", Count: 1, Mass: 2.5, Used: fitout.UsedEmergency}}
+	f := benchRules(&j)["gear-not-aboard"]
+	assert.Equal(t, "First-aid kit is not aboard", f.Title)
+	assert.InDelta(t, 2.5, f.Value, 1e-9)
+	j.Brief.Gear = j.Brief.Gear[:1]
+	assert.NotContains(t, benchRules(&j), "gear-not-aboard")
+	j.Brief.Gear[0].ID = "other"
+	j.Variants[0].Items = nil
+	assert.NotContains(t, benchRules(&j), "gear-not-aboard", "nothing is laid out yet")
+}
+
 // A fix never moves a module into another or out of its space.
 func TestFixesKeepTheBenchSound(t *testing.T) {
 	j := fitted()

@@ -3,6 +3,7 @@ package assess
 import (
 	"fmt"
 	"math"
+	"strings"
 
 	"zaino/internal/core/fitout"
 )
@@ -91,4 +92,41 @@ func travellerDiffers(s *subject) []fitout.Finding {
 		}
 	}
 	return found
+}
+
+// gearNotAboard notes what the brief wants along and the plan has no place for.
+// It speaks as soon as the first module stands on the bench: before that,
+// nothing is laid out yet.
+func gearNotAboard(s *subject) []fitout.Finding {
+	if len(s.bench.parts) == 0 {
+		return nil
+	}
+	aboard := make(map[string]bool, len(s.variant.Items))
+	for i := range s.variant.Items {
+		aboard[s.variant.Items[i].ID] = true
+	}
+	var names []string
+	kg := 0.0
+	for _, g := range s.job.Brief.Gear {
+		if !aboard[g.ID] {
+			names, kg = append(names, lower(g.Name)), kg+g.Count*g.Mass
+		}
+	}
+	if len(names) == 0 {
+		return nil
+	}
+	title := fmt.Sprintf("%d things of the brief are not aboard", len(names))
+	if len(names) == 1 {
+		title = capital(names[0]) + " is not aboard"
+	}
+	const most = 5
+	list := strings.Join(names[:min(most, len(names))], ", ")
+	if len(names) > most {
+		list += fmt.Sprintf(" and %d more", len(names)-most)
+	}
+	return []fitout.Finding{{
+		Rule: "gear-not-aboard", Severity: fitout.Note, Subject: fitout.Subject{Kind: "brief", Measure: "gear"}, Title: title,
+		Sentence: fmt.Sprintf("The brief wants along, and nothing has a place for: %s, %s together. The loads do not count it yet.", list, s.say.mass(kg)),
+		Value:    kg, Unit: "kg", Source: "brief",
+	}}
 }

@@ -124,6 +124,13 @@ func TestWhatOpensAndWhere(t *testing.T) {
 	flap.Module = &fitout.Module{Kind: fitout.UnderTrayBox, Faces: fitout.FaceRight}
 	assert.InDelta(t, 500, Leaves(&flap)[0].Swept.Size().Width, 0.05, "a flap comes out by its height")
 
+	for _, i := range []fitout.Item{drawers, slide, lid, flap} {
+		for _, leaf := range Leaves(&i) {
+			assert.Equal(t, i.Box(), i.Box().Around(leaf.Closed), "shut, it is part of the module")
+			assert.NotEqual(t, leaf.Closed, leaf.Open)
+		}
+	}
+
 	still := slide
 	still.Module = &fitout.Module{Kind: fitout.Shelf, Faces: fitout.FaceNone}
 	assert.Empty(t, Leaves(&still))

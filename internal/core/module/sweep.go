@@ -5,9 +5,10 @@ import "zaino/internal/core/fitout"
 // Leaf is what moves when a module opens: where it is when it is open, and all
 // the room that it takes on the way.
 type Leaf struct {
-	Cell  string     `json:"cell" doc:"id of the compartment; empty for the whole"`
-	Open  fitout.Box `json:"open" doc:"fully open"`
-	Swept fitout.Box `json:"swept" doc:"the least box around the whole way"`
+	Cell   string     `json:"cell" doc:"id of the compartment; empty for the whole"`
+	Closed fitout.Box `json:"closed" doc:"where it is when it is shut"`
+	Open   fitout.Box `json:"open" doc:"fully open"`
+	Swept  fitout.Box `json:"swept" doc:"the least box around the whole way"`
 }
 
 // leafThickness is how thick a lid, flap or door is drawn, mm.
@@ -30,7 +31,7 @@ func Leaves(i *fitout.Item) []Leaf {
 	}
 	slide := func(cell string, b fitout.Box) Leaf {
 		open := b.Moved(way.X*travel, way.Y*travel, way.Z*travel-m.Drop)
-		return Leaf{cell, open, b.Around(open)}
+		return Leaf{cell, b, open, b.Around(open)}
 	}
 	switch Of(m.Kind).Motion {
 	case Slides:
@@ -56,7 +57,7 @@ func Leaves(i *fitout.Item) []Leaf {
 		} else {
 			open = doorLeaf(open, m)
 		}
-		return []Leaf{{"", open, swept}}
+		return []Leaf{{"", face, open, swept}}
 	}
 	return nil
 }
@@ -97,7 +98,9 @@ func lid(b fitout.Box, faces fitout.Face) Leaf {
 	default:
 		open.To.X = open.From.X + leafThickness
 	}
-	return Leaf{"", open, swept}
+	closed := b
+	closed.From.Z = b.To.Z
+	return Leaf{"", closed, open, swept}
 }
 
 // doorLeaf stands out along one side of the face: the left one, or the right one

@@ -1461,6 +1461,8 @@ export interface components {
         Leaf: {
             /** @description id of the compartment; empty for the whole */
             cell: string;
+            /** @description where it is when it is shut */
+            closed: components["schemas"]["Box"];
             /** @description fully open */
             open: components["schemas"]["Box"];
             /** @description the least box around the whole way */

@@ -81,11 +81,10 @@ function Opened({ bench, view, w }: { bench: Bench; view: View; w: Window }) {
   const { all, open, sweep } = bench;
   return (
     <g className="opened" aria-hidden>
-      {all.filter(({ item }) => open.includes(item.id)).flatMap(({ item, box, figures }) =>
+      {all.filter(({ item }) => open.includes(item.id)).flatMap(({ item, figures }) =>
         (figures?.leaves ?? []).map((leaf) => {
           const swept = flat(view, leaf.swept.from, leaf.swept.to);
-          const from = item.module?.kind && figures?.cells.find((c) => c.id === leaf.cell)?.outer;
-          const start = (from || undefined) ?? box;
+          const start = leaf.closed;
           const at = (a: number, b: number) => a + (b - a) * sweep;
           const now: Box = {
             from: { x: at(start.from.x, leaf.open.from.x), y: at(start.from.y, leaf.open.from.y), z: at(start.from.z, leaf.open.from.z) },

@@ -1,6 +1,6 @@
 import { useState, type KeyboardEvent, type PointerEvent, type RefObject, type WheelEvent } from 'react';
 
-import type { Box, Point } from '../api/types';
+import type { Box, Job, Point } from '../api/types';
 import { useSession } from '../document/SessionContext';
 import { removeItem } from '../load/itemEdits';
 import type { View } from '../scene/projection';
@@ -28,6 +28,8 @@ interface Grip {
   box: Box | undefined;
   still: Box[];
   began: boolean;
+  /** How far it was taken so far, mm. */
+  by?: Point;
 }
 
 /** A compartment that a thing may be dropped into. */
@@ -100,7 +102,6 @@ export function useBenchHand(svg: RefObject<SVGSVGElement | null>, view: View, w
       return setGrip({ ...grip, to, began: true });
     }
     if (grip.kind === 'frame') return setGrip({ ...grip, to, began: true });
-    if (!grip.began) setGrip({ ...grip, began: true });
     const { box } = grip;
     if (!box) return;
     setCellBelow(event.ctrlKey || event.metaKey ? cellAt(grip, to) : undefined);
@@ -112,7 +113,17 @@ export function useBenchHand(svg: RefObject<SVGSVGElement | null>, view: View, w
     const by: Point = { x: 0, y: 0, z: 0 };
     by[across] = wish.from[across] + a.by - box.from[across];
     by[up] = wish.from[up] + b.by - box.from[up];
+    setGrip({ ...grip, began: true, by });
     session.drag((job) => shift(job, grip.ids, by));
+  };
+
+  /** What was put into another space belongs to it. */
+  const settle = (job: Job, ids: readonly string[]) => {
+    for (const id of ids) {
+      const item = partIn(job, id);
+      const bay = item && !item.in ? bayAt(bench.assessment?.bays ?? [], item.at) : '';
+      if (item && bay !== '') item.bay = bay;
+    }
   };
 
   const finish = (keep: boolean) => {
@@ -125,8 +136,14 @@ export function useBenchHand(svg: RefObject<SVGSVGElement | null>, view: View, w
         if (item) item.in = { module: cellBelow.module, cell: cellBelow.cell };
       });
     } else if (grip.kind === 'move' && grip.began) {
-      session.drop(grip.ids.length > 1 ? `Move ${grip.ids.length} parts` : `Move ${first}`, keep);
-      if (keep) settle(grip.ids);
+      const { by, ids } = grip;
+      if (keep && by) {
+        session.drag((job) => {
+          shift(job, ids, by);
+          settle(job, ids);
+        });
+      }
+      session.drop(ids.length > 1 ? `Move ${ids.length} parts` : `Move ${first}`, keep);
     } else if (grip.kind === 'frame' && grip.began && w) {
       const [u1, u2] = [grip.from.x, grip.to.x].sort((p, q) => p - q).map((x) => w.from + x * w.scale) as [number, number];
       const [v2, v1] = [grip.from.y, grip.to.y].sort((p, q) => p - q).map((y) => (w.ground - y) * w.scale) as [number, number];
@@ -135,19 +152,6 @@ export function useBenchHand(svg: RefObject<SVGSVGElement | null>, view: View, w
     setGrip(undefined);
     setGuides(none);
     setCellBelow(undefined);
-  };
-
-  /** What was put into another space belongs to it. */
-  const settle = (ids: string[]) => {
-    const bays = bench.assessment?.bays ?? [];
-    session.edit('Space of what was moved', (job) => {
-      for (const id of ids) {
-        const item = partIn(job, id);
-        if (!item || item.in) continue;
-        const bay = bayAt(bays, item.at);
-        if (bay !== '') item.bay = bay;
-      }
-    }, `settle ${ids.join(' ')}`);
   };
 
   const onKeyDown = (event: KeyboardEvent<SVGSVGElement>) => {
@@ -183,7 +187,10 @@ export function useBenchHand(svg: RefObject<SVGSVGElement | null>, view: View, w
     const by: Point = { x: 0, y: 0, z: 0 };
     by[across] = direction[0] ?? 0;
     by[up] = direction[1] ?? 0;
-    session.edit(ids.length > 1 ? `Move ${ids.length} parts` : `Move ${parts.find((p) => p.item.id === id)?.item.name ?? 'part'}`, (job) => shift(job, ids, by), `nudge ${ids.join(' ')}`);
+    session.edit(ids.length > 1 ? `Move ${ids.length} parts` : `Move ${parts.find((p) => p.item.id === id)?.item.name ?? 'part'}`, (job) => {
+      shift(job, ids, by);
+      settle(job, ids);
+    }, `nudge ${ids.join(' ')}`);
   };
 
   const onWheel = (event: WheelEvent<SVGSVGElement>) => {
