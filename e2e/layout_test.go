@@ -231,5 +231,13 @@ func TestWhatHangsOnASize(t *testing.T) {
 	p.clickOn(part("plan", "drawers-2"))
 	p.waitFor(field("Width of "+unit) + "?.value === '600' && " + field("Height of "+unit) + ".value === '620'")
 	p.saved()
+
+	// A size that cannot be stays in sight with the reason, and is taken back.
+	p.enter("Length of "+unit, "-5")
+	p.waitText(".notice-trouble", "-5 mm was given; accepted is a number from 0")
+	assert.Equal(t, "-5", p.value("Length of "+unit))
+	p.press("Take back: Length of")
+	p.waitFor(field("Length of "+unit) + ".value === '1200'")
+	p.saved()
 	assert.Contains(t, string(s.get(js[string](p, "location.pathname.replace('/jobs/', '/api/jobs/').replace('/layout', '/export')"))), `"kind": "drawers"`)
 }
