@@ -4,6 +4,7 @@ import Button from 'react-bootstrap/Button';
 import type { Conflict } from '../api/types';
 import { useSession, useSnapshot } from '../document/SessionContext';
 import { toldField, toldValue } from './told';
+import { capital } from '../words/words';
 
 const key = (conflict: Conflict) => conflict.path.join('/');
 
@@ -15,7 +16,7 @@ export function ConflictPanel() {
   if (save !== 'conflict') return null;
   return (
     <section className="notice notice-conflict" role="alertdialog" aria-label="Somebody else changed the same">
-      <p>{trouble.charAt(0).toUpperCase() + trouble.slice(1)}. Choose what shall hold; nothing of yours is lost until you do.</p>
+      <p>{capital(trouble)}. Choose what shall hold; nothing of yours is lost until you do.</p>
       {conflicts.length > 0 && (
         <table>
           <thead>

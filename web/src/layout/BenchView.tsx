@@ -4,7 +4,7 @@ import type { Box } from '../api/types';
 import { formatQuantity } from '../quantity/format';
 import { BayShape } from '../scene/BayShape';
 import { drawX, drawY, type Window } from '../scene/geometry';
-import { flat, type View } from '../scene/projection';
+import { flat, type View, viewNames } from '../scene/projection';
 import { Rule } from '../scene/Rule';
 import { Surroundings } from '../scene/ViewDrawing';
 import { datums, labelOf } from '../words/words';
@@ -14,8 +14,6 @@ import type { Bench } from './useBench';
 import { axesOf, useBenchHand } from './useBenchHand';
 import { TapeLine, type Tape } from './tape';
 import { windowOf } from './window';
-
-const names: Record<View, string> = { side: 'From the left', plan: 'From above', rear: 'From behind' };
 
 interface Props {
   view: View;
@@ -44,9 +42,9 @@ export function BenchView({ view, width, height, bench, onPick, tape }: Props) {
   const zero = view === 'rear' ? 'centre line' : labelOf(datums, job.datum);
   return (
     <figure className={`scene view bench-view ${onPick ? 'bench-tape' : ''}`} data-view={view}>
-      <figcaption>{names[view]}</figcaption>
+      <figcaption>{viewNames[view]}</figcaption>
       {/* The parts inside are the buttons; what happens on them is handled here, so that they need not be drawn again. */}
-      <svg ref={svg} viewBox={`0 0 ${width} ${height}`} role="group" aria-label={`${names[view]}, to scale`} {...hand.handlers}>
+      <svg ref={svg} viewBox={`0 0 ${width} ${height}`} role="group" aria-label={`${viewNames[view]}, to scale`} {...hand.handlers}>
         <Surroundings view={view} w={w} />
         {assessment.bays.map((bay) => (
           <BayShape key={bay.id} bay={bay} view={view} window={w} />

@@ -1,8 +1,7 @@
 import { useState } from 'react';
 
 import type { Gear, Job } from '../api/types';
-import { useSession } from '../document/SessionContext';
-import { chosenVariant } from '../document/SessionContext';
+import { chosenVariant, useSession } from '../document/SessionContext';
 import { formatQuantity } from '../quantity/format';
 import { plainItem } from '../load/itemEdits';
 import type { Bench } from './useBench';

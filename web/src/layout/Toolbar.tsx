@@ -2,6 +2,7 @@ import { useSession } from '../document/SessionContext';
 import { removeItem } from '../load/itemEdits';
 import { align, distribute, duplicate, mirror, turn } from './partEdits';
 import { partIn } from './parts';
+import { viewNames } from '../scene/projection';
 import type { Axis } from './snap';
 import type { Bench } from './useBench';
 import { zoom } from './window';
@@ -19,7 +20,7 @@ const aligns: { axis: Axis; to: 'low' | 'middle' | 'high'; label: string }[] = [
   { axis: 'z', to: 'low', label: 'Undersides' }, { axis: 'z', to: 'high', label: 'Tops' },
 ];
 
-const drawings = (['side', 'plan', 'rear'] as const).flatMap((view) => (['svg', 'dxf'] as const).map((format) => ({ path: `${format}/${view}`, label: `${view === 'side' ? 'From the left' : view === 'plan' ? 'From above' : 'From behind'}, ${format.toUpperCase()}` })));
+const drawings = (['side', 'plan', 'rear'] as const).flatMap((view) => (['svg', 'dxf'] as const).map((format) => ({ path: `${format}/${view}`, label: `${viewNames[view]}, ${format.toUpperCase()}` })));
 
 /** What can be done with the parts that are chosen, and with the view. */
 export function Toolbar({ bench, taping, onTape, onSweep }: Props) {

@@ -121,7 +121,10 @@ export function useBenchHand(svg: RefObject<SVGSVGElement | null>, view: View, w
   const settle = (job: Job, ids: readonly string[]) => {
     for (const id of ids) {
       const item = partIn(job, id);
-      const bay = item && !item.in ? bayAt(bench.assessment?.bays ?? [], item.at) : '';
+      const part = bench.all.find((p) => p.item.id === id);
+      // Rooms stand where a wheelbase extension puts them; so must the part that is held against them.
+      const extended = part ? middle(part.box).x - part.item.at.x : 0;
+      const bay = item && !item.in ? bayAt(bench.assessment?.bays ?? [], { ...item.at, x: item.at.x + extended }) : '';
       if (item && bay !== '') item.bay = bay;
     }
   };

@@ -44,7 +44,6 @@ export function Scene({ width = 860, height, selected, subject, onSelect }: Prop
   return (
     <div className="scene">
       {/* The items inside are the buttons; what happens on them is handled here, so that they need not be drawn again. */}
-      { }
       <svg ref={svg} viewBox={`0 0 ${w.width} ${height}`} role="group" aria-label="Side elevation, front to the left" {...hand.handlers}>
         <path className="ground" d={`M0 ${w.ground}H${w.width}`} />
         <Body job={job} assessment={assessment} window={w} />

@@ -4,9 +4,7 @@ import { formatQuantity } from '../quantity/format';
 import { BayShape } from './BayShape';
 import { Body } from './Body';
 import { drawX, drawY, type Window } from './geometry';
-import { bayOutline, bayWindow, bodyWidth, viewWindow, type View } from './projection';
-
-const names: Record<View, string> = { side: 'From the left', plan: 'From above', rear: 'From behind' };
+import { bayOutline, bayWindow, bodyWidth, viewWindow, type View, viewNames } from './projection';
 
 interface Props {
   view: View;
@@ -26,8 +24,8 @@ export function ViewDrawing({ view, width, height, picked, alone = false }: Prop
   const w = alone && bay ? bayWindow(view, bay, width, height) : viewWindow(view, job, assessment, width, height);
   return (
     <figure className="scene view" data-view={view}>
-      <figcaption>{names[view]}</figcaption>
-      <svg viewBox={`0 0 ${width} ${height}`} role="img" aria-label={`${names[view]}, to scale${bay ? `, ${job.vehicle.bays.find((b) => b.id === bay.id)?.name ?? ''} marked` : ''}`}>
+      <figcaption>{viewNames[view]}</figcaption>
+      <svg viewBox={`0 0 ${width} ${height}`} role="img" aria-label={`${viewNames[view]}, to scale${bay ? `, ${job.vehicle.bays.find((b) => b.id === bay.id)?.name ?? ''} marked` : ''}`}>
         {!alone && <Surroundings view={view} w={w} />}
         {assessment.bays.filter((b) => !alone || b.id === picked).map((b) => (
           <BayShape key={b.id} bay={b} view={view} window={w} picked={b.id === picked} />

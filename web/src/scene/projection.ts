@@ -4,6 +4,8 @@ import { fitBox, type Window } from './geometry';
 /** The three views, each with the axes of the vehicle that it shows. */
 export type View = 'side' | 'plan' | 'rear';
 
+export const viewNames: Record<View, string> = { side: 'From the left', plan: 'From above', rear: 'From behind' };
+
 /** A rectangle in mm of a view: across the paper, and up it. */
 export interface Flat {
   u: number;
