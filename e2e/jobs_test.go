@@ -104,7 +104,7 @@ func TestCarryAJobToAnotherInstallation(t *testing.T) {
 	p.waitText("main", "No jobs yet.")
 	p.upload("Job file", file)
 	p.waitFor(`location.pathname === '/jobs/sound-recordist/load'`)
-	p.waitPad("rear", "load", "1 489 kg")
+	p.waitPad("rear", "load", "1 459 kg")
 	assert.Equal(t, string(exported), string(to.get("/api/jobs/sound-recordist/export")), "unchanged to the byte")
 
 	broken := filepath.Join(t.TempDir(), "newer.zaino.json")

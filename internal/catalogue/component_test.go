@@ -27,7 +27,7 @@ func TestComponentsArePlausible(t *testing.T) {
 			job := fitout.NewJob("job", "Job", fitout.AustraliaNZ)
 			job.Variants[0].Items = []fitout.Item{c.Item}
 			require.NoError(t, fitout.Validate(&job))
-			kg := module.Placed(job.Variants[0].Items)[0].Mass
+			kg := module.Placed(job.Variants[0].Items, nil)[0].Mass
 			litres := c.Item.Box().Litres()
 			assert.Greater(t, kg, 0.5)
 			assert.Less(t, kg/litres, 2.0, "%.1f kg in %.0f L", kg, litres)

@@ -76,7 +76,7 @@ func draw(j *fitout.Job, view View) drawing {
 		}
 		d.measures(outline, 60, measure)
 	}
-	placed := slices.Clone(module.Placed(j.ChosenVariant().Items))
+	placed := slices.Clone(module.Placed(j.ChosenVariant().Items, nil))
 	for i := range placed {
 		item := &placed[i]
 		if item.Module == nil || item.Seat != "" {

@@ -87,7 +87,7 @@ func TestDXFHasEveryModuleInMillimetres(t *testing.T) {
 		v, _ := strconv.ParseFloat(strconv.FormatFloat(mm, 'f', 3, 64), 64)
 		return v
 	}
-	for _, item := range module.Placed(j.Variants[0].Items) {
+	for _, item := range module.Placed(j.Variants[0].Items, nil) {
 		if item.Module == nil {
 			continue
 		}

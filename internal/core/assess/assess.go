@@ -8,6 +8,7 @@ import (
 	"slices"
 
 	"zaino/internal/core/brief"
+	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/load"
 	"zaino/internal/core/module"
@@ -40,7 +41,8 @@ type Assessment struct {
 	Bays      []BayFigures     `json:"bays" doc:"in the order of the vehicle"`
 	Brief     BriefFigures     `json:"brief" doc:"what follows from the brief"`
 	Bench     []PartFigures    `json:"bench" doc:"every module, and what lies in one, in the order of the variant"`
-	Findings  []fitout.Finding `json:"findings" doc:"worst first"`
+	Handling  Handling         `json:"handling" doc:"stances, and what it takes to get at things"`
+	Findings  []fitout.Finding `json:"findings" doc:"worst first, what the specialist lets stand last"`
 }
 
 // DatumOrigin is where a datum lies.
@@ -59,7 +61,7 @@ func Of(j *fitout.Job) Assessment {
 		Centre:  s.now.Centre(), Corners: s.now.Corners(s.plan.Wheelbase, s.plan.TrackFront, s.plan.TrackRear),
 		Stability: stability(s), Grade: grade(s), Trailer: trailer(s),
 		Items: items(s), Tanks: tanks(s), Groups: groups(s), Findings: []fitout.Finding{},
-		Ratings: s.ratings, Weighing: weighing(s), Ride: s.ride, Bays: bays(s), Brief: briefFigures(s), Bench: benchFigures(s),
+		Ratings: s.ratings, Weighing: weighing(s), Ride: s.ride, Bays: bays(s), Brief: briefFigures(s), Bench: benchFigures(s), Handling: handling(s),
 	}
 	for _, d := range fitout.Datums {
 		a.Datums = append(a.Datums, DatumOrigin{d, j.Vehicle.Origin(d)})
@@ -72,8 +74,9 @@ func Of(j *fitout.Job) Assessment {
 	for _, rule := range rules() {
 		a.Findings = append(a.Findings, rule(s)...)
 	}
+	accept(j, a.Findings)
 	slices.SortStableFunc(a.Findings, func(x, y fitout.Finding) int {
-		return cmp.Compare(rank(x.Severity), rank(y.Severity))
+		return cmp.Or(cmp.Compare(min(1, len(x.Accepted)), min(1, len(y.Accepted))), cmp.Compare(rank(x.Severity), rank(y.Severity)))
 	})
 	for i := range a.Findings {
 		f := &a.Findings[i]
@@ -81,13 +84,17 @@ func Of(j *fitout.Job) Assessment {
 		if f.Fixes == nil {
 			f.Fixes = []fitout.Fix{}
 		}
+		if f.Lines == nil {
+			f.Lines = []fitout.Line{}
+		}
 	}
 	return a
 }
 
-// Stopped reports whether any finding stops the build.
+// Stopped reports whether any finding stops the build that the specialist does
+// not let stand.
 func (a *Assessment) Stopped() bool {
-	return len(a.Findings) > 0 && a.Findings[0].Severity == fitout.Stop
+	return len(a.Findings) > 0 && a.Findings[0].Severity == fitout.Stop && a.Findings[0].Accepted == ""
 }
 
 func rank(s fitout.Severity) int {
@@ -108,7 +115,7 @@ func rules() []func(*subject) []fitout.Finding {
 		frontLight, sidesUneven, seatShared, stationUnset,
 		extensionUncertified, upgradeUncertified, raisesNothing, tyreUnknown, bumpClearance,
 		bayMeasures, bayOver, roofParkedOver, envelope, fuelShort, payloadGone, travellerDiffers, gearNotAboard,
-		partsClash, partOutside, gearTooLarge, cellOverfull,
+		gearTooLarge, cellOverfull, fitFindings,
 	}
 }
 
@@ -127,6 +134,7 @@ type subject struct {
 	needs    brief.Needs
 	ride     RideFigures
 	bench    bench
+	scene    *fit.Scene
 }
 
 // rating is what binds of a limit.
@@ -140,7 +148,7 @@ func (s *subject) rating(id fitout.LimitID) rating.Rating {
 }
 
 func newSubject(j *fitout.Job) *subject {
-	placed := module.Placed(j.ChosenVariant().Items)
+	placed := module.Placed(j.ChosenVariant().Items, handy(&j.Brief))
 	j = module.Weighed(j, placed)
 	placed = extended(placed, j.Vehicle.Extension)
 	s := &subject{job: j, variant: j.ChosenVariant(), placed: placed, plan: load.NewPlan(j), say: speaker{j}}
@@ -153,5 +161,7 @@ func newSubject(j *fitout.Job) *subject {
 	s.needs = brief.NeedsOf(&j.Brief)
 	s.ride = rideFigures(s)
 	s.bench = newBench(s)
+	s.bench.fill(s)
+	s.scene = sceneOf(s)
 	return s
 }

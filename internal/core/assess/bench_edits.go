@@ -12,8 +12,8 @@ import (
 // leastUnit is the least size of a unit that is worth building, mm.
 var leastUnit = fitout.Size{Length: 100, Width: 100, Height: 60}
 
-// Fill makes a module as large as the largest room that is left in its bay, to
-// the millimetre. It refuses what is bought whole, what stands in no measured
+// Fill makes a module as large as the largest room that is left where it stands,
+// or in its bay when it stands in something, to the millimetre. It refuses what is bought whole, what stands in no measured
 // bay, and a bay in which nothing is left.
 func Fill(j *fitout.Job, id string) (fitout.Job, error) {
 	s := newSubject(j)
@@ -36,7 +36,7 @@ func Fill(j *fitout.Job, id string) (fitout.Job, error) {
 	if bay == nil {
 		return *j, fitout.Problem{Path: "bay", Name: s.nameOf(id), Given: "no measured space", Accepted: "a module that stands in one"}
 	}
-	room, ok := fit.Remainder(bay, others, leastUnit)
+	room, ok := fit.Remainder(bay, others, own.Box.Middle(), leastUnit)
 	if !ok {
 		return *j, fitout.Problem{Path: "bay", Name: s.bayName(own.Bay), Given: "a space in which nothing is left", Accepted: fmt.Sprintf("one with %s left on each side", s.say.length(leastUnit.Length))}
 	}

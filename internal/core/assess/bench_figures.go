@@ -7,7 +7,6 @@ import (
 	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/module"
-	"zaino/internal/core/space"
 )
 
 // bench is what stands where, made ready for the fit engine.
@@ -60,10 +59,20 @@ func newBench(s *subject) bench {
 		b.cells[item.ID] = module.Cells(item)
 		// What is not aboard in the state shown is in nobody's way.
 		if aboard := s.plan.Items[i].Present || s.plan.Items[i].Later; item.In == nil && aboard {
-			b.parts = append(b.parts, part(item))
+			b.parts = append(b.parts, s.fitPart(item))
 		}
 	}
 	return b
+}
+
+// fill tells the parts what lies in their compartments.
+func (b *bench) fill(s *subject) {
+	for i := range b.parts {
+		p := &b.parts[i]
+		for _, c := range b.cells[p.ID] {
+			p.Cells = append(p.Cells, fit.Compartment{ID: c.ID, Name: c.Name, Outer: c.Outer, Inside: c.Inside, Load: s.cell(p.ID, c).Load})
+		}
+	}
 }
 
 // extended returns items where they stand with a wheelbase extension.
@@ -78,29 +87,6 @@ func extended(items []fitout.Item, e *fitout.Extension) []fitout.Item {
 		}
 	}
 	return moved
-}
-
-// fitBay is a bay as the fit engine sees it: as long as its shorter side, as
-// wide and as high as its narrower and lower end.
-func fitBay(b *fitout.Bay) fit.Bay {
-	room := space.RoomOf(b)
-	floor := space.Floor(b)
-	box := fitout.Box{
-		From: fitout.Point{X: b.At.X, Y: b.At.Y - room.Width/2, Z: b.At.Z},
-		To:   fitout.Point{X: min(floor[2].X, floor[3].X), Y: b.At.Y + room.Width/2, Z: b.At.Z + room.Height},
-	}
-	f := fit.Bay{ID: b.ID, Room: box, Open: room.Height == 0}
-	if b.LengthTop > 0 {
-		f.RearTop = b.At.X + b.LengthTop
-	}
-	for k := range b.Obstacles {
-		f.Obstacles = append(f.Obstacles, space.Stands(b, &b.Obstacles[k]))
-	}
-	return f
-}
-
-func part(item *fitout.Item) fit.Part {
-	return fit.Part{ID: item.ID, Bay: item.Bay, Box: item.Box(), Built: item.Module != nil && item.Module.Wall != fitout.NoMaterial, Fixed: item.Locked}
 }
 
 func (b *bench) bay(id string) *fit.Bay {
@@ -126,7 +112,7 @@ func benchFigures(s *subject) []PartFigures {
 			}
 			f.Leaves = append(f.Leaves, module.Leaves(item)...)
 			if bay := s.bench.bay(item.Bay); bay != nil && item.In == nil {
-				own := part(item)
+				own := s.fitPart(item)
 				f.Gaps = append(f.Gaps, fit.Gaps(&own, s.bench.parts, bay)...)
 			}
 		}
@@ -135,17 +121,18 @@ func benchFigures(s *subject) []PartFigures {
 	return all
 }
 
-// cell adds up what lies in a compartment. What is used seldom lies deep.
+// cell adds up what lies in a compartment, and counts what lies on what.
 func (s *subject) cell(holder string, c module.Cell) CellFigures {
 	f := CellFigures{Cell: c, Litres: c.Inside.Litres(), Holds: []Held{}}
-	var lying []int
 	taken := 0.0
+	var boxes []fitout.Box
 	for i := range s.placed {
 		item := &s.placed[i]
 		if item.In == nil || item.In.Module != holder || item.In.Cell != c.ID {
 			continue
 		}
-		lying = append(lying, i)
+		f.Holds = append(f.Holds, Held{ID: item.ID})
+		boxes = append(boxes, item.Box())
 		taken += item.Box().Litres()
 		if s.plan.Items[i].Present {
 			f.Load += s.plan.Items[i].Mass.Kg
@@ -154,25 +141,23 @@ func (s *subject) cell(holder string, c module.Cell) CellFigures {
 	if f.Litres > 0 {
 		f.Filled = taken / f.Litres
 	}
-	slices.SortStableFunc(lying, func(a, b int) int { return cmp.Compare(s.handy(s.placed[a].ID), s.handy(s.placed[b].ID)) })
-	sizes := make([]fitout.Size, len(lying))
-	for k, i := range lying {
-		sizes[k] = s.placed[i].Size
+	for k, moves := range module.Above(boxes) {
+		f.Holds[k].Moves = moves
 	}
-	for k, moves := range fit.Above(fit.Layers(c.Inside.Size(), sizes)) {
-		f.Holds = append(f.Holds, Held{s.placed[lying[k]].ID, moves})
-	}
+	slices.SortStableFunc(f.Holds, func(a, b Held) int { return cmp.Compare(b.Moves, a.Moves) })
 	return f
 }
 
-// handy ranks a thing by how often the brief says that it is used: 0 seldom to 3
-// many times a day; what the brief does not know lies in between.
-func (s *subject) handy(id string) int {
+// handy ranks things by how often the brief says that they are used: 0 seldom to
+// 3 many times a day; what the brief does not know lies in between.
+func handy(b *fitout.Brief) func(id string) int {
 	ranks := map[fitout.Used]int{fitout.UsedSeldom: 0, fitout.UsedWeekly: 1, fitout.UsedDaily: 2, fitout.UsedOften: 3, fitout.UsedEmergency: 3}
-	for i := range s.job.Brief.Gear {
-		if s.job.Brief.Gear[i].ID == id {
-			return ranks[s.job.Brief.Gear[i].Used]
+	return func(id string) int {
+		for i := range b.Gear {
+			if b.Gear[i].ID == id {
+				return ranks[b.Gear[i].Used]
+			}
 		}
+		return 1
 	}
-	return 1
 }

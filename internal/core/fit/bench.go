@@ -19,7 +19,17 @@ type Bay struct {
 	Room      fitout.Box // as long as its floor
 	RearTop   float64    // x of its rear at the ceiling, where a hatch leans in
 	Obstacles []fitout.Box
-	Open      bool // without walls and ceiling: only its floor counts
+	Names     []string // of the obstacles
+	Open      bool     // without walls and ceiling: only its floor counts
+
+	Name     string
+	Kind     fitout.BayKind
+	Opening  Opening
+	Rating   float64 // most that it carries, kg; 0 = not stated
+	Sealed   bool    // against dust and water
+	Heated   bool
+	Lockable bool
+	Shared   bool // people travel or sleep in it
 }
 
 // rearAt returns where the rear of a bay is at a height above ground, mm: a
@@ -47,6 +57,12 @@ type Part struct {
 	Box   fitout.Box
 	Built bool // made to measure, so that it can take another size
 	Fixed bool // stays where it is
+
+	Item   *fitout.Item // the module itself; nil for a bare box
+	Motion Motion
+	Mass   float64 // without what lies in it, kg
+	Leaves []Leaf
+	Cells  []Compartment
 }
 
 // Clash is two parts, or a part and an obstacle, in the same place.

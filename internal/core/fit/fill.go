@@ -6,15 +6,16 @@ import (
 	"zaino/internal/core/fitout"
 )
 
-// Remainder returns the largest empty box of a bay, by volume: the room that is
-// left for a unit made to measure. It stands clear of every part and obstacle.
+// Remainder returns the largest empty box of a bay around a place, by volume: the
+// room that is left for a unit made to measure there. Where the place is taken,
+// it is the largest in the whole bay. It stands clear of every part and obstacle.
 // ok is false when nothing is left that is at least as large as the least size
 // on each side.
 //
 // Every largest empty box touches something on each side, so only the faces of
 // room, parts and obstacles need be tried; boxes that hold an occupied one are
 // split at it until none does.
-func Remainder(bay *Bay, parts []Part, least fitout.Size) (box fitout.Box, ok bool) {
+func Remainder(bay *Bay, parts []Part, near fitout.Point, least fitout.Size) (box fitout.Box, ok bool) {
 	occupied := slices.Clone(bay.Obstacles)
 	for i := range parts {
 		occupied = append(occupied, parts[i].Box)
@@ -27,10 +28,11 @@ func Remainder(bay *Bay, parts []Part, least fitout.Size) (box fitout.Box, ok bo
 		}
 		free = distinct(next)
 	}
-	most := 0.0
+	most, around := 0.0, false
 	for _, f := range free {
-		if litres := f.Litres(); litres > most {
-			box, most, ok = f, litres, true
+		holds := f.Around(fitout.Box{From: near, To: near}) == f
+		if litres := f.Litres(); holds && !around || holds == around && litres > most {
+			box, most, around, ok = f, litres, holds, true
 		}
 	}
 	return box, ok

@@ -48,7 +48,7 @@ func sample() Job {
 	}
 	v.Items[0].Seat, v.Items[0].Bay = "driver", "tray"
 	unit := item("unit", Presence{Kind: Always})
-	unit.Module = &Module{Kind: Drawers, Faces: FaceRear, Wall: Plywood, Panel: 12, Runner: BallRunner, Stack: Beside, Cells: []Cell{{ID: "left", Name: "Left"}}}
+	unit.Module = &Module{Kind: Drawers, Faces: FaceRear, Wall: Plywood, Panel: 12, Runner: BallRunner, Stack: Beside, Fixings: []Fixing{}, Cells: []Cell{{ID: "left", Name: "Left"}}}
 	stove := item("stove", Presence{Kind: Always})
 	stove.In = &InCell{Module: "unit", Cell: "left"}
 	v.Items = append(v.Items, unit, stove)
@@ -124,7 +124,7 @@ func TestBadDocumentsAreRefusedWithASentence(t *testing.T) {
 		{"a list", "[]", "not an object"},
 		{"two jobs", string(encoded(t, sample())) + "{}", "goes on after the end"},
 		{"another format", `{"format":"other","version":1}`, `format: the text "other" was given; accepted is "zaino.job"`},
-		{"no version", `{"format":"zaino.job"}`, "version: nothing was given; accepted is a whole number from 1 to 3"},
+		{"no version", `{"format":"zaino.job"}`, "version: nothing was given; accepted is a whole number from 1 to 4"},
 		{"a newer version with new fields", `{"format":"zaino.job","version":99,"novelty":true}`, "written by a newer Zaino"},
 		{"10 MB", `{"format":"zaino.job","note":"` + strings.Repeat("x", 10<<20) + `"}`, "has 10.0 MB; accepted is up to 4 MB"},
 		{"unknown field", with(`"mass": 10,`, `"mas": 10,`), "variants[0].items[0].mas (FRIDGE): an unknown field was given; accepted is only id, name,"},

@@ -13,6 +13,16 @@ type Finding struct {
 	Unit     string   `json:"unit" doc:"kg, mm, %, ° or empty"`
 	Source   string   `json:"source" doc:"where the limit comes from: plate, papers, data sheet, workshop rule, physics or practice"`
 	Fixes    []Fix    `json:"fixes"`
+	Stance   string   `json:"stance" doc:"id of the stance in which it holds; empty on the road"`
+	Lines    []Line   `json:"lines" doc:"the measure, to be drawn in the scene"`
+	Accepted string   `json:"accepted" doc:"why the specialist lets it stand; empty while nobody does"`
+}
+
+// Line is a measure in the scene: from one place to another, with its figure.
+type Line struct {
+	From  Point  `json:"from"`
+	To    Point  `json:"to"`
+	Label string `json:"label"`
 }
 
 // Severity ranks findings.
@@ -42,7 +52,7 @@ type Fix struct {
 
 // FixEdit is the plain edit of the document that makes a fix.
 type FixEdit struct {
-	Kind  string  `json:"kind" enum:"move-item,item-level,tank-level,switch-off,uncouple" doc:"what is set"`
+	Kind  string  `json:"kind" enum:"move-item,item-level,tank-level,switch-off,uncouple,part-x,part-y,part-z,part-length,part-width,part-height,travel,drop,lining,latch,strut-force,outside" doc:"what is set"`
 	ID    string  `json:"id" doc:"id of the item, tank or switch; empty for uncouple"`
-	Value float64 `json:"value" doc:"new x in mm, or litres; 0 for the others"`
+	Value float64 `json:"value" doc:"new middle, size, travel or drop in mm, litres, or newtons; 0 for the others"`
 }

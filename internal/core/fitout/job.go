@@ -12,26 +12,28 @@ package fitout
 // package describes. Older versions are lifted by Decode, newer ones refused.
 const (
 	Format  = "zaino.job"
-	Version = 3
+	Version = 4
 )
 
 // Job is one customer's build: the vehicle, shared by all variants, and the
 // variants, each a whole arrangement of items.
 type Job struct {
-	Format   string    `json:"format" enum:"zaino.job" doc:"always zaino.job"`
-	Version  int       `json:"version" doc:"version of the format, 3"`
-	ID       string    `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
-	Name     string    `json:"name" minLength:"1" maxLength:"120"`
-	Customer string    `json:"customer" maxLength:"200"`
-	Note     string    `json:"note" maxLength:"4000"`
-	Region   Region    `json:"region" enum:"anz,uk-eu,na" doc:"whose words are shown"`
-	Units    Units     `json:"units" enum:"metric,us" doc:"units shown; the file itself is always in mm, kg and litres"`
-	Datum    Datum     `json:"datum" enum:"front-axle,rear-axle,headboard,front-end,rear-end" doc:"where shown stations are measured from"`
-	Brief    Brief     `json:"brief"`
-	Vehicle  Vehicle   `json:"vehicle"`
-	Trailer  *Trailer  `json:"trailer,omitempty" doc:"what the vehicle tows, if it tows"`
-	Variants []Variant `json:"variants" maxItems:"20"`
-	Chosen   string    `json:"chosen" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of the variant that is shown and assessed"`
+	Format   string     `json:"format" enum:"zaino.job" doc:"always zaino.job"`
+	Version  int        `json:"version" doc:"version of the format, 4"`
+	ID       string     `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	Name     string     `json:"name" minLength:"1" maxLength:"120"`
+	Customer string     `json:"customer" maxLength:"200"`
+	Note     string     `json:"note" maxLength:"4000"`
+	Region   Region     `json:"region" enum:"anz,uk-eu,na" doc:"whose words are shown"`
+	Units    Units      `json:"units" enum:"metric,us" doc:"units shown; the file itself is always in mm, kg and litres"`
+	Datum    Datum      `json:"datum" enum:"front-axle,rear-axle,headboard,front-end,rear-end" doc:"where shown stations are measured from"`
+	Brief    Brief      `json:"brief"`
+	Vehicle  Vehicle    `json:"vehicle"`
+	Practice Practice   `json:"practice" doc:"the workshop's own rules"`
+	Accepted []Accepted `json:"accepted" maxItems:"500" doc:"findings that the specialist lets stand, each with a reason"`
+	Trailer  *Trailer   `json:"trailer,omitempty" doc:"what the vehicle tows, if it tows"`
+	Variants []Variant  `json:"variants" maxItems:"20"`
+	Chosen   string     `json:"chosen" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of the variant that is shown and assessed"`
 }
 
 // Variant is one arrangement of items for the job's vehicle, with the switches
@@ -42,6 +44,7 @@ type Variant struct {
 	Items    []Item   `json:"items" maxItems:"2000"`
 	Switches []Switch `json:"switches" maxItems:"200"`
 	Choices  []Choice `json:"choices" maxItems:"100"`
+	Stances  []Stance `json:"stances" maxItems:"30" doc:"how it stands for each purpose, beside the road"`
 }
 
 // Point is a place in the vehicle's frame, mm.
@@ -82,7 +85,7 @@ func NewJob(id, name string, region Region) Job {
 	}
 	return Job{
 		Format: Format, Version: Version, ID: id, Name: name,
-		Region: region, Units: units, Datum: DatumFrontAxle, Brief: NewBrief(),
+		Region: region, Units: units, Datum: DatumFrontAxle, Brief: NewBrief(), Practice: NewPractice(region), Accepted: []Accepted{},
 		Vehicle: Vehicle{
 			Name:      "Dual-cab ute (replace by the plate)",
 			Wheelbase: 3100, TrackFront: 1550, TrackRear: 1550, TyreRadius: 385,
@@ -102,10 +105,10 @@ func NewJob(id, name string, region Region) Job {
 				{ID: "rear-left", Name: "Rear left", At: Point{X: 2000, Y: -360, Z: 950}},
 				{ID: "rear-right", Name: "Rear right", At: Point{X: 2000, Y: 360, Z: 950}},
 			},
-			Parts: []Part{}, LowPoints: []LowPoint{}, Mounts: []Mount{}, Bays: []Bay{}, Modifications: []Modification{},
+			Parts: []Part{}, LowPoints: []LowPoint{}, Mounts: []Mount{}, Marks: []Mark{}, Bays: []Bay{}, Modifications: []Modification{},
 			Hitch: Hitch{Overhang: 1200, Height: 450},
 		},
-		Variants: []Variant{{ID: "a", Name: "A", Items: []Item{}, Switches: []Switch{}, Choices: []Choice{}}},
+		Variants: []Variant{{ID: "a", Name: "A", Items: []Item{}, Switches: []Switch{}, Choices: []Choice{}, Stances: []Stance{}}},
 		Chosen:   "a",
 	}
 }

@@ -6,7 +6,7 @@ import (
 )
 
 // lifts are the pure steps from each version to the next; lifts[0] is 1 to 2.
-var lifts = [...]func(document map[string]any){toVersion2, toVersion3}
+var lifts = [...]func(document map[string]any){toVersion2, toVersion3, toVersion4}
 
 // lift brings a document of an older version up to the present one and returns
 // it as JSON. What a step does not know it leaves for the checks that follow.
@@ -63,6 +63,14 @@ func toVersion2(job map[string]any) {
 // toVersion3 only counts on: modules, compartments and who fits a thing are
 // said where they are, and no older document says any of it.
 func toVersion3(job map[string]any) { job["version"] = json.Number("3") }
+
+// toVersion4 adds the usual rules of a workshop in the job's region; stances and
+// what holds a module are said where they are, and no older document says any.
+func toVersion4(job map[string]any) {
+	job["version"] = json.Number("4")
+	region, _ := job["region"].(string)
+	job["practice"] = tree(NewPractice(Region(region)))
+}
 
 // object returns a JSON object, or an empty one for anything else.
 func object(value any) map[string]any {

@@ -152,3 +152,30 @@ type Mount struct {
 	Beneath string  `json:"beneath" maxLength:"200" doc:"what lies beneath: fuel line, wiring, chassis rail, nothing"`
 	Behind  bool    `json:"behind" doc:"moves rearward with a wheelbase extension"`
 }
+
+// Mark is what has to stay in sight or in reach once the fitout is in: a lamp,
+// the plate, the filler, the ball, the jack.
+type Mark struct {
+	ID     string   `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	Name   string   `json:"name" minLength:"1" maxLength:"120"`
+	Kind   MarkKind `json:"kind" enum:"lamp,plate,filler,ball,spare,jack,drain,battery,other"`
+	At     Point    `json:"at"`
+	From   Face     `json:"from" enum:"none,rear,left,right,front,top" doc:"side that it is seen or reached from"`
+	Behind bool     `json:"behind" doc:"moves rearward with a wheelbase extension"`
+}
+
+// MarkKind is what a mark is.
+type MarkKind string
+
+// The kinds of mark.
+const (
+	LampMark    MarkKind = "lamp"
+	PlateMark   MarkKind = "plate"
+	FillerMark  MarkKind = "filler"
+	BallMark    MarkKind = "ball"
+	SpareMark   MarkKind = "spare"
+	JackMark    MarkKind = "jack"
+	DrainMark   MarkKind = "drain"
+	BatteryMark MarkKind = "battery"
+	OtherMark   MarkKind = "other"
+)

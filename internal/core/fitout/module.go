@@ -14,9 +14,19 @@ type Module struct {
 	Lock     Lock       `json:"lock" enum:",one,both" doc:"runners that lock: one side takes one hand, both sides take two; empty for none"`
 	Travel   float64    `json:"travel" minimum:"0" maximum:"3000" unit:"mm" doc:"how far it slides out, mm; 0 = as far as it is deep"`
 	Drop     float64    `json:"drop" minimum:"0" maximum:"1000" unit:"mm" doc:"how far it comes down when it is out, mm"`
+	Tilt     float64    `json:"tilt" minimum:"0" maximum:"60" unit:"°" doc:"how far it tips toward its face when it is out, °"`
+	Unfolds  float64    `json:"unfolds" minimum:"0" maximum:"2000" unit:"mm" doc:"length of the piece that folds out beyond its face, mm; 0 = none"`
 	Stack    Stack      `json:"stack" enum:"beside,above" doc:"how its compartments lie to each other"`
 	Cells    []Cell     `json:"cells" maxItems:"12" doc:"drawers, shelves or compartments, from the left or from the bottom"`
 	Watts    float64    `json:"watts" minimum:"0" maximum:"20000" unit:"W" doc:"what it draws when it runs, W"`
+	Rated    float64    `json:"rated" minimum:"0" maximum:"5000" unit:"kg" doc:"what its runners, hinges or top carry by data sheet, kg; 0 = not stated"`
+	Latch    Latch      `json:"latch" enum:",rated,friction,magnet,hatch" doc:"what holds it shut on the road; empty for nothing"`
+	Holds    float64    `json:"holds" minimum:"0" maximum:"100000" unit:"N" doc:"what its latch holds, N; 0 = not stated"`
+	Struts   float64    `json:"struts" minimum:"0" maximum:"8" doc:"gas struts on its lid"`
+	Force    float64    `json:"force" minimum:"0" maximum:"5000" unit:"N" doc:"of each gas strut, N"`
+	StrutAt  float64    `json:"strutAt" minimum:"0" maximum:"3000" unit:"mm" doc:"along the lid from its hinge to where a strut takes it, mm"`
+	Follows  Follows    `json:"follows" enum:",chain,fold,elastic" doc:"how cable or hose follows what slides; empty for not said"`
+	Fixings  []Fixing   `json:"fixings" maxItems:"40" doc:"mounting points that hold it"`
 	Mirrored bool       `json:"mirrored" doc:"hinges and compartments the other way round"`
 }
 
@@ -89,6 +99,35 @@ const (
 	OneLock   Lock = "one"
 	BothLocks Lock = "both"
 )
+
+// Latch is what holds a module shut on the road.
+type Latch string
+
+// Nothing, a rated latch, or what does not count: friction, a magnet, a hatch that
+// presses on it.
+const (
+	NoLatch       Latch = ""
+	RatedLatch    Latch = "rated"
+	FrictionLatch Latch = "friction"
+	MagnetLatch   Latch = "magnet"
+	HatchLatch    Latch = "hatch"
+)
+
+// Follows is how a cable or hose follows what slides.
+type Follows string
+
+// Not said, in a chain, folded at mid-point, taken up by elastic.
+const (
+	NotSaid Follows = ""
+	Chain   Follows = "chain"
+	Fold    Follows = "fold"
+	Elastic Follows = "elastic"
+)
+
+// Fixing is one mounting point that holds a module.
+type Fixing struct {
+	Mount string `json:"mount" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of a mount of the vehicle"`
+}
 
 // Stack is how compartments lie to each other.
 type Stack string

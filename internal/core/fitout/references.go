@@ -75,6 +75,10 @@ func (v *validator) vehicle(vehicle *Vehicle) inVehicle {
 	for i, mount := range vehicle.Mounts {
 		v.unique(fmt.Sprintf("vehicle.mounts[%d].id", i), mount.Name, mount.ID, mounts)
 	}
+	marks := ids{}
+	for i, mark := range vehicle.Marks {
+		v.unique(fmt.Sprintf("vehicle.marks[%d].id", i), mark.Name, mark.ID, marks)
+	}
 	for i, point := range vehicle.LowPoints {
 		v.unique(fmt.Sprintf("vehicle.lowPoints[%d].id", i), point.Name, point.ID, points)
 	}
@@ -183,6 +187,10 @@ func (v *validator) variant(path string, variant *Variant, in inVehicle) {
 		}
 	}
 	v.contents(path, variant)
+	stances := ids{}
+	for i, s := range variant.Stances {
+		v.unique(fmt.Sprintf("%s.stances[%d].id", path, i), s.Name, s.ID, stances)
+	}
 }
 
 // contents checks that what lies in a compartment names one, and that no

@@ -19,6 +19,7 @@ type Vehicle struct {
 	Hitch         Hitch          `json:"hitch"`
 	LowPoints     []LowPoint     `json:"lowPoints" maxItems:"50"`
 	Mounts        []Mount        `json:"mounts" maxItems:"200" doc:"points that things can be fixed to"`
+	Marks         []Mark         `json:"marks" maxItems:"100" doc:"what has to stay in sight or in reach"`
 	Bays          []Bay          `json:"bays" maxItems:"60" doc:"measured spaces to build in"`
 	Modifications []Modification `json:"modifications" maxItems:"100"`
 	Extension     *Extension     `json:"extension,omitempty" doc:"wheelbase extension, if one is fitted or planned"`

@@ -1,6 +1,7 @@
 package module
 
 import (
+	"math"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -131,6 +132,20 @@ func TestWhatOpensAndWhere(t *testing.T) {
 		}
 	}
 
+	// Tipped by 30° about the lower edge of its face, the fridge's far side comes up and its rim goes out.
+	tilting := slide
+	tilting.Module = &fitout.Module{Kind: fitout.FridgeSlide, Faces: fitout.FaceRear, Travel: 500, Tilt: 30}
+	level, tilted := slide.Box(), Leaves(&tilting)[0]
+	assert.InDelta(t, level.To.X+500+slide.Size.Height/2, tilted.Open.To.X, 0.05)
+	assert.InDelta(t, level.From.Z+slide.Size.Height*math.Sqrt(3)/2+slide.Size.Length/2, tilted.Open.To.Z, 0.05)
+
+	// A platform's piece lies on it and swings forward over the folded seats.
+	platform := lid
+	platform.Module = &fitout.Module{Kind: fitout.Platform, Faces: fitout.FaceFront, Unfolds: 400}
+	piece := Leaves(&platform)[0]
+	assert.InDelta(t, platform.Box().From.X-400, piece.Open.From.X, 0.05)
+	assert.InDelta(t, platform.Box().To.Z+400, piece.Swept.To.Z, 0.05, "it needs its own length above")
+
 	still := slide
 	still.Module = &fitout.Module{Kind: fitout.Shelf, Faces: fitout.FaceNone}
 	assert.Empty(t, Leaves(&still))
@@ -141,7 +156,7 @@ func TestWhatLiesInADrawerGoesWithIt(t *testing.T) {
 	stove := fitout.Item{ID: "stove", Mass: 8, Size: fitout.Size{Length: 300, Width: 300, Height: 120}, In: &fitout.InCell{Module: "unit", Cell: "b"}}
 	j.Variants[0].Items = []fitout.Item{stove, unit(2)}
 	j.Variants[0].Items[1].Bay = "tub"
-	placed := Placed(j.Variants[0].Items)
+	placed := Placed(j.Variants[0].Items, nil)
 	cell := Cells(&placed[1])[1]
 	assert.InDelta(t, cell.Inside.Middle().Y, placed[0].At.Y, 0.001)
 	assert.InDelta(t, cell.Inside.From.Z+60, placed[0].At.Z, 0.001, "it stands on the drawer's floor")

@@ -1,13 +1,19 @@
 package module
 
-import "zaino/internal/core/fitout"
+import (
+	"cmp"
+	"slices"
+
+	"zaino/internal/core/fitout"
+)
 
 // Placed returns items with what follows from their modules put in: what is
-// built and not weighed has the mass of its construction, and what lies in a
-// compartment stands in the middle of it, on its floor. The places stay those
-// of the boxes. Without modules the items are returned as they are; the given
-// ones are never changed.
-func Placed(items []fitout.Item) []fitout.Item {
+// built and not weighed has the mass of its construction, and what lies in
+// compartments is laid into them, what is handled least deepest. The places
+// stay those of the boxes. Without modules the items are returned as they are;
+// the given ones are never changed. handled ranks an item by how often it is
+// taken out; nil ranks all alike.
+func Placed(items []fitout.Item, handled func(id string) int) []fitout.Item {
 	if !hasModules(items) {
 		return items
 	}
@@ -21,8 +27,23 @@ func Placed(items []fitout.Item) []fitout.Item {
 			item.Mass = kg
 		}
 	}
+	if handled == nil {
+		handled = func(string) int { return 0 }
+	}
+	cells := map[fitout.InCell][]*fitout.Item{}
 	for k := range placed {
-		place(&placed[k], byID, 0)
+		if in := placed[k].In; in != nil {
+			cells[*in] = append(cells[*in], &placed[k])
+		}
+	}
+	for _, things := range cells {
+		slices.SortStableFunc(things, func(a, b *fitout.Item) int {
+			return cmp.Or(cmp.Compare(handled(a.ID), handled(b.ID)), cmp.Compare(b.Size.Length*b.Size.Width, a.Size.Length*a.Size.Width))
+		})
+	}
+	laid := map[string]bool{}
+	for k := range placed {
+		place(&placed[k], byID, cells, laid, 0)
 	}
 	return placed
 }
@@ -73,29 +94,41 @@ func hasModules(items []fitout.Item) bool {
 // rings, this bounds the walk all the same.
 const deepest = 8
 
-// place puts an item into its compartment, after the module of that
-// compartment has been put into its own.
-func place(item *fitout.Item, byID map[string]*fitout.Item, depth int) {
-	if item.In == nil || depth > deepest {
+// place lays an item and all that shares its compartment into it, after the
+// module of that compartment has been put into its own.
+func place(item *fitout.Item, byID map[string]*fitout.Item, cells map[fitout.InCell][]*fitout.Item, laid map[string]bool, depth int) {
+	if item.In == nil || laid[item.ID] || depth > deepest {
 		return
 	}
 	holder := byID[item.In.Module]
 	if holder == nil || holder.Module == nil {
 		return
 	}
-	place(holder, byID, depth+1)
+	place(holder, byID, cells, laid, depth+1)
 	for _, c := range Cells(holder) {
 		if c.ID == item.In.Cell {
-			item.At = c.Inside.Middle()
-			item.At.Z = c.Inside.From.Z + item.Size.Height/2
-			item.Bay, item.Behind = holder.Bay, holder.Behind
-			// It is where its module is, also when that stays at home or comes later.
-			if item.Presence.Kind == fitout.Always && holder.Presence.Kind != fitout.ByLevel {
-				item.Presence = holder.Presence
-			}
-			if !holder.Work.Now() {
-				item.Work = holder.Work
-			}
+			lay(cells[*item.In], holder, c, laid)
+		}
+	}
+}
+
+// lay puts all that lies in one compartment into it.
+func lay(things []*fitout.Item, holder *fitout.Item, c Cell, laid map[string]bool) {
+	sizes := make([]fitout.Size, len(things))
+	for k, thing := range things {
+		sizes[k] = thing.Size
+	}
+	for k, box := range Lie(c.Inside, sizes) {
+		thing := things[k]
+		laid[thing.ID] = true
+		thing.At, thing.Size = box.Middle(), box.Size()
+		thing.Bay, thing.Behind = holder.Bay, holder.Behind
+		// It is where its module is, also when that stays at home or comes later.
+		if thing.Presence.Kind == fitout.Always && holder.Presence.Kind != fitout.ByLevel {
+			thing.Presence = holder.Presence
+		}
+		if !holder.Work.Now() {
+			thing.Work = holder.Work
 		}
 	}
 }

@@ -1,6 +1,10 @@
 package module
 
-import "zaino/internal/core/fitout"
+import (
+	"math"
+
+	"zaino/internal/core/fitout"
+)
 
 // Leaf is what moves when a module opens: where it is when it is open, and all
 // the room that it takes on the way.
@@ -15,9 +19,11 @@ type Leaf struct {
 const leafThickness = 20
 
 // Leaves returns what moves when a module opens. A slide goes out by its travel
-// (0: as far as it is deep) and comes down by its drop. A lid turns up about the
-// edge away from the face, a flap down about the bottom edge of the face, a
-// door out about one side of it; each sweeps a square of its own length.
+// (0: as far as it is deep), comes down by its drop and tips by its tilt about
+// the lower edge of its face. A lid turns up about the edge away from the face, a
+// flap down about the bottom edge of the face, a door out about one side of it;
+// each sweeps a square of its own length. A piece that unfolds swings over the
+// edge of the face, from lying on top to lying beyond it.
 func Leaves(i *fitout.Item) []Leaf {
 	m := i.Module
 	way := out(m.Faces)
@@ -31,7 +37,14 @@ func Leaves(i *fitout.Item) []Leaf {
 	}
 	slide := func(cell string, b fitout.Box) Leaf {
 		open := b.Moved(way.X*travel, way.Y*travel, way.Z*travel-m.Drop)
-		return Leaf{cell, b, open, b.Around(open)}
+		swept := b.Around(open)
+		if m.Tilt > 0 {
+			open = tipped(open, way, m.Tilt)
+		}
+		return Leaf{cell, b, open, swept.Around(open)}
+	}
+	if m.Unfolds > 0 {
+		return []Leaf{unfolding(box, way, m.Unfolds)}
 	}
 	switch Of(m.Kind).Motion {
 	case Slides:
@@ -60,6 +73,42 @@ func Leaves(i *fitout.Item) []Leaf {
 		return []Leaf{{"", face, open, swept}}
 	}
 	return nil
+}
+
+// tipped is the least box around one that is turned by θ about the lower edge of
+// the side that looks one way: of depth d and height h it becomes d cos θ + h sin θ
+// deep and reaches h sin θ beyond that side; its far edge comes up by d sin θ.
+func tipped(b fitout.Box, way fitout.Point, degrees float64) fitout.Box {
+	sin, cos := math.Sincos(degrees * math.Pi / 180)
+	s := b.Size()
+	turn := func(from, to *float64, way float64) {
+		if way > 0 {
+			*from, *to = *to-(*to-*from)*cos, *to+s.Height*sin
+		} else if way < 0 {
+			*from, *to = *from-s.Height*sin, *from+(*to-*from)*cos
+		}
+	}
+	depth := s.Length
+	if way.Y != 0 {
+		depth = s.Width
+	}
+	turn(&b.From.X, &b.To.X, way.X)
+	turn(&b.From.Y, &b.To.Y, way.Y)
+	b.To.Z = b.From.Z + s.Height*cos + depth*sin
+	return b
+}
+
+// unfolding is a piece as long as given that lies on top of a box, along the edge
+// of one side, and swings over that edge to lie beyond it.
+func unfolding(b fitout.Box, way fitout.Point, length float64) Leaf {
+	closed := faceOf(b, way)
+	closed = closed.Around(closed.Moved(-way.X*length, -way.Y*length, 0))
+	closed.From.Z = b.To.Z
+	open := faceOf(b, way)
+	open = open.Around(open.Moved(way.X*length, way.Y*length, 0))
+	swept := closed.Around(open)
+	swept.To.Z = b.To.Z + length
+	return Leaf{"", closed, open, swept}
 }
 
 // faceOf is the flat side of a box that looks one way.

@@ -1,0 +1,54 @@
+package fit
+
+import (
+	"fmt"
+
+	"zaino/internal/core/fitout"
+)
+
+var _ = add("ventilation", ventilation)
+
+// airs are how much room for air each kind of heat source wants at two of its
+// sides at least, mm. Practice figures of generic devices; a data sheet that asks
+// for more comes first.
+var airs = map[fitout.ModuleKind]float64{
+	fitout.FridgeSlide: 20, fitout.UprightFridge: 40, fitout.BatteryBox: 10, fitout.PowerStation: 40, fitout.Board: 30, fitout.Heater: 80,
+}
+
+// ventilation cautions about a fridge, battery, inverter, power station or
+// heater that is shut in.
+func ventilation(s *Scene) []fitout.Finding {
+	var found []fitout.Finding
+	for i := range s.Parts {
+		p := &s.Parts[i]
+		need := airs[p.Module().Kind]
+		bay := s.bay(p)
+		if need == 0 || bay == nil {
+			continue
+		}
+		free, best := 0, 0.0
+		for _, side := range []string{"front", "rear", "left", "right", "above"} {
+			room := 1e9 // nothing on that side
+			for _, g := range Gaps(p, s.Parts, bay) {
+				if g.Side == side {
+					room = g.MM
+				}
+			}
+			if room >= need-slack {
+				free++
+			} else {
+				best = max(best, room)
+			}
+		}
+		if free >= 2 {
+			continue
+		}
+		f := about("ventilation", fitout.Caution, p)
+		f.Title = fmt.Sprintf("%s is shut in", p.Name())
+		f.Sentence = fmt.Sprintf("It gives off heat and wants %s of air at two sides; %d of its sides have that. Leave %s more on another side, or cut vents there: heat shortens its life and may shut it down.", s.Say.Length(need), free, s.Say.Length(need-best))
+		f.Value, f.Limit, f.Margin, f.Source = float64(free), 2, float64(free-2), "practice"
+		f.Unit = ""
+		found = append(found, f)
+	}
+	return found
+}

@@ -1,0 +1,44 @@
+package fit
+
+import (
+	"fmt"
+
+	"zaino/internal/core/fitout"
+)
+
+var _ = add("cable-follows", cableFollows)
+
+// cableFollows cautions about what slides and has a cable or hose that nobody
+// has said how it follows: it is what snags and tears.
+func cableFollows(s *Scene) []fitout.Finding {
+	var found []fitout.Finding
+	for i := range s.Parts {
+		p := &s.Parts[i]
+		m := p.Module()
+		if p.Motion != Slides || m.Follows != fitout.NotSaid {
+			continue
+		}
+		what := ""
+		if m.Watts > 0 || m.Kind == fitout.FridgeSlide {
+			what = "Its cable"
+		}
+		for _, c := range m.Cells {
+			if m.Kind == fitout.KitchenSlide && c.ID != "" {
+				what = "Its hose"
+			}
+		}
+		if what == "" {
+			continue
+		}
+		length := travelOf(p)/2 + 300
+		f := about("cable-follows", fitout.Caution, p)
+		f.Title = fmt.Sprintf("What follows %s out", lower(p.Name()))
+		f.Sentence = fmt.Sprintf("%s has to follow it by %s without snagging. Choose a chain, a fold at mid-point (about %s of it between its clamps) or elastic take-up, and leave the room for it.", what, s.Say.Length(travelOf(p)), s.Say.Length(length))
+		f.Value, f.Limit, f.Margin, f.Source = 0, travelOf(p), -travelOf(p), "practice"
+		if len(p.Leaves) > 0 {
+			f.Lines = []fitout.Line{line(p.Leaves[0].Closed.Middle(), p.Leaves[0].Open.Middle(), s.Say.Length(travelOf(p)))}
+		}
+		found = append(found, f)
+	}
+	return found
+}

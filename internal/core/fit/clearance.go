@@ -1,0 +1,46 @@
+package fit
+
+import (
+	"fmt"
+	"slices"
+
+	"zaino/internal/core/fitout"
+)
+
+var _ = add("tight", tight)
+
+// tight cautions about a slide with less room beside it than the workshop wants:
+// paint, swelling and a bent frame make it jam.
+func tight(s *Scene) []fitout.Finding {
+	var found []fitout.Finding
+	for i := range s.Parts {
+		p := &s.Parts[i]
+		bay := s.bay(p)
+		if p.Motion != Slides || bay == nil || len(p.Leaves) == 0 {
+			continue
+		}
+		beside := []string{"left", "right"}
+		if f := p.Module().Faces; f == fitout.FaceLeft || f == fitout.FaceRight {
+			beside = []string{"front", "rear"}
+		}
+		for _, g := range Gaps(p, s.Parts, bay) {
+			if !slices.Contains(beside, g.Side) || g.MM >= s.Practice.Clearance-slack {
+				continue
+			}
+			to := "the wall"
+			if q := s.part(g.To); q != nil {
+				if contains(s.standOn(i), indexOf(s.Parts, q.ID)) || s.isCarried(p) && s.isCarried(q) {
+					continue
+				}
+				to = lower(q.Name())
+			}
+			f := about("tight", fitout.Caution, p)
+			f.Title = fmt.Sprintf("%s runs tight", p.Name())
+			f.Sentence = fmt.Sprintf("Between it and %s there are %s; what slides wants %s on each side. Move it, or make it narrower, by %s.", to, s.Say.Length(g.MM), s.Say.Length(s.Practice.Clearance), s.Say.Length(s.Practice.Clearance-g.MM))
+			f.Value, f.Limit, f.Margin, f.Source = g.MM, s.Practice.Clearance, g.MM-s.Practice.Clearance, "workshop rule"
+			found = append(found, f)
+			break
+		}
+	}
+	return found
+}

@@ -1,0 +1,41 @@
+package fit
+
+import (
+	"fmt"
+
+	"zaino/internal/core/fitout"
+)
+
+var _ = add("hatch-lean", hatchLean)
+
+// leansOn tells whether a part stands out of a bay only where its hatch leans in.
+func (b *Bay) leansOn(p *Part) bool {
+	_, side := Outside(p.Box, b)
+	return side == "rear" && b.RearTop != 0 && p.Box.To.X <= b.Room.To.X+slack
+}
+
+// hatchLean stops what fits at the floor but not where the hatch leans in.
+func hatchLean(s *Scene) []fitout.Finding {
+	var found []fitout.Finding
+	for i := range s.Parts {
+		p := &s.Parts[i]
+		bay := s.bay(p)
+		if bay == nil || !bay.leansOn(p) {
+			continue
+		}
+		limit := bay.rearAt(p.Box.To.Z)
+		mm := p.Box.To.X - limit
+		// The height at which the hatch stands just behind it: rearAt is a straight line.
+		height := bay.Room.To.Z - bay.Room.From.Z
+		lowTop := bay.Room.From.Z + height*(bay.Room.To.X-p.Box.To.X)/(bay.Room.To.X-bay.RearTop)
+		lower := p.Box.To.Z - lowTop
+		f := about("hatch-lean", fitout.Stop, p)
+		f.Title = fmt.Sprintf("%s meets the leaning hatch", p.Name())
+		f.Sentence = fmt.Sprintf("At its upper edge the hatch stands %s further in than at the floor. Move %s forward, or make it shorter, by %s; or lower by %s.", s.Say.Length(bay.Room.To.X-limit), p.Name(), s.Say.Length(mm), s.Say.Length(lower))
+		f.Value, f.Limit, f.Margin = p.Box.To.X, limit, -mm
+		f.Fixes = []fitout.Fix{edit("Move it forward by "+s.Say.Length(mm), "part-x", p.ID, p.Box.Middle().X-mm)}
+		f.Lines = []fitout.Line{line(fitout.Point{X: limit, Y: p.Box.Middle().Y, Z: p.Box.To.Z}, fitout.Point{X: p.Box.To.X, Y: p.Box.Middle().Y, Z: p.Box.To.Z}, s.Say.Length(mm))}
+		found = append(found, f)
+	}
+	return found
+}

@@ -1,0 +1,67 @@
+package fit
+
+import (
+	"fmt"
+
+	"zaino/internal/core/fitout"
+)
+
+var _ = add("heavy-high", heavyHigh)
+var _ = add("heavy-tail", heavyTail)
+
+// tail is how far behind the rear axle a heavy thing is called out, mm.
+const tail = 600
+
+// heavyHigh notes single heavy things whose middle is high: they raise the centre
+// of gravity; only light things belong there.
+func heavyHigh(s *Scene) []fitout.Finding {
+	var found []fitout.Finding
+	for i := range s.Parts {
+		p := &s.Parts[i]
+		z := p.Box.Middle().Z
+		if p.Kg() < s.Practice.HeavyFrom || z <= s.Practice.HighFrom {
+			continue
+		}
+		f := about("heavy-high", fitout.Note, p)
+		f.Title = fmt.Sprintf("%s is heavy and high", p.Name())
+		f.Sentence = fmt.Sprintf("%s with its middle %s above ground raises the centre of gravity. From %s up the workshop keeps what is lighter than %s; put it %s lower where it can go.", s.Say.Mass(p.Kg()), s.Say.Length(z), s.Say.Length(s.Practice.HighFrom), s.Say.Mass(s.Practice.HeavyFrom), s.Say.Length(z-s.Practice.HighFrom))
+		f.Value, f.Limit, f.Margin, f.Source = z, s.Practice.HighFrom, s.Practice.HighFrom-z, "workshop rule"
+		f.Lines = []fitout.Line{s.upright(p.Box, 0, z)}
+		found = append(found, f)
+	}
+	return found
+}
+
+// heavyTail notes the heavy things far behind the rear axle, all together: they
+// weigh on it more than their mass, by x / L.
+func heavyTail(s *Scene) []fitout.Finding {
+	var worst *Part
+	var names []string
+	kg, onRear := 0.0, 0.0
+	for i := range s.Parts {
+		p := &s.Parts[i]
+		x := p.Box.Middle().X
+		if p.Kg() < s.Practice.HeavyFrom || x-s.Wheelbase <= tail || s.Wheelbase == 0 {
+			continue
+		}
+		names = append(names, lower(p.Name()))
+		kg, onRear = kg+p.Kg(), onRear+p.Kg()*x/s.Wheelbase
+		if worst == nil || p.Kg()*x > worst.Kg()*worst.Box.Middle().X {
+			worst = p
+		}
+	}
+	if worst == nil {
+		return nil
+	}
+	m := worst.Box.Middle()
+	behind := m.X - s.Wheelbase
+	f := about("heavy-tail", fitout.Note, worst)
+	f.Title = fmt.Sprintf("%s is heavy and far back", worst.Name())
+	if len(names) > 1 {
+		f.Title = fmt.Sprintf("%d heavy things far back", len(names))
+	}
+	f.Sentence = fmt.Sprintf("%s, %s together, stand more than %s behind the rear axle: they put %s on it and take %s off the front. Heavy things belong between the axles or just ahead of the rear one.", capital(list(names)), s.Say.Mass(kg), s.Say.Length(tail), s.Say.Mass(onRear), s.Say.Mass(onRear-kg))
+	f.Value, f.Limit, f.Margin, f.Source = behind, tail, tail-behind, "practice"
+	f.Lines = []fitout.Line{line(fitout.Point{X: s.Wheelbase, Y: m.Y, Z: m.Z}, m, s.Say.Length(behind))}
+	return []fitout.Finding{f}
+}

@@ -1,0 +1,57 @@
+package fit
+
+import (
+	"fmt"
+
+	"zaino/internal/core/fitout"
+)
+
+var _ = add("hides", hides)
+
+// markSize is how large a lamp, plate or filler is taken about its place, mm.
+const markSize = 60
+
+// sight is how far from a mark something still hides it, mm.
+const sight = 1500
+
+// hides cautions about what the fitout puts in front of a lamp, the plate, the
+// filler, the ball, the jack or the battery, on the side from which it has to be
+// seen or reached.
+func hides(s *Scene) []fitout.Finding {
+	var found []fitout.Finding
+	for i := range s.Vehicle.Marks {
+		m := &s.Vehicle.Marks[i]
+		at := m.At
+		if e := s.Vehicle.Extension; e != nil && m.Behind {
+			at.X += e.By
+		}
+		b := fitout.Box{From: fitout.Point{X: at.X - markSize, Y: at.Y - markSize, Z: at.Z - markSize}, To: fitout.Point{X: at.X + markSize, Y: at.Y + markSize, Z: at.Z + markSize}}
+		switch m.From {
+		case fitout.FaceRear:
+			b.To.X += sight
+		case fitout.FaceFront:
+			b.From.X -= sight
+		case fitout.FaceRight:
+			b.To.Y += sight
+		case fitout.FaceLeft:
+			b.From.Y -= sight
+		case fitout.FaceTop:
+			b.To.Z += sight
+		default:
+			continue
+		}
+		for k := range s.Parts {
+			p := &s.Parts[k]
+			if least(b.Overlap(p.Box)) <= slack || s.yields(p) && m.Kind != fitout.LampMark && m.Kind != fitout.PlateMark {
+				continue
+			}
+			f := about("hides", fitout.Caution, p)
+			f.Title = fmt.Sprintf("%s hides %s", p.Name(), lower(m.Name))
+			f.Sentence = fmt.Sprintf("%s stands before %s on the side from which it has to be seen or reached. Move it by %s, or move or repeat %s where it stays free.", p.Name(), lower(m.Name), s.Say.Length(least(b.Overlap(p.Box))), lower(m.Name))
+			f.Value, f.Margin, f.Source = least(b.Overlap(p.Box)), -least(b.Overlap(p.Box)), "practice"
+			f.Lines = []fitout.Line{line(at, p.Box.Middle(), lower(m.Name))}
+			found = append(found, f)
+		}
+	}
+	return found
+}

@@ -1,0 +1,73 @@
+package fit
+
+import (
+	"fmt"
+
+	"zaino/internal/core/fitout"
+)
+
+var _ = add("live-load", liveLoad)
+var _ = add("door-load", doorLoad)
+
+// liveLoad cautions about what somebody will sit or stand on and that is rated
+// for less: an open drawer or table, a floor, a platform, a rack.
+func liveLoad(s *Scene) []fitout.Finding {
+	var found []fitout.Finding
+	for i := range s.Parts {
+		p := &s.Parts[i]
+		rated := p.Module().Rated
+		if rated == 0 {
+			continue
+		}
+		load := s.Practice.Standing
+		on := "stands on it"
+		switch p.Module().Kind {
+		case fitout.Drawers, fitout.SlideTable, fitout.Trundle:
+			_, carries := s.heaviest(i)
+			load, on = load+carries, "sits on it when it is out"
+		case fitout.FalseFloor, fitout.Platform, fitout.RackModule, fitout.StepModule:
+			for _, k := range s.standOn(i) {
+				load += s.Parts[k].Kg()
+			}
+		default:
+			continue
+		}
+		if load <= rated {
+			continue
+		}
+		f := about("live-load", fitout.Caution, p)
+		f.Title = fmt.Sprintf("%s does not carry a person", p.Name())
+		f.Sentence = fmt.Sprintf("Someone %s: with %s and what it carries that is %s, and it is rated %s. Rate it %s higher, support its end with a leg, or mark it.", on, s.Say.Mass(s.Practice.Standing), s.Say.Mass(load), s.Say.Mass(rated), s.Say.Mass(load-rated))
+		f.Value, f.Limit, f.Margin, f.Unit, f.Source = load, rated, rated-load, "kg", "data sheet"
+		found = append(found, f)
+	}
+	return found
+}
+
+// doorLoad stops what hangs on a door or carrier and is heavier than its hinges
+// carry, and notes a heavy one whose rating nobody has stated.
+func doorLoad(s *Scene) []fitout.Finding {
+	var found []fitout.Finding
+	for i := range s.Parts {
+		p := &s.Parts[i]
+		if p.Module().Kind != fitout.RearCarrier {
+			continue
+		}
+		rated, kg := p.Module().Rated, p.Kg()
+		f := about("door-load", fitout.Stop, p)
+		f.Value, f.Limit, f.Margin, f.Unit, f.Source = kg, rated, rated-kg, "kg", "data sheet"
+		switch {
+		case rated > 0 && kg > rated:
+			f.Title = fmt.Sprintf("Hinges of %s %s over", lower(p.Name()), s.Say.Mass(kg-rated))
+			f.Sentence = fmt.Sprintf("It weighs %s and its hinges carry %s. Take %s off it, or hang it on the body.", s.Say.Mass(kg), s.Say.Mass(rated), s.Say.Mass(kg-rated))
+		case rated == 0 && kg > s.Practice.HeavyFrom:
+			f.Severity, f.Source = fitout.Note, "workshop rule"
+			f.Title = fmt.Sprintf("What carries %s is not stated", lower(p.Name()))
+			f.Sentence = fmt.Sprintf("%s hang on hinges or a bracket whose rating nobody has entered. Look it up and enter it.", s.Say.Mass(kg))
+		default:
+			continue
+		}
+		found = append(found, f)
+	}
+	return found
+}

@@ -1,0 +1,55 @@
+package fit
+
+import (
+	"fmt"
+
+	"zaino/internal/core/fitout"
+)
+
+var _ = add("needs-dry", needs("dry", "needs a dry place", "is not sealed", "Seal that space, or put it into a sealed box.",
+	func(g *fitout.Gear) bool { return g.Dry }, func(b *Bay, _ *Part) bool { return b.Sealed || b.Shared }))
+var _ = add("needs-lock", needs("locked", "needs a lock", "cannot be locked", "Fit a lock there, or put it elsewhere.",
+	func(g *fitout.Gear) bool { return g.Locked }, func(b *Bay, _ *Part) bool { return b.Lockable }))
+var _ = add("needs-away", needs("away", "belongs away from people", "is where people travel or sleep", "Put it into another space.",
+	func(g *fitout.Gear) bool { return g.Away }, func(b *Bay, _ *Part) bool { return !b.Shared }))
+var _ = add("needs-cool", needs("cool", "needs cooling", "does not cool it", "Put it into a fridge.",
+	func(g *fitout.Gear) bool { return g.Cool }, func(_ *Bay, holder *Part) bool {
+		return holder != nil && (holder.Module().Kind == fitout.FridgeSlide || holder.Module().Kind == fitout.UprightFridge)
+	}))
+
+// needs makes the rule for one need of the brief's gear, held against the bay and
+// the module that it lies in.
+func needs(id, what, but, fix string, wants func(*fitout.Gear) bool, has func(*Bay, *Part) bool) func(s *Scene) []fitout.Finding {
+	return func(s *Scene) []fitout.Finding {
+		var found []fitout.Finding
+		hold := func(itemID, name, bayID string, holder *Part) {
+			g, bay := s.gear(itemID), bayOf(s.Bays, bayID)
+			if g == nil || !wants(g) || bay == nil || has(bay, holder) {
+				return
+			}
+			if holder != nil && holder.ID == itemID && has(bay, holder) {
+				return
+			}
+			where := bay.Name
+			if id == "cool" && holder != nil {
+				where = holder.Name()
+			}
+			found = append(found, fitout.Finding{
+				Severity: fitout.Caution, Subject: fitout.Subject{Kind: "module", ID: itemID}, Source: "practice", Margin: -1,
+				Title:    fmt.Sprintf("%s %s", name, what),
+				Sentence: fmt.Sprintf("The brief says that it %s; %s %s. %s", what, lower(where), but, fix),
+			})
+		}
+		for i := range s.Parts {
+			p := &s.Parts[i]
+			hold(p.ID, p.Name(), p.Bay, p)
+		}
+		for i := range s.Things {
+			t := &s.Things[i]
+			if p := s.part(t.Part); p != nil {
+				hold(t.Item.ID, t.Item.Name, p.Bay, p)
+			}
+		}
+		return found
+	}
+}

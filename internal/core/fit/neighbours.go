@@ -1,0 +1,99 @@
+package fit
+
+import (
+	"fmt"
+	"math"
+	"strings"
+
+	"zaino/internal/core/fitout"
+)
+
+var _ = add("bad-neighbours", badNeighbours)
+var _ = add("fuel-inside", fuelInside)
+
+// apart is how far gas and fuel keep from what may spark or is hot, mm.
+const apart = 250
+
+// nature is what bears on a part's neighbours.
+func nature(p *Part) (burns, sparks, hot, wet, dry bool) {
+	name := strings.ToLower(p.Name())
+	switch p.Module().Kind {
+	case fitout.FuelTank, fitout.CanHolder:
+		burns = true
+	case fitout.BatteryBox, fitout.Board, fitout.PowerStation:
+		sparks, dry = true, true
+	case fitout.Heater:
+		sparks, hot = true, true
+	case fitout.WaterTank, fitout.WasteTank:
+		wet = true
+	}
+	// Gear has no kind of its own for gas and fuel; its name tells.
+	for _, word := range strings.FieldsFunc(name, func(r rune) bool { return r < 'a' || r > 'z' }) {
+		burns = burns || word == "gas" || word == "petrol" || word == "fuel" || word == "propane"
+	}
+	return burns, sparks, hot, wet, dry
+}
+
+// badNeighbours cautions about gas or fuel near what sparks, water above what
+// must stay dry, and a heater against soft things.
+func badNeighbours(s *Scene) []fitout.Finding {
+	var found []fitout.Finding
+	tell := func(p, q *Part, mm, need float64, why, fix string) {
+		f := about("bad-neighbours", fitout.Caution, p)
+		f.Title = fmt.Sprintf("%s beside %s", p.Name(), lower(q.Name()))
+		f.Sentence = fmt.Sprintf("%s %s Gas, fuel and mains belong to licensed people under local rules.", why, fix)
+		f.Value, f.Limit, f.Margin, f.Source = mm, need, mm-need, "practice"
+		f.Lines = []fitout.Line{line(p.Box.Middle(), q.Box.Middle(), s.Say.Length(mm))}
+		found = append(found, f)
+	}
+	for i := range s.Parts {
+		p := &s.Parts[i]
+		burns, _, _, wet, _ := nature(p)
+		for k := range s.Parts {
+			q := &s.Parts[k]
+			if i == k {
+				continue
+			}
+			_, sparks, hot, _, dry := nature(q)
+			mm := distance(p.Box, q.Box)
+			if burns && sparks && mm < apart {
+				tell(p, q, mm, apart, fmt.Sprintf("%s is %s from %s, which may spark or is hot.", p.Name(), s.Say.Length(mm), lower(q.Name())), fmt.Sprintf("Keep %s between them, or a sealed wall with a drain to the outside.", s.Say.Length(apart)))
+			}
+			by := p.Box.Overlap(q.Box)
+			if wet && dry && by.X > slack && by.Y > slack && p.Box.From.Z >= q.Box.To.Z-slack {
+				tell(p, q, p.Box.From.Z-q.Box.To.Z, 0, fmt.Sprintf("%s stands above %s: a leak runs into it.", p.Name(), lower(q.Name())), "Put water lower than electrics, or beside them.")
+			}
+			if hot && (p.Item != nil && p.Item.Form == fitout.FormSoft || p.Module().Kind == fitout.Platform) && mm < 100 {
+				tell(q, p, mm, 100, fmt.Sprintf("%s is %s from %s, which may char.", q.Name(), s.Say.Length(mm), lower(p.Name())), fmt.Sprintf("Keep %s between them.", s.Say.Length(100)))
+			}
+		}
+	}
+	return found
+}
+
+// distance is the shortest way between two boxes, mm.
+func distance(a, b fitout.Box) float64 {
+	by := a.Overlap(b)
+	return math.Sqrt(sq(max(0, -by.X)) + sq(max(0, -by.Y)) + sq(max(0, -by.Z)))
+}
+
+func sq(x float64) float64 { return x * x }
+
+// fuelInside stops fuel or gas where people travel or sleep.
+func fuelInside(s *Scene) []fitout.Finding {
+	var found []fitout.Finding
+	for i := range s.Parts {
+		p := &s.Parts[i]
+		bay := bayOf(s.Bays, p.Bay)
+		if burns, _, _, _, _ := nature(p); !burns || bay == nil || !bay.Shared {
+			continue
+		}
+		f := about("fuel-inside", fitout.Stop, p)
+		f.Title = fmt.Sprintf("%s where people are", p.Name())
+		f.Sentence = fmt.Sprintf("%s stands in %s, where people travel or sleep: vapour gathers there. Move it outside, or into a locker that is sealed against the inside and drains to the outside.", p.Name(), lower(bay.Name))
+		f.Unit, f.Source = "", "practice"
+		f.Margin = -1
+		found = append(found, f)
+	}
+	return found
+}

@@ -1,0 +1,71 @@
+package fit
+
+import (
+	"fmt"
+	"math"
+
+	"zaino/internal/core/fitout"
+)
+
+var _ = add("panel-sag", panelSag)
+
+// Stiffness of panels across their span, N/mm²: birch-type plywood, aluminium
+// sheet, an extrusion's panel, a sandwich with thin skins (of its whole
+// thickness). Practice figures for planning.
+var stiffness = map[fitout.Material]float64{fitout.Plywood: 8000, fitout.Aluminium: 70000, fitout.Extrusion: 9000, fitout.FoamCore: 5000}
+
+// sagShare is the share of its span by which a panel may bend.
+const sagShare = 1.0 / 150
+
+// panelSag cautions about a shelf, floor or platform that bends more than a
+// 150th of its span under what stands on it, and under a person where one lies or
+// stands: d = 5 W l³ / (384 E b t³/12) with the load W spread over the panel,
+// held along its two long edges.
+func panelSag(s *Scene) []fitout.Finding {
+	var found []fitout.Finding
+	for i := range s.Parts {
+		p := &s.Parts[i]
+		m := p.Module()
+		e := stiffness[m.Wall]
+		if e == 0 || m.Panel == 0 {
+			continue
+		}
+		kg := 0.0
+		switch m.Kind {
+		case fitout.Shelf, fitout.DropShelf, fitout.SlideTable:
+		case fitout.FalseFloor, fitout.Platform:
+			kg = s.Practice.Standing
+		default:
+			continue
+		}
+		for _, k := range s.standOn(i) {
+			kg += s.Parts[k].Kg()
+		}
+		size := p.Box.Size()
+		span, width := min(size.Length, size.Width), max(size.Length, size.Width)
+		sag := func(t float64) float64 {
+			return 5 * kg * gravity * math.Pow(span, 3) / (384 * e * width * math.Pow(t, 3) / 12)
+		}
+		most := span * sagShare
+		if sag(m.Panel) <= most {
+			continue
+		}
+		thick := m.Panel
+		for sag(thick) > most {
+			thick++
+		}
+		f := about("panel-sag", fitout.Caution, p)
+		f.Title = fmt.Sprintf("%s bends under its load", p.Name())
+		f.Sentence = fmt.Sprintf("Under %s it bends about %s over a span of %s; up to %s is borne. Make it %s thick, or hold it in the middle. An estimate: panels differ.", s.Say.Mass(kg), s.Say.Length(sag(m.Panel)), s.Say.Length(span), s.Say.Length(most), s.Say.Length(thick))
+		f.Value, f.Limit, f.Margin = sag(m.Panel), most, most-sag(m.Panel)
+		from, to := p.Box.Middle(), p.Box.Middle()
+		if size.Length < size.Width {
+			from.X, to.X = p.Box.From.X, p.Box.To.X
+		} else {
+			from.Y, to.Y = p.Box.From.Y, p.Box.To.Y
+		}
+		f.Lines = []fitout.Line{line(from, to, s.Say.Length(span))}
+		found = append(found, f)
+	}
+	return found
+}

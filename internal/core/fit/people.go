@@ -1,0 +1,153 @@
+package fit
+
+import (
+	"fmt"
+
+	"zaino/internal/core/fitout"
+)
+
+var _ = add("barrier-missing", barrierMissing)
+var _ = add("sleep-exits", sleepExits)
+
+// seatBack is how high above its floor a bay may be filled behind people before
+// what stands there can fly over the seats, mm.
+const seatBack = 350
+
+// barrierMissing cautions about hard things behind people with nothing between,
+// in a space that the people share. It tells what would be held by what.
+func barrierMissing(s *Scene) []fitout.Finding {
+	var found []fitout.Finding
+	for b := range s.Bays {
+		bay := &s.Bays[b]
+		if !bay.Shared || bay.Kind != fitout.BayWagonCargo && bay.Kind != fitout.BayLivingBox {
+			continue
+		}
+		var highest *Part
+		kg, barrier := 0.0, false
+		for i := range s.Parts {
+			p := &s.Parts[i]
+			if p.Module().Kind == fitout.Barrier {
+				barrier = true
+				continue
+			}
+			if p.Bay != bay.ID || p.Box.To.Z < bay.Room.From.Z+seatBack || p.Item == nil || p.Item.Form == fitout.FormSoft {
+				continue
+			}
+			kg += p.Kg()
+			if highest == nil || p.Box.To.Z > highest.Box.To.Z {
+				highest = p
+			}
+		}
+		if barrier || highest == nil {
+			continue
+		}
+		f := about("barrier-missing", fitout.Caution, highest)
+		f.Title = "No barrier between load and people"
+		f.Sentence = fmt.Sprintf("In %s %s of hard things reach above %s, up to %s, and only their own fixings hold them from flying forward. Fit a cargo barrier rated for that; some leave it out where the load is soft.", lower(bay.Name), s.Say.Mass(kg), s.Say.Length(seatBack), lower(highest.Name()))
+		f.Value, f.Limit, f.Margin, f.Source = highest.Box.To.Z-bay.Room.From.Z, seatBack, bay.Room.From.Z+seatBack-highest.Box.To.Z, "practice"
+		f.Lines = []fitout.Line{s.upright(highest.Box, bay.Room.From.Z, highest.Box.To.Z)}
+		found = append(found, f)
+	}
+	return found
+}
+
+// exitRoom is the clear depth that a way out needs behind its opening, mm, and
+// exitGap the least opening that one climbs through.
+const (
+	exitRoom = 300
+	exitGap  = 450
+)
+
+// sleepExits stops a stance in which people sleep inside and have fewer than two
+// ways out that open from where they lie: openings large enough with nothing
+// standing before them.
+func sleepExits(s *Scene) []fitout.Finding {
+	var found []fitout.Finding
+	s.beds(func(b *bed) {
+		ways := 0
+		blocked := ""
+		for k := range s.Bays {
+			bay := &s.Bays[k]
+			if !bay.Shared || !bay.Opening.Known || min(bay.Opening.Width, bay.Opening.Height) < exitGap {
+				continue
+			}
+			if by := s.exitBlocked(b, bay); by != "" {
+				blocked = by
+				continue
+			}
+			ways++
+		}
+		if ways >= 2 {
+			return
+		}
+		f := s.aboutBed(b, fitout.Stop)
+		f.Title = "Sleepers have fewer than two ways out"
+		f.Sentence = fmt.Sprintf("%d opening of at least %s is free from the bed; there must be two that open from inside.", ways, s.Say.Length(exitGap))
+		if blocked != "" {
+			f.Sentence += fmt.Sprintf(" Take %s from before one.", lower(blocked))
+		} else {
+			f.Sentence += " Mark the spaces that people sleep in, and their doors, in the measures."
+		}
+		f.Sentence += b.posture.in()
+		f.Value, f.Limit, f.Margin, f.Unit = float64(ways), 2, float64(ways-2), ""
+		found = append(found, f)
+	})
+	return found
+}
+
+// exitBlocked names what leaves less than half of an opening free, from the
+// height of the bed upward.
+func (s *Scene) exitBlocked(b *bed, bay *Bay) string {
+	gap := bay.Opening.Gap
+	gap.From.Z = max(gap.From.Z, min(b.around.To.Z, gap.To.Z))
+	room := gap
+	switch bay.Opening.Face {
+	case fitout.FaceRear:
+		room.From.X -= exitRoom
+	case fitout.FaceFront:
+		room.To.X += exitRoom
+	case fitout.FaceRight:
+		room.From.Y -= exitRoom
+	case fitout.FaceLeft:
+		room.To.Y += exitRoom
+	default:
+		room.From.Z -= exitRoom
+	}
+	free, most, by := area(gap), 0.0, ""
+	whole := free
+	for i := range s.Parts {
+		if b.posture.Gone[i] || s.Parts[i].Module().Kind == fitout.Platform || least(room.Overlap(b.posture.Boxes[i])) <= slack {
+			continue
+		}
+		taken := area(gap.Cut(flattened(b.posture.Boxes[i], gap)))
+		free -= taken
+		if taken > most {
+			most, by = taken, s.Parts[i].Name()
+		}
+	}
+	if free*2 >= whole && whole > 0 {
+		return ""
+	}
+	return by
+}
+
+// flattened is a box pressed into the plane of an opening.
+func flattened(b, gap fitout.Box) fitout.Box {
+	s := gap.Size()
+	if s.Length == 0 {
+		b.From.X, b.To.X = gap.From.X, gap.To.X
+	}
+	if s.Width == 0 {
+		b.From.Y, b.To.Y = gap.From.Y, gap.To.Y
+	}
+	if s.Height == 0 {
+		b.From.Z, b.To.Z = gap.From.Z, gap.To.Z
+	}
+	return b
+}
+
+// area is that of a flat box, mm².
+func area(b fitout.Box) float64 {
+	s := b.Size()
+	return max(s.Length*s.Width, s.Length*s.Height, s.Width*s.Height)
+}

@@ -1,0 +1,125 @@
+package fit
+
+import (
+	"slices"
+
+	"zaino/internal/core/fitout"
+)
+
+// Posture is a scene in one stance: where each part stands, and what is open.
+type Posture struct {
+	Stance fitout.Stance // on the road its id is empty
+	Boxes  []fitout.Box  // of the parts, in their order; carried along and put elsewhere
+	Gone   []bool        // stands outside
+	Open   []OpenLeaf
+	Doors  []int // bays whose opening is open: as the stance says, and as what is open needs
+}
+
+// OpenLeaf is one leaf that is open.
+type OpenLeaf struct {
+	Part int
+	Leaf
+}
+
+// Prepare makes the postures of a scene. Parts that stand on a table or a
+// kitchen that slides are carried along.
+func (s *Scene) Prepare() {
+	s.Postures = append(s.Postures[:0], s.posture(fitout.Stance{Use: fitout.StanceDrive}))
+	for _, stance := range s.Stances {
+		s.Postures = append(s.Postures, s.posture(stance))
+	}
+}
+
+func (s *Scene) posture(stance fitout.Stance) Posture {
+	p := Posture{Stance: stance, Boxes: make([]fitout.Box, len(s.Parts)), Gone: make([]bool, len(s.Parts))}
+	for i := range s.Parts {
+		p.Boxes[i] = s.Parts[i].Box
+	}
+	for _, l := range stance.Loose {
+		i := indexOf(s.Parts, l.Item)
+		if i < 0 {
+			continue
+		}
+		p.Gone[i] = l.Outside
+		from := p.Boxes[i].Middle()
+		p.Boxes[i] = p.Boxes[i].Moved(l.At.X-from.X, l.At.Y-from.Y, l.At.Z-from.Z)
+	}
+	for _, o := range stance.Open {
+		i := indexOf(s.Parts, o.Module)
+		if i < 0 || p.Gone[i] {
+			continue
+		}
+		for _, leaf := range s.Parts[i].Leaves {
+			if o.Cell == "" || o.Cell == leaf.Cell {
+				p.Open = append(p.Open, OpenLeaf{i, leaf})
+			}
+		}
+	}
+	for k := range p.Open {
+		s.carry(&p, k)
+	}
+	for i := range s.Bays {
+		said := slices.ContainsFunc(stance.Doors, func(d fitout.Door) bool { return d.Bay == s.Bays[i].ID })
+		if said || slices.ContainsFunc(p.Open, func(o OpenLeaf) bool { return s.leaves(o, i) }) {
+			p.Doors = append(p.Doors, i)
+		}
+	}
+	return p
+}
+
+// carry moves all that stands on an open table or kitchen out with it, the
+// leaves of what is carried too.
+func (s *Scene) carry(p *Posture, k int) {
+	o := p.Open[k]
+	kind := s.Parts[o.Part].Module().Kind
+	if kind != fitout.SlideTable && kind != fitout.KitchenSlide {
+		return
+	}
+	a, b := o.Closed.From, o.Open.From
+	for _, i := range s.standOn(o.Part) {
+		p.Boxes[i] = p.Boxes[i].Moved(b.X-a.X, b.Y-a.Y, b.Z-a.Z)
+		for m := range p.Open {
+			if leaf := &p.Open[m]; leaf.Part == i {
+				for _, box := range []*fitout.Box{&leaf.Closed, &leaf.Open, &leaf.Swept} {
+					*box = box.Moved(b.X-a.X, b.Y-a.Y, b.Z-a.Z)
+				}
+			}
+		}
+	}
+}
+
+// standOn returns the parts that stand on one, and what stands on those.
+func (s *Scene) standOn(on int) []int {
+	found := []int{on}
+	for n := 0; n < len(found); n++ {
+		under := &s.Parts[found[n]]
+		for i := range s.Parts {
+			q := &s.Parts[i]
+			by := q.Box.Overlap(under.Box)
+			if slices.Contains(found, i) || by.Z < -touching || by.Z > touching || q.Box.From.Z < under.Box.Middle().Z {
+				continue
+			}
+			if size := q.Box.Size(); by.X > slack && by.Y > slack && by.X*by.Y*2 > size.Length*size.Width {
+				found = append(found, i)
+			}
+		}
+	}
+	return found[1:]
+}
+
+// leaves tells whether an open leaf comes out through the opening of a bay.
+func (s *Scene) leaves(o OpenLeaf, bay int) bool {
+	b := &s.Bays[bay]
+	return b.ID == s.Parts[o.Part].Bay && b.Through(o.Swept)
+}
+
+// moved tells whether a part stands elsewhere than on the road.
+func (p *Posture) moved(s *Scene, i int) bool { return p.Gone[i] || p.Boxes[i] != s.Parts[i].Box }
+
+// in returns the words that put a finding into its stance.
+func (p *Posture) in() string {
+	if p.Stance.ID == "" {
+		return ""
+	}
+	return " In “" + p.Stance.Name + "”."
+}

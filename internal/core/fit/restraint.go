@@ -1,0 +1,150 @@
+package fit
+
+import (
+	"cmp"
+	"fmt"
+	"math"
+	"slices"
+
+	"zaino/internal/core/fitout"
+)
+
+var _ = add("restraint", restraint)
+var _ = add("mount-over", mountOver)
+
+// lightest is the mass below which a thing is not held against the table, kg: it
+// belongs into something that shuts.
+const lightest = 3
+
+// restraint cautions about what is held by too few mounting points, each by
+// itself, and about all that nothing holds, together: friction, a tight fit and
+// magnets count as nothing. It is cargo practice, not a crash rating.
+func restraint(s *Scene) []fitout.Finding {
+	var found []fitout.Finding
+	var loose []*Part
+	for i := range s.Parts {
+		p := &s.Parts[i]
+		if p.Kg() < lightest || s.isCarried(p) || p.Module().Kind == fitout.RackModule || p.Item != nil && p.Item.Form == fitout.FormSoft {
+			continue
+		}
+		share, way := mostOf(s.Practice.Restraint)
+		need := share * p.Kg()
+		held, unknown, fixed := 0.0, false, 0
+		for _, m := range s.mounts(p) {
+			fixed++
+			held += m.Rating
+			unknown = unknown || m.Rating == 0
+		}
+		if held >= need || unknown {
+			continue
+		}
+		if fixed == 0 {
+			loose = append(loose, p)
+			continue
+		}
+		f := about("restraint", fitout.Caution, p)
+		f.Title = fmt.Sprintf("%s is not held enough", p.Name())
+		f.Sentence = fmt.Sprintf("%s with what lies in it is %s; %.1f g %s ask for %s of holding force. Its %d fixings hold %s. %s", p.Name(), s.Say.Mass(p.Kg()), share, way, s.Say.Mass(need), fixed, s.Say.Mass(held), s.more(need-held))
+		f.Value, f.Limit, f.Margin, f.Unit, f.Source = need, held, held-need, "kg", "practice"
+		found = append(found, f)
+	}
+	if len(loose) == 0 {
+		return found
+	}
+	slices.SortStableFunc(loose, func(a, b *Part) int { return cmp.Compare(b.Kg(), a.Kg()) })
+	share, way := mostOf(s.Practice.Restraint)
+	kg, names := 0.0, []string{}
+	for _, p := range loose {
+		kg += p.Kg()
+		names = append(names, lower(p.Name()))
+	}
+	if rest := len(names) - mostNamed; rest > 1 {
+		names = append(names[:mostNamed], fmt.Sprintf("%d more", rest))
+	}
+	f := about("restraint", fitout.Caution, loose[0])
+	f.Title = fmt.Sprintf("%s is not held", loose[0].Name())
+	if len(loose) > 1 {
+		f.Title = fmt.Sprintf("%d things are not held", len(loose))
+	}
+	f.Sentence = fmt.Sprintf("Nothing holds %s, %s together: friction and a tight fit count as nothing. %.1f g %s ask for %s of holding force. Say which mounting points hold each. %s", list(names), s.Say.Mass(kg), share, way, s.Say.Mass(share*kg), s.more(share*kg))
+	f.Value, f.Limit, f.Margin, f.Unit, f.Source = share*kg, 0, -share*kg, "kg", "practice"
+	return append(found, f)
+}
+
+// mostNamed is how many things a sentence names before it counts the rest.
+const mostNamed = 4
+
+// more tells how many mounting points a force takes, kg.
+func (s *Scene) more(kg float64) string {
+	best := 0.0
+	for i := range s.Vehicle.Mounts {
+		best = max(best, s.Vehicle.Mounts[i].Rating)
+	}
+	if best == 0 {
+		return "Enter the vehicle's mounting points first."
+	}
+	return fmt.Sprintf("It takes %.0f of the strongest here, rated %s each.", math.Ceil(kg/best), s.Say.Mass(best))
+}
+
+// mostOf returns the largest of the accelerations, and the way that it goes.
+func mostOf(r fitout.Restraint) (share float64, way string) {
+	for _, a := range []struct {
+		share float64
+		way   string
+	}{{r.Forward, "forward"}, {r.Rearward, "rearward"}, {r.Sideways, "sideways"}, {r.Upward, "upward"}} {
+		if a.share > share {
+			share, way = a.share, a.way
+		}
+	}
+	return share, way
+}
+
+// mounts are the mounting points that hold a part.
+func (s *Scene) mounts(p *Part) []*fitout.Mount {
+	var all []*fitout.Mount
+	for _, f := range p.Module().Fixings {
+		for i := range s.Vehicle.Mounts {
+			if s.Vehicle.Mounts[i].ID == f.Mount {
+				all = append(all, &s.Vehicle.Mounts[i])
+			}
+		}
+	}
+	return all
+}
+
+// mountOver stops a mounting point that all the parts on it ask more of than it
+// is rated; each part shares its force over its fixings alike.
+func mountOver(s *Scene) []fitout.Finding {
+	share, way := mostOf(s.Practice.Restraint)
+	asked := map[string]float64{}
+	last := map[string]*Part{}
+	for i := range s.Parts {
+		p := &s.Parts[i]
+		mounts := s.mounts(p)
+		for _, m := range mounts {
+			asked[m.ID] += share * p.Kg() / float64(len(mounts))
+			last[m.ID] = p
+		}
+	}
+	var found []fitout.Finding
+	for i := range s.Vehicle.Mounts {
+		m := &s.Vehicle.Mounts[i]
+		if m.Rating == 0 || asked[m.ID] <= m.Rating {
+			continue
+		}
+		f := about("mount-over", fitout.Stop, last[m.ID])
+		f.Title = fmt.Sprintf("%s is asked too much", m.Name)
+		f.Sentence = fmt.Sprintf("What is fixed to it pulls with %s at %.1f g %s; it is rated %s. Use a further mounting point. Beneath it: %s.", s.Say.Mass(asked[m.ID]), share, way, s.Say.Mass(m.Rating), orNothing(m.Beneath))
+		f.Value, f.Limit, f.Margin, f.Unit, f.Source = asked[m.ID], m.Rating, m.Rating-asked[m.ID], "kg", "data sheet"
+		f.Lines = []fitout.Line{line(last[m.ID].Box.Middle(), m.At, s.Say.Mass(asked[m.ID]))}
+		found = append(found, f)
+	}
+	return found
+}
+
+func orNothing(beneath string) string {
+	if beneath == "" {
+		return "look before drilling"
+	}
+	return beneath
+}

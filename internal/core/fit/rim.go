@@ -1,0 +1,63 @@
+package fit
+
+import (
+	"fmt"
+
+	"zaino/internal/core/fitout"
+)
+
+var _ = add("rim-height", rimHeight)
+
+// reachedInto are the kinds into which one reaches over a rim.
+func reachedInto(k fitout.ModuleKind) bool {
+	return k == fitout.FridgeSlide || k == fitout.LiddedBox
+}
+
+// rimHeight cautions about a rim that is above the reach of those who serve,
+// with the fridge or box as far out and down as it comes. A drop slide, a lower
+// place or a step mends it.
+func rimHeight(s *Scene) []fitout.Finding {
+	var found []fitout.Finding
+	for i := range s.Parts {
+		p := &s.Parts[i]
+		if !reachedInto(p.Module().Kind) || s.Reach.Rim == 0 {
+			continue
+		}
+		rim := p.Box.To.Z
+		if len(p.Leaves) > 0 && p.Motion == Slides {
+			rim = p.Leaves[0].Open.To.Z
+		}
+		over := rim - s.Reach.Rim
+		if over <= slack {
+			continue
+		}
+		f := about("rim-height", fitout.Caution, p)
+		f.Title = fmt.Sprintf("Rim of %s %s above reach", lower(p.Name()), s.Say.Length(over))
+		f.Sentence = fmt.Sprintf("The rim stands %s above ground; %s reaches in up to %s. Put it %s lower", s.Say.Length(rim), s.Reach.Who, s.Say.Length(s.Reach.Rim), s.Say.Length(over))
+		if p.Module().Kind == fitout.FridgeSlide {
+			f.Sentence += fmt.Sprintf(", or choose a slide that drops by %s", s.Say.Length(over+p.Module().Drop))
+			f.Fixes = append(f.Fixes, edit("Slide that drops by "+s.Say.Length(over+p.Module().Drop), "drop", p.ID, over+p.Module().Drop))
+		}
+		if over <= s.Practice.Step {
+			f.Sentence += fmt.Sprintf(", or keep a step of %s by it", s.Say.Length(s.Practice.Step))
+		}
+		f.Sentence += "."
+		f.Value, f.Limit, f.Margin, f.Source = rim, s.Reach.Rim, -over, "practice"
+		f.Lines = []fitout.Line{s.upright(p.Box, 0, rim)}
+		if s.stepBeside() && over <= s.Practice.Step {
+			continue // a step comes along
+		}
+		found = append(found, f)
+	}
+	return found
+}
+
+// stepBeside tells whether a step comes along.
+func (s *Scene) stepBeside() bool {
+	for i := range s.Parts {
+		if s.Parts[i].Module().Kind == fitout.StepModule {
+			return true
+		}
+	}
+	return false
+}

@@ -1,0 +1,276 @@
+package fit
+
+import (
+	"fmt"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"zaino/internal/core/fitout"
+)
+
+type words struct{}
+
+func (words) Length(mm float64) string { return fmt.Sprintf("%.0f mm", mm) }
+func (words) Mass(kg float64) string   { return fmt.Sprintf("%.1f kg", kg) }
+
+// slide is a leaf that comes straight out.
+func slide(b fitout.Box, cell string, dx, dy, dz float64) Leaf {
+	open := b.Moved(dx, dy, dz)
+	return Leaf{cell, b, open, b.Around(open)}
+}
+
+// lidOf is a lid that stands up along the front edge of a box.
+func lidOf(b fitout.Box) Leaf {
+	swept := b
+	swept.From.Z, swept.To.Z = b.To.Z, b.To.Z+b.Size().Length
+	open := swept
+	open.To.X = open.From.X + 20
+	closed := b
+	closed.From.Z = b.To.Z
+	return Leaf{"", closed, open, swept}
+}
+
+func module(id string, kind fitout.ModuleKind, motion Motion, b fitout.Box, kg float64) Part {
+	item := &fitout.Item{ID: id, Name: "The " + id, Form: fitout.FormBox, Size: b.Size(), At: b.Middle(), Bay: "cargo", Mass: kg,
+		Module: &fitout.Module{Kind: kind, Faces: fitout.FaceRear, Wall: fitout.NoMaterial, Latch: fitout.RatedLatch, Follows: fitout.Chain, Fixings: []fitout.Fixing{{Mount: "ring"}}}}
+	p := Part{ID: id, Bay: "cargo", Box: b, Item: item, Motion: motion, Mass: kg}
+	switch motion {
+	case Slides, Drawers:
+		cell := ""
+		if motion == Drawers {
+			cell = "drawer"
+			p.Cells = []Compartment{{ID: "drawer", Name: "Drawer", Outer: b, Inside: b}}
+			item.Module.Cells = []fitout.Cell{{ID: "drawer", Name: "Drawer"}}
+		}
+		item.Module.Travel = b.Size().Length - 50
+		item.Module.Runner = fitout.BallRunner
+		p.Leaves = []Leaf{slide(b, cell, item.Module.Travel, 0, 0)}
+	case LidUp:
+		item.Module.Struts, item.Module.Force = 2, 1000
+		p.Leaves = []Leaf{lidOf(b)}
+	case DoorOut:
+		face := b
+		face.From.X = b.To.X
+		swept := face
+		swept.To.X += b.Size().Width
+		p.Leaves = []Leaf{{"", face, swept, swept}}
+	}
+	return p
+}
+
+// sound is a wagon with a fitout that has nothing wrong with it: a drawer unit
+// and a fridge side by side on a floor that clears the lip, a board and a battery
+// at the front with a barrier, a box for gear with room above its lid, a bed for
+// one above, and two ways out.
+func sound() *Scene {
+	cargo := Bay{
+		ID: "cargo", Name: "Cargo area", Kind: fitout.BayWagonCargo, Room: box(2600, -700, 600, 1400, 1400, 1100),
+		Opening:   Opening{Opening: fitout.Opening{Face: fitout.FaceRear, Width: 1200, Height: 900, Sill: 30, Hinge: fitout.HingeTop, Swing: 90}, Gap: box(4000, -600, 630, 0, 1200, 900), Known: true},
+		Obstacles: []fitout.Box{box(2600, -700, 600, 500, 100, 250)}, Names: []string{"Left wheel arch"},
+		Sealed: true, Lockable: true, Shared: true,
+	}
+	row := Bay{
+		ID: "row", Name: "Second row", Kind: fitout.BaySecondRow, Room: box(1800, -700, 600, 800, 1400, 1100), Shared: true, Sealed: true, Lockable: true,
+		Opening: Opening{Opening: fitout.Opening{Face: fitout.FaceLeft, Width: 700, Height: 900, Hinge: fitout.HingeLeft, Swing: 70}, Gap: box(1850, -700, 640, 700, 0, 900), Known: true},
+	}
+	unit := module("unit", fitout.Drawers, Drawers, box(3000, -590, 640, 1000, 580, 300), 30)
+	unit.Cells[0].Load = 20
+	fridge := module("fridge", fitout.FridgeSlide, Slides, box(3300, 20, 640, 700, 420, 400), 30)
+	platform := module("platform", fitout.Platform, Still, box(1900, -590, 990, 1950, 600, 30), 12)
+	platform.Leaves, platform.Bay, platform.Item.Bay = nil, "", ""
+	board := module("board", fitout.Board, DoorOut, box(2700, 100, 800, 100, 300, 300), 10)
+	barrier := module("barrier", fitout.Barrier, Still, box(2610, 100, 700, 20, 500, 500), 12)
+	chest := module("chest", fitout.LiddedBox, LidUp, box(3000, 460, 640, 250, 200, 200), 6)
+	s := &Scene{
+		Vehicle: &fitout.Vehicle{Mounts: []fitout.Mount{{ID: "ring", Name: "Ring", Rating: 900, Beneath: "a fuel line"}}, Seats: []fitout.Seat{{ID: "rear", Name: "Rear seat"}},
+			Marks: []fitout.Mark{{ID: "plate", Name: "Number plate", Kind: fitout.PlateMark, At: fitout.Point{X: 4100, Z: 500}, From: fitout.FaceRear}}},
+		Brief: &fitout.Brief{
+			Travellers:  []fitout.Traveller{{ID: "ann", Name: "Ann", Kind: fitout.TravellerPerson, Height: 1700, Shoulder: 400}},
+			Gear:        []fitout.Gear{{ID: "stove", Name: "Stove", Used: fitout.UsedDaily, Dry: true, Locked: true}},
+			Assumptions: fitout.Assumptions{BedLength: 100, BedWidth: 150},
+		},
+		Practice: fitout.NewPractice(fitout.AustraliaNZ), Wheelbase: 3300, Unladen: 2000, Say: words{},
+		Bays:  []Bay{cargo, row},
+		Parts: []Part{unit, fridge, platform, board, barrier, chest},
+		Reach: Reach{Grip: 2000, Rim: 1250, Arm: 740, Who: "Ann"},
+		Stances: []fitout.Stance{
+			{ID: "cook", Name: "Cook", Use: fitout.StanceCook, Open: []fitout.Opened{{Module: "unit"}, {Module: "fridge"}}},
+			{ID: "sleep", Name: "Sleep", Use: fitout.StanceSleep, Sleepers: []fitout.Sleeper{{Traveller: "ann"}}, Folded: []fitout.SeatKept{{Seat: "rear"}}},
+		},
+	}
+	stove := fitout.Item{ID: "stove", Name: "Stove", Size: fitout.Size{Length: 300, Width: 300, Height: 120}, At: box(3100, -500, 660, 300, 300, 120).Middle()}
+	s.Things = []Thing{{Item: &stove, Part: "unit", Cell: "drawer"}}
+	return s
+}
+
+func (s *Scene) the(id string) *Part { return s.part(id) }
+
+// put moves a part and what moves of it.
+func (s *Scene) put(id string, dx, dy, dz float64) {
+	p := s.part(id)
+	p.Box = p.Box.Moved(dx, dy, dz)
+	for i := range p.Leaves {
+		for _, b := range []*fitout.Box{&p.Leaves[i].Closed, &p.Leaves[i].Open, &p.Leaves[i].Swept} {
+			*b = b.Moved(dx, dy, dz)
+		}
+	}
+	for i := range p.Cells {
+		p.Cells[i].Outer, p.Cells[i].Inside = p.Cells[i].Outer.Moved(dx, dy, dz), p.Cells[i].Inside.Moved(dx, dy, dz)
+	}
+}
+
+func (s *Scene) add(p Part) *Part {
+	s.Parts = append(s.Parts, p)
+	return &s.Parts[len(s.Parts)-1]
+}
+
+// trips is for each rule what is done to the sound build, what it is then about,
+// the figure that it gives, and words of its sentence.
+var trips = map[string]struct {
+	spoil   func(s *Scene)
+	subject string
+	value   float64
+	says    string
+}{
+	"parts-clash": {func(s *Scene) { s.put("fridge", 0, -50, 0) }, "unit", 20, "reaches 20 mm into the fridge"},
+	"outside-bay": {func(s *Scene) { s.put("chest", 0, 60, 0) }, "chest", 20, "stands 20 mm out of cargo area on the right"},
+	"hatch-lean":  {func(s *Scene) { s.Bays[0].RearTop = 3500; s.put("fridge", 0, 0, 100) }, "unit", 4000, "or lower by"},
+	"way-blocked": {func(s *Scene) {
+		s.add(module("crate", fitout.PlainGear, Still, box(4001, -300, 640, 200, 200, 200), 2)).Bay = ""
+	}, "unit", 200, "the unit meets the crate"},
+	"open-together": {func(s *Scene) {
+		s.part("fridge").Leaves[0].Open = s.part("fridge").Leaves[0].Open.Moved(0, -60, 0)
+	}, "unit", 30, "Open one at a time"},
+	"lip":           {func(s *Scene) { s.put("unit", 0, 0, -35) }, "unit", 605, "Raise it by 25 mm"},
+	"opening-frame": {func(s *Scene) { s.put("unit", 0, -40, 0) }, "unit", 30, "30 mm into the frame of cargo area, on the left"},
+	"way-in": {func(s *Scene) {
+		s.add(module("tank", fitout.WaterTank, Still, box(2700, -100, 1200, 950, 1250, 1000), 9))
+	}, "tank", 50, "50 mm too large"},
+	"lift-out": {func(s *Scene) {
+		s.Brief.Daily.LiftOut = []fitout.LiftOut{{ID: "unit", Name: "Drawers", People: 1}}
+	}, "unit", 50, "should have no more than 25.0 kg"},
+	"locked-in": {func(s *Scene) {
+		s.Brief.Daily.LiftOut = []fitout.LiftOut{{ID: "board", Name: "Board", People: 2}}
+	}, "board", 1, "the fridge"},
+	"rim-height": {func(s *Scene) { s.Reach.Rim = 900 }, "fridge", 1040, "choose a slide that drops by 140 mm"},
+	"lid-blocked": {func(s *Scene) {
+		shelf := module("shelf", fitout.Shelf, Still, box(2950, 450, 900, 400, 220, 20), 2)
+		s.add(shelf)
+	}, "chest", 60, "needs 125 mm above it to stand half open and has 60 mm"},
+	"fridge-lid": {func(s *Scene) {
+		s.part("fridge").Module().Travel = 400
+		s.add(module("shelf", fitout.Shelf, Still, box(3300, 20, 1100, 400, 420, 20), 2))
+	}, "fridge", 400, "by 400 mm of 700 mm"},
+	"reach-height": {func(s *Scene) { s.Reach.Grip = 650; s.Practice.Step = 0 }, "stove", 660, "Ann grips up to 650 mm"},
+	"reach-depth": {func(s *Scene) {
+		s.Bays[0].Shared, s.Reach.Arm = false, 600
+		s.add(module("pot", fitout.PlainGear, Still, box(2700, -300, 700, 200, 200, 200), 2))
+		s.Brief.Gear[0].ID = "pot"
+	}, "pot", 1100, "500 mm nearer"},
+	"buried": {func(s *Scene) {
+		s.Things[0].Moves = 3
+	}, "stove", 5, "to get at it: open the door of cargo area, pull out drawer of the unit, lift off"},
+	"bed-short":    {func(s *Scene) { s.Brief.Travellers[0].Height = 2000 }, "platform", 1950, "Lengthen it by 150 mm"},
+	"bed-narrow":   {func(s *Scene) { s.Brief.Travellers[0].Shoulder = 500 }, "platform", 600, "Widen it by 50 mm"},
+	"bed-headroom": {func(s *Scene) { s.Practice.Headroom = 700 }, "platform", 680, "Lower the bed by 20 mm"},
+	"bed-uneven": {func(s *Scene) {
+		low := module("leaf", fitout.Platform, Still, box(1900, 10, 970, 1000, 300, 30), 4)
+		low.Bay = ""
+		s.add(low)
+	}, "platform", 20, "differ by 20 mm"},
+	"runner-length": {func(s *Scene) { s.part("unit").Module().Travel = 1010 }, "unit", 1050, "longest standard runner in that is 1000 mm"},
+	"runner-load":   {func(s *Scene) { s.part("unit").Cells[0].Load = 80 }, "unit", 92, "of which 60 % are used off road"},
+	"latch-missing": {func(s *Scene) { s.part("unit").Module().Latch = fitout.MagnetLatch }, "unit", 0, "A magnet holds it"},
+	"latch-weak":    {func(s *Scene) { s.part("unit").Module().Holds = 200 }, "unit", 245.25, "the latch holds 200 N"},
+	"restraint":     {func(s *Scene) { s.part("unit").Module().Fixings = nil }, "unit", 40, "Nothing holds the unit"},
+	"mount-over":    {func(s *Scene) { s.Vehicle.Mounts[0].Rating = 80 }, "chest", 96, "Beneath it: a fuel line"},
+	"live-load":     {func(s *Scene) { s.part("platform").Module().Rated = 90 }, "platform", 100, "it is rated 90.0 kg"},
+	"door-load": {func(s *Scene) {
+		c := module("carrier", fitout.RearCarrier, Still, box(4010, 700, 700, 200, 300, 300), 45)
+		c.Bay, c.Item.Module.Rated = "", 40
+		s.add(c)
+	}, "carrier", 45, "its hinges carry 40.0 kg"},
+	"tip-unit": {func(s *Scene) {
+		s.part("unit").Module().Fixings = nil
+		s.part("unit").Cells[0].Load = 60
+	}, "unit", 32.4, "nothing fixes it"},
+	"tip-vehicle": {func(s *Scene) { s.Unladen = 100 }, "fridge", 20.24, "takes 20.2 kg off the front axle"},
+	"strut-force": {func(s *Scene) {
+		s.part("chest").Module().Force, s.part("chest").Mass = 5, 40
+	}, "chest", 10, "Fit 2 struts of"},
+	"ventilation": {func(s *Scene) {
+		s.part("board").Box = box(2631, 100, 800, 100, 300, 300)
+		s.add(module("a", fitout.PlainGear, Still, box(2740, 50, 790, 200, 400, 400), 2))
+		s.add(module("b", fitout.PlainGear, Still, box(2631, 405, 790, 100, 50, 400), 2))
+		s.add(module("c", fitout.PlainGear, Still, box(2631, 50, 790, 100, 45, 400), 2))
+	}, "board", 1, "It gives off heat"},
+	"panel-sag": {func(s *Scene) {
+		m := s.part("platform").Module()
+		m.Wall, m.Panel = fitout.Plywood, 4
+	}, "platform", 33.16, "Make it 9 mm thick"},
+	"service-reach": {func(s *Scene) {
+		s.add(module("wall", fitout.Shelf, Still, box(2820, 0, 700, 30, 500, 500), 2))
+	}, "board", 20, "The wall stands there"},
+	"bad-neighbours": {func(s *Scene) {
+		can := module("can", fitout.CanHolder, Still, box(2850, 100, 600, 100, 150, 150), 2)
+		can.Bay = "row"
+		s.add(can)
+	}, "can", 71, "may spark"},
+	"fuel-inside": {func(s *Scene) {
+		s.add(module("can", fitout.CanHolder, Still, box(3700, 450, 600, 100, 150, 150), 2))
+	}, "can", 0, "vapour gathers there"},
+	"needs-dry":  {func(s *Scene) { s.Bays[0].Sealed, s.Bays[0].Shared = false, false }, "stove", 0, "needs a dry place"},
+	"needs-lock": {func(s *Scene) { s.Bays[0].Lockable = false }, "stove", 0, "cannot be locked"},
+	"needs-away": {func(s *Scene) { s.Brief.Gear[0].Away = true }, "stove", 0, "where people travel or sleep"},
+	"needs-cool": {func(s *Scene) { s.Brief.Gear[0].Cool = true }, "stove", 0, "does not cool it"},
+	"barrier-missing": {func(s *Scene) {
+		s.Parts = append(s.Parts[:4], s.Parts[5:]...)
+		s.put("board", 0, 0, 0)
+	}, "board", 500, "Fit a cargo barrier"},
+	"sleep-exits": {func(s *Scene) {
+		b := module("pile", fitout.PlainGear, Still, box(1800, -690, 640, 700, 90, 900), 2)
+		b.Bay = "row"
+		s.add(b)
+	}, "platform", 1, "Take the pile from before one"},
+	"hides": {func(s *Scene) {
+		c := module("carrier", fitout.RearCarrier, Still, box(4200, -300, 400, 100, 600, 300), 5)
+		c.Bay = ""
+		s.add(c)
+	}, "carrier", 100, "before number plate"},
+	"heavy-high":    {func(s *Scene) { s.Practice.HighFrom = 800 }, "fridge", 840, "raises the centre of gravity"},
+	"heavy-tail":    {func(s *Scene) { s.Wheelbase = 2900 }, "fridge", 750, "stand more than 600 mm behind the rear axle"},
+	"cable-follows": {func(s *Scene) { s.part("fridge").Module().Follows = fitout.NotSaid }, "fridge", 0, "Choose a chain"},
+	"tight":         {func(s *Scene) { s.put("fridge", 0, -29, 0) }, "fridge", 1, "Between it and the unit there are 1 mm"},
+}
+
+func TestASoundBuildHasNothingToSay(t *testing.T) {
+	s := sound()
+	s.Prepare()
+	for _, f := range s.Check() {
+		t.Errorf("%s on a sound build: %s", f.Rule, f.Sentence)
+	}
+}
+
+func TestEveryRuleIsTrippedAndExplainsItself(t *testing.T) {
+	for _, rule := range Rules() {
+		t.Run(rule.ID, func(t *testing.T) {
+			trip, ok := trips[rule.ID]
+			require.True(t, ok, "a rule has a case that trips it")
+			s := sound()
+			trip.spoil(s)
+			s.Prepare()
+			found := rule.Check(s)
+			require.NotEmpty(t, found, "it does not see it")
+			f := found[0]
+			assert.Equal(t, trip.subject, f.Subject.ID)
+			assert.InDelta(t, trip.value, f.Value, max(1, trip.value/20), f.Sentence)
+			assert.Contains(t, f.Sentence, trip.says)
+			assert.NotEmpty(t, f.Title)
+			assert.NotEmpty(t, f.Source)
+			assert.NotEmpty(t, f.Severity)
+		})
+	}
+	assert.Len(t, trips, len(Rules()), "and no case is left over")
+}

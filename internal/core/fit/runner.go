@@ -1,0 +1,108 @@
+package fit
+
+import (
+	"fmt"
+	"math"
+
+	"zaino/internal/core/fitout"
+)
+
+var _ = add("runner-length", runnerLength)
+var _ = add("runner-load", runnerLoad)
+
+// runnerStep is the step of standard runner lengths, mm.
+const runnerStep = 50
+
+// runnerLength stops a drawer that is to come out further than the longest
+// standard runner that its carcass takes: full extension is as long as the
+// runner, and runners come in steps.
+func runnerLength(s *Scene) []fitout.Finding {
+	var found []fitout.Finding
+	for i := range s.Parts {
+		p := &s.Parts[i]
+		m := p.Module()
+		if m.Runner != fitout.BallRunner || m.Travel == 0 || p.Motion != Drawers && p.Motion != Slides {
+			continue
+		}
+		inside := depthOf(p) - m.Panel
+		longest := math.Floor((inside+slack)/runnerStep) * runnerStep
+		needs := math.Ceil((m.Travel-slack)/runnerStep) * runnerStep
+		if needs <= longest {
+			continue
+		}
+		f := about("runner-length", fitout.Stop, p)
+		f.Title = fmt.Sprintf("Runners of %s do not fit", lower(p.Name()))
+		f.Sentence = fmt.Sprintf("To come out by %s it needs runners of %s; behind its face there are %s, and the longest standard runner in that is %s. Let it come out by %s, or make it %s deeper.", s.Say.Length(m.Travel), s.Say.Length(needs), s.Say.Length(inside), s.Say.Length(longest), s.Say.Length(longest), s.Say.Length(needs-inside))
+		f.Value, f.Limit, f.Margin, f.Source = needs, longest, longest-needs, "practice"
+		f.Fixes = []fitout.Fix{edit("Let it come out by "+s.Say.Length(longest), "travel", p.ID, longest)}
+		f.Lines = []fitout.Line{line(p.Box.From, p.Leaves[0].Open.From, s.Say.Length(m.Travel))}
+		found = append(found, f)
+	}
+	return found
+}
+
+// Ratings of a pair of runners where no data sheet gives one, kg, and the
+// length up to which they hold: longer ones carry less in proportion, since the
+// load hangs on a longer arm. Practice figures of generic runners.
+var runnerRatings = map[fitout.Runner]float64{fitout.BallRunner: 150, fitout.StripRunner: 40, fitout.RollerRunner: 100}
+
+const ratedLength = 700
+
+// runnerLoad stops a drawer or slide that carries more than its runners may, and
+// cautions from the share of it that the workshop uses off road.
+func runnerLoad(s *Scene) []fitout.Finding {
+	var found []fitout.Finding
+	for i := range s.Parts {
+		p := &s.Parts[i]
+		m := p.Module()
+		rated, source := m.Rated, "data sheet"
+		if rated == 0 {
+			rated, source = runnerRatings[m.Runner]*min(1, ratedLength/max(1, travelOf(p))), "practice"
+		}
+		if rated == 0 || p.Motion != Drawers && p.Motion != Slides {
+			continue
+		}
+		most := rated * s.Practice.RunnerFactor
+		name, load := s.heaviest(i)
+		if load <= most {
+			continue
+		}
+		f := about("runner-load", fitout.Caution, p)
+		if load > rated {
+			f.Severity = fitout.Stop
+		}
+		f.Title = fmt.Sprintf("Runners of %s %s over", lower(p.Name()), s.Say.Mass(load-most))
+		f.Sentence = fmt.Sprintf("%s carries %s; its runners are rated %s out by %s, of which %.0f %% are used off road: %s. Take %s out, or choose runners rated %s.", name, s.Say.Mass(load), s.Say.Mass(rated), s.Say.Length(travelOf(p)), 100*s.Practice.RunnerFactor, s.Say.Mass(most), s.Say.Mass(load-most), s.Say.Mass(load/s.Practice.RunnerFactor))
+		f.Value, f.Limit, f.Margin, f.Unit, f.Source = load, most, most-load, "kg", source
+		if len(p.Leaves) > 0 {
+			f.Lines = []fitout.Line{line(p.Leaves[0].Closed.Middle(), p.Leaves[0].Open.Middle(), s.Say.Length(travelOf(p)))}
+		}
+		found = append(found, f)
+	}
+	return found
+}
+
+// drawerShare is the part of a drawer unit's mass that a drawer has, of all its
+// drawers together.
+const drawerShare = 0.4
+
+// heaviest is the drawer of a unit that carries most, with its own mass, or the
+// slide with all that stands on it, kg.
+func (s *Scene) heaviest(i int) (name string, load float64) {
+	p := &s.Parts[i]
+	if p.Motion == Slides {
+		load = p.Kg()
+		for _, k := range s.standOn(i) {
+			if kind := p.Module().Kind; kind == fitout.SlideTable || kind == fitout.KitchenSlide {
+				load += s.Parts[k].Kg()
+			}
+		}
+		return p.Name(), load
+	}
+	for _, c := range p.Cells {
+		if own := c.Load + p.Mass*drawerShare/float64(len(p.Cells)); own > load {
+			name, load = c.Name+" of "+lower(p.Name()), own
+		}
+	}
+	return name, load
+}

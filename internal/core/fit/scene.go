@@ -1,0 +1,190 @@
+package fit
+
+import (
+	"strings"
+	"unicode"
+
+	"zaino/internal/core/fitout"
+)
+
+// Scene is everything that the rules of fit look at: the measured bays, the
+// modules in them with what moves when they open, what lies in those, who uses
+// it, and the stances in which it is held against the rules.
+type Scene struct {
+	Vehicle   *fitout.Vehicle
+	Brief     *fitout.Brief
+	Practice  fitout.Practice
+	Wheelbase float64 // with its extension, mm
+	Unladen   float64 // mass of the vehicle, kg
+	Bays      []Bay
+	Parts     []Part // modules that stand by themselves and are aboard
+	Things    []Thing
+	Stances   []fitout.Stance
+	Reach     Reach
+	Say       Speaker
+
+	Postures []Posture // on the road first, then each stance; made by Prepare
+}
+
+// Speaker puts figures into the words and units of a job.
+type Speaker interface {
+	Length(mm float64) string
+	Mass(kg float64) string
+}
+
+// Reach is how far those who serve reach, mm: the least of all of them; 0 where
+// nobody's height is known.
+type Reach struct {
+	Grip, Rim, Arm float64
+	Who            string
+}
+
+// Thing is what lies in a compartment of a part.
+type Thing struct {
+	Item  *fitout.Item
+	Part  string // id of the part whose compartment it is
+	Cell  string
+	Moves int // how many things lie on it
+}
+
+// Leaf is what moves when a part opens.
+type Leaf struct {
+	Cell   string     `json:"cell" doc:"id of the compartment; empty for the whole"`
+	Closed fitout.Box `json:"closed"`
+	Open   fitout.Box `json:"open"`
+	Swept  fitout.Box `json:"swept"`
+}
+
+// Motion is how a part opens.
+type Motion string
+
+// The motions.
+const (
+	Still   Motion = "still"
+	Slides  Motion = "slides"
+	Drawers Motion = "drawers"
+	LidUp   Motion = "lid-up"
+	FlapOut Motion = "flap-out"
+	DoorOut Motion = "door-out"
+)
+
+// Compartment is one drawer or room of a part.
+type Compartment struct {
+	ID, Name      string
+	Outer, Inside fitout.Box
+	Load          float64 // what lies in it, kg
+}
+
+// Module returns the module of a part, or an empty one for a bare box.
+func (p *Part) Module() *fitout.Module {
+	if p.Item == nil || p.Item.Module == nil {
+		return &fitout.Module{}
+	}
+	return p.Item.Module
+}
+
+// Name is what a sentence calls a part.
+func (p *Part) Name() string {
+	if p.Item == nil {
+		return p.ID
+	}
+	return p.Item.Name
+}
+
+// Kg is the mass of a part with all that lies in it.
+func (p *Part) Kg() float64 { return p.Mass + p.Load() }
+
+// Load is the mass of all that lies in a part, kg.
+func (p *Part) Load() float64 {
+	sum := 0.0
+	for _, c := range p.Cells {
+		sum += c.Load
+	}
+	return sum
+}
+
+// part returns a part by its id, or nil.
+func (s *Scene) part(id string) *Part {
+	if i := indexOf(s.Parts, id); i >= 0 {
+		return &s.Parts[i]
+	}
+	return nil
+}
+
+// bay returns the bay of a part, or nil for none that was measured.
+func (s *Scene) bay(p *Part) *Bay {
+	b := bayOf(s.Bays, p.Bay)
+	if b == nil || b.Room.Size().Length == 0 || b.Room.Size().Width == 0 {
+		return nil
+	}
+	return b
+}
+
+// gear returns what the brief says of a thing, or nil.
+func (s *Scene) gear(id string) *fitout.Gear {
+	for i := range s.Brief.Gear {
+		if s.Brief.Gear[i].ID == id {
+			return &s.Brief.Gear[i]
+		}
+	}
+	return nil
+}
+
+// often tells whether the brief has a thing taken out daily or more.
+func (s *Scene) often(id string) bool {
+	g := s.gear(id)
+	return g != nil && (g.Used == fitout.UsedOften || g.Used == fitout.UsedDaily)
+}
+
+// about begins a finding about a part.
+func about(rule string, severity fitout.Severity, p *Part) fitout.Finding {
+	return fitout.Finding{Rule: rule, Severity: severity, Subject: fitout.Subject{Kind: "module", ID: p.ID}, Unit: "mm", Source: "physics"}
+}
+
+// aboutThing begins a finding about what lies in a compartment.
+func aboutThing(rule string, severity fitout.Severity, t *Thing) fitout.Finding {
+	return fitout.Finding{Rule: rule, Severity: severity, Subject: fitout.Subject{Kind: "module", ID: t.Item.ID}, Unit: "mm", Source: "practice"}
+}
+
+// line is a measure drawn in the scene.
+func line(from, to fitout.Point, label string) fitout.Line {
+	return fitout.Line{From: from, To: to, Label: label}
+}
+
+// upright is a measure from a height down or up to another, at the middle of a box.
+func (s *Scene) upright(b fitout.Box, from, to float64) fitout.Line {
+	m := b.Middle()
+	return line(fitout.Point{X: m.X, Y: m.Y, Z: from}, fitout.Point{X: m.X, Y: m.Y, Z: to}, s.Say.Length(max(from-to, to-from)))
+}
+
+// edit is a fix that sets one value of a part.
+func edit(label, kind, id string, value float64) fitout.Fix {
+	return fitout.Fix{Label: label, Edit: fitout.FixEdit{Kind: kind, ID: id, Value: value}}
+}
+
+// lower puts a name into the middle of a sentence, leaving abbreviations.
+func lower(name string) string {
+	runes := []rune(name)
+	if len(runes) == 0 || len(runes) > 1 && !unicode.IsLower(runes[1]) {
+		return name
+	}
+	runes[0] = unicode.ToLower(runes[0])
+	return string(runes)
+}
+
+// list joins names as a sentence does.
+func list(names []string) string {
+	if len(names) < 2 {
+		return strings.Join(names, "")
+	}
+	return strings.Join(names[:len(names)-1], ", ") + " and " + names[len(names)-1]
+}
+
+// capital begins a sentence.
+func capital(text string) string {
+	runes := []rune(text)
+	if len(runes) > 0 {
+		runes[0] = unicode.ToUpper(runes[0])
+	}
+	return string(runes)
+}

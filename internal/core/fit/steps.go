@@ -1,0 +1,282 @@
+package fit
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+
+	"zaino/internal/core/fitout"
+)
+
+// Step is one thing to do on the way from the road to a stance, or to a thing.
+type Step struct {
+	Kind    string  `json:"kind" enum:"fold,door,open,move"`
+	ID      string  `json:"id" doc:"of the seat, bay or item"`
+	Text    string  `json:"text"`
+	Minutes float64 `json:"minutes" doc:"an estimate"`
+}
+
+// Estimates of how long a step takes, minutes: a seat, a door, a slide or lid, one
+// with locks on both sides, a thing moved, and one that takes two.
+const (
+	foldMinutes  = 0.5
+	doorMinutes  = 0.2
+	openMinutes  = 0.2
+	bothMinutes  = 0.4
+	moveMinutes  = 1
+	heavyMinutes = 3
+)
+
+// Change returns what has to be done from the road to a posture, in an order in
+// which it goes: seats, doors, what is put elsewhere, then what is opened, each
+// after what stands in its way.
+func (s *Scene) Change(p *Posture) []Step {
+	var steps []Step
+	for _, seat := range p.Stance.Folded {
+		for i := range s.Vehicle.Seats {
+			if s.Vehicle.Seats[i].ID == seat.Seat {
+				steps = append(steps, Step{"fold", seat.Seat, "Fold " + lower(s.Vehicle.Seats[i].Name), foldMinutes})
+			}
+		}
+	}
+	for _, d := range p.Doors {
+		steps = append(steps, s.beforeDoor(d, p)...)
+		steps = append(steps, Step{"door", s.Bays[d].ID, "Open the door of " + lower(s.Bays[d].Name), doorMinutes})
+	}
+	for _, l := range p.Stance.Loose {
+		if i := indexOf(s.Parts, l.Item); i >= 0 {
+			steps = append(steps, s.moveStep(i, l.Outside))
+		}
+	}
+	for _, o := range s.order(p) {
+		step := s.openStep(o)
+		if !slices.Contains(steps, step) {
+			steps = append(steps, step)
+		}
+	}
+	return steps
+}
+
+// beforeDoor is what swings away before the door of a bay can be opened.
+func (s *Scene) beforeDoor(bay int, p *Posture) []Step {
+	_, swept, ok := s.Bays[bay].Door()
+	if !ok {
+		return nil
+	}
+	var steps []Step
+	for i := range s.Parts {
+		part := &s.Parts[i]
+		if least(swept.Overlap(part.Box)) <= slack || slices.ContainsFunc(p.Open, func(o OpenLeaf) bool { return o.Part == i }) {
+			continue
+		}
+		if part.Motion == DoorOut && len(part.Leaves) > 0 {
+			steps = append(steps, s.openStep(OpenLeaf{i, part.Leaves[0]}))
+		} else if !p.moved(s, i) {
+			steps = append(steps, s.moveStep(i, true))
+		}
+	}
+	return steps
+}
+
+// order sorts what is open so that each comes after what closed stands in its way.
+func (s *Scene) order(p *Posture) []OpenLeaf {
+	left := slices.Clone(p.Open)
+	var ordered []OpenLeaf
+	for len(left) > 0 {
+		next := 0
+		for i, o := range left {
+			free := true
+			for k, other := range left {
+				if k != i && other.Part != o.Part && least(o.Swept.Overlap(other.Closed)) > slack {
+					free = false
+				}
+			}
+			if free {
+				next = i
+				break
+			}
+		}
+		ordered = append(ordered, left[next])
+		left = slices.Delete(left, next, next+1)
+	}
+	return ordered
+}
+
+func (s *Scene) openStep(o OpenLeaf) Step {
+	p := &s.Parts[o.Part]
+	verb := map[Motion]string{Slides: "Slide out ", Drawers: "Pull out ", LidUp: "Lift the lid of ", FlapOut: "Let down the front of ", DoorOut: "Open "}[p.Motion]
+	what := lower(p.Name())
+	if p.Motion == Drawers {
+		for _, c := range p.Cells {
+			if c.ID == o.Cell {
+				what = lower(c.Name) + " of " + what
+			}
+		}
+	}
+	minutes := openMinutes
+	if p.Module().Lock == fitout.BothLocks {
+		minutes = bothMinutes
+	}
+	return Step{"open", p.ID, verb + what, minutes}
+}
+
+func (s *Scene) moveStep(i int, outside bool) Step {
+	p := &s.Parts[i]
+	text, minutes := "Move "+lower(p.Name()), float64(moveMinutes)
+	if outside {
+		text = "Put " + lower(p.Name()) + " outside"
+	}
+	if p.Kg() > s.Practice.OneLifts {
+		text, minutes = text+", two people", heavyMinutes
+	}
+	return Step{"move", p.ID, text, minutes}
+}
+
+// Get is what it takes to get at one thing that is used daily, from the road.
+type Get struct {
+	ID    string `json:"id"`
+	Name  string `json:"name"`
+	Used  string `json:"used" enum:"often,daily"`
+	Steps []Step `json:"steps"`
+}
+
+// Gets returns for everything that the brief has taken out daily or more what
+// must be opened, moved or lifted off it first.
+func (s *Scene) Gets() []Get {
+	var all []Get
+	for i := range s.Brief.Gear {
+		g := &s.Brief.Gear[i]
+		if g.Used != fitout.UsedOften && g.Used != fitout.UsedDaily {
+			continue
+		}
+		if k := indexOf(s.Parts, g.ID); k >= 0 {
+			all = append(all, Get{g.ID, s.Parts[k].Name(), string(g.Used), s.toPart(k)})
+			continue
+		}
+		for k := range s.Things {
+			t := &s.Things[k]
+			if t.Item.ID != g.ID {
+				continue
+			}
+			if holder := indexOf(s.Parts, t.Part); holder >= 0 {
+				all = append(all, Get{g.ID, t.Item.Name, string(g.Used), s.toThing(holder, t)})
+			}
+		}
+	}
+	return all
+}
+
+// toPart is the way to a part that stands free: its door, what carries it, and
+// what stands between it and the opening.
+func (s *Scene) toPart(i int) []Step {
+	steps, out := s.toSide(i)
+	if s.Parts[i].Motion == Slides && len(s.Parts[i].Leaves) > 0 {
+		return append(steps, s.openStep(OpenLeaf{i, s.Parts[i].Leaves[0]}))
+	}
+	if out {
+		return steps
+	}
+	for _, k := range s.before(i) {
+		q := &s.Parts[k]
+		if q.Motion == Slides && len(q.Leaves) > 0 {
+			steps = append(steps, s.openStep(OpenLeaf{k, q.Leaves[0]}))
+		} else {
+			steps = append(steps, s.moveStep(k, true))
+		}
+	}
+	return steps
+}
+
+// toSide is the door of a part's bay and what carries the part out; out tells
+// whether something does.
+func (s *Scene) toSide(i int) (steps []Step, out bool) {
+	p := &s.Parts[i]
+	for k := range s.Bays {
+		if s.Bays[k].ID == p.Bay && s.Bays[k].Opening.Known {
+			road := Posture{Boxes: boxesOf(s.Parts), Gone: make([]bool, len(s.Parts))}
+			steps = append(s.beforeDoor(k, &road), Step{"door", p.Bay, "Open the door of " + lower(s.Bays[k].Name), doorMinutes})
+		}
+	}
+	for k := range s.Parts {
+		kind := s.Parts[k].Module().Kind
+		if (kind == fitout.SlideTable || kind == fitout.KitchenSlide) && len(s.Parts[k].Leaves) > 0 && contains(s.standOn(k), i) {
+			return append(steps, s.openStep(OpenLeaf{k, s.Parts[k].Leaves[0]})), true
+		}
+	}
+	return steps, false
+}
+
+// toThing is the way to what lies in a compartment.
+func (s *Scene) toThing(holder int, t *Thing) []Step {
+	p := &s.Parts[holder]
+	steps, _ := s.toSide(holder)
+	for _, leaf := range p.Leaves {
+		if leaf.Cell == "" || leaf.Cell == t.Cell {
+			for k := range s.Parts {
+				if k != holder && least(leaf.Swept.Overlap(s.Parts[k].Box)) > slack && least(leaf.Closed.Overlap(s.Parts[k].Box)) <= slack && !contains(s.standOn(holder), k) && s.bay(&s.Parts[k]) == s.bay(p) && !s.isCarried(p) {
+					steps = append(steps, s.moveStep(k, true))
+				}
+			}
+			steps = append(steps, s.openStep(OpenLeaf{holder, leaf}))
+		}
+	}
+	for range t.Moves {
+		steps = append(steps, Step{"move", t.Item.ID, "Lift off what lies on it", moveMinutes})
+	}
+	return steps
+}
+
+func boxesOf(parts []Part) []fitout.Box {
+	boxes := make([]fitout.Box, len(parts))
+	for i := range parts {
+		boxes[i] = parts[i].Box
+	}
+	return boxes
+}
+
+// DriveAway lists what must be shut, latched, lowered or stowed before driving
+// off from any of the stances, by what they open.
+func (s *Scene) DriveAway() []Step {
+	var steps []Step
+	once := func(step Step) {
+		if !slices.ContainsFunc(steps, func(o Step) bool { return o.Kind == step.Kind && o.ID == step.ID && o.Text == step.Text }) {
+			steps = append(steps, step)
+		}
+	}
+	for n := range s.Postures {
+		p := &s.Postures[n]
+		for _, l := range p.Stance.Loose {
+			if i := indexOf(s.Parts, l.Item); i >= 0 {
+				once(Step{"move", l.Item, fmt.Sprintf("Stow %s and fix it", lower(s.Parts[i].Name())), moveMinutes})
+			}
+		}
+		for _, o := range p.Open {
+			part := &s.Parts[o.Part]
+			verb := map[Motion]string{LidUp: "Shut and latch ", FlapOut: "Shut and latch ", DoorOut: "Shut and latch "}[part.Motion]
+			if verb == "" {
+				verb = "Push in and lock "
+			}
+			once(Step{"open", part.ID, verb + lower(part.Name()), openMinutes})
+		}
+		for _, d := range p.Doors {
+			once(Step{"door", s.Bays[d].ID, "Shut and lock the door of " + lower(s.Bays[d].Name), doorMinutes})
+		}
+		for _, seat := range p.Stance.Folded {
+			for i := range s.Vehicle.Seats {
+				if s.Vehicle.Seats[i].ID == seat.Seat {
+					once(Step{"fold", seat.Seat, fmt.Sprintf("Put %s back up where someone sits there", lower(s.Vehicle.Seats[i].Name)), foldMinutes})
+				}
+			}
+		}
+	}
+	return steps
+}
+
+// sentence joins steps into one.
+func sentence(steps []Step) string {
+	var texts []string
+	for _, step := range steps {
+		texts = append(texts, strings.ToLower(step.Text[:1])+step.Text[1:])
+	}
+	return strings.Join(texts, ", ")
+}

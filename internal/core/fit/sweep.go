@@ -1,0 +1,64 @@
+package fit
+
+import (
+	"fmt"
+
+	"zaino/internal/core/fitout"
+)
+
+var _ = add("way-blocked", wayBlocked)
+
+// wayBlocked stops what cannot open in a stance because something stays in its
+// way. What is itself opened, moved or carried away in the stance is not in the
+// way; it only comes first.
+func wayBlocked(s *Scene) []fitout.Finding {
+	return s.each(func(p *Posture) []fitout.Finding {
+		var found []fitout.Finding
+		for _, o := range p.Open {
+			part := &s.Parts[o.Part]
+			carried := s.standOn(o.Part)
+			for i := range s.Parts {
+				if i == o.Part || p.Gone[i] || contains(carried, i) || s.clears(p, i, o.Swept) {
+					continue
+				}
+				box := p.Boxes[i]
+				by := o.Swept.Overlap(box)
+				if least(by) <= slack || least(o.Closed.Overlap(box)) > slack {
+					continue // clear, or told as a clash already
+				}
+				f := about("way-blocked", fitout.Stop, part)
+				f.Title = fmt.Sprintf("%s cannot open for %s", part.Name(), lower(s.Parts[i].Name()))
+				f.Sentence = fmt.Sprintf("On its way %s meets %s, by %s. Move one of them by that much, or put %s elsewhere first.", lower(part.Name()), lower(s.Parts[i].Name()), s.Say.Length(least(by)), lower(s.Parts[i].Name()))
+				f.Value, f.Margin = least(by), -least(by)
+				f.Lines = []fitout.Line{line(part.Box.Middle(), box.Cut(o.Swept).Middle(), s.Say.Length(least(by)))}
+				f.Fixes = []fitout.Fix{edit("Put "+lower(s.Parts[i].Name())+" outside in this stance", "outside", s.Parts[i].ID, 0)}
+				found = append(found, f)
+				break
+			}
+		}
+		return found
+	})
+}
+
+// clears tells whether a part gets out of a room by being open itself.
+func (s *Scene) clears(p *Posture, i int, room fitout.Box) bool {
+	opens := false
+	for _, o := range p.Open {
+		if o.Part == i && s.Parts[i].Motion != Drawers && o.Closed == p.Boxes[i] {
+			opens = true
+			if least(o.Leaf.Open.Overlap(room)) > slack {
+				return false
+			}
+		}
+	}
+	return opens
+}
+
+func contains(list []int, n int) bool {
+	for _, i := range list {
+		if i == n {
+			return true
+		}
+	}
+	return false
+}

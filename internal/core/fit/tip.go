@@ -1,0 +1,64 @@
+package fit
+
+import (
+	"fmt"
+
+	"zaino/internal/core/fitout"
+)
+
+var _ = add("tip-unit", tipUnit)
+var _ = add("tip-vehicle", tipVehicle)
+
+// tipUnit stops a unit that tips over its face when its heaviest drawer is out
+// and nothing fixes it: moment of the drawer beyond the face against that of the
+// rest behind it.
+func tipUnit(s *Scene) []fitout.Finding {
+	var found []fitout.Finding
+	for i := range s.Parts {
+		p := &s.Parts[i]
+		if p.Motion != Drawers || len(p.Leaves) == 0 || len(s.mounts(p)) > 0 || s.isCarried(p) {
+			continue
+		}
+		name, out := s.heaviest(i)
+		arm := travelOf(p) - depthOf(p)/2
+		tips, holds := out*arm, (p.Kg()-out)*depthOf(p)/2
+		if tips <= holds {
+			continue
+		}
+		f := about("tip-unit", fitout.Stop, p)
+		f.Title = fmt.Sprintf("%s tips when it is open", p.Name())
+		f.Sentence = fmt.Sprintf("With %s out, %s pull at %s beyond the middle, and the rest of the unit is too light to hold them; nothing fixes it. It takes %s at its back, or fixings.", lower(name), s.Say.Mass(out), s.Say.Length(arm), s.Say.Mass((tips-holds)/(depthOf(p)/2)))
+		f.Value, f.Limit, f.Margin, f.Unit = tips/1000, holds/1000, (holds-tips)/1000, "kg·m"
+		f.Lines = []fitout.Line{line(p.Leaves[0].Closed.Middle(), p.Leaves[0].Open.Middle(), s.Say.Length(travelOf(p)))}
+		found = append(found, f)
+	}
+	return found
+}
+
+// tipShare is the share of the unladen vehicle's mass that slides may take off
+// its front axle while parked before it is said.
+const tipShare = 0.08
+
+// tipVehicle cautions about slides that, out to the rear all at once in a stance,
+// take much off the front axle: load × (x − L) / L each.
+func tipVehicle(s *Scene) []fitout.Finding {
+	return s.each(func(p *Posture) []fitout.Finding {
+		off, heaviest := 0.0, -1
+		for _, o := range p.Open {
+			part := &s.Parts[o.Part]
+			_, kg := s.heaviest(o.Part)
+			if x := o.Leaf.Open.Middle().X; part.Module().Faces == fitout.FaceRear && x > s.Wheelbase {
+				off += kg * (x - s.Wheelbase) / s.Wheelbase
+				heaviest = o.Part
+			}
+		}
+		if heaviest < 0 || s.Unladen == 0 || off <= tipShare*s.Unladen {
+			return nil
+		}
+		f := about("tip-vehicle", fitout.Caution, &s.Parts[heaviest])
+		f.Title = fmt.Sprintf("Slides lift the front by %s", s.Say.Mass(off))
+		f.Sentence = fmt.Sprintf("All that is out to the rear takes %s off the front axle, more than %.0f %% of the empty vehicle. Let a leg or the tow bar carry it, and chock the wheels.", s.Say.Mass(off), 100*tipShare)
+		f.Value, f.Limit, f.Margin, f.Unit, f.Source = off, tipShare*s.Unladen, tipShare*s.Unladen-off, "kg", "practice"
+		return []fitout.Finding{f}
+	})
+}

@@ -1,0 +1,57 @@
+package fitout
+
+// Stance is how the vehicle stands for one purpose: what is open, where each
+// loose piece lies, which seats are folded. Shut and loaded for the road is a
+// stance too, and needs no entry. Names of things that are gone are passed over.
+type Stance struct {
+	ID       string       `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	Name     string       `json:"name" minLength:"1" maxLength:"120"`
+	Use      StanceUse    `json:"use" enum:"drive,cook,sleep,other" doc:"what it is for"`
+	Open     []Opened     `json:"open" maxItems:"200" doc:"what is open"`
+	Doors    []Door       `json:"doors" maxItems:"60" doc:"whose doors, hatches and lids are open"`
+	Loose    []LoosePlace `json:"loose" maxItems:"200" doc:"things that lie elsewhere than on the road"`
+	Folded   []SeatKept   `json:"folded" maxItems:"60" doc:"seats that are folded or out"`
+	Sleepers []Sleeper    `json:"sleepers" maxItems:"60" doc:"who sleeps inside"`
+}
+
+// StanceUse is what a stance is for; it decides which rules hold in it.
+type StanceUse string
+
+// The uses of a stance.
+const (
+	StanceDrive StanceUse = "drive" // on the road, or about town
+	StanceCook  StanceUse = "cook"
+	StanceSleep StanceUse = "sleep"
+	StanceOther StanceUse = "other"
+)
+
+// Opened is a module that is open, or one of its drawers.
+type Opened struct {
+	Module string `json:"module" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of the module"`
+	Cell   string `json:"cell" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the drawer; empty for the whole module"`
+}
+
+// Door is the opening of a bay.
+type Door struct {
+	Bay string `json:"bay" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of the bay"`
+}
+
+// LoosePlace is where a thing lies in a stance.
+type LoosePlace struct {
+	Item    string `json:"item" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of the item"`
+	Outside bool   `json:"outside" doc:"stands on the ground, in nobody's way"`
+	At      Point  `json:"at" doc:"middle of its box, where it is not outside"`
+}
+
+// Sleeper is a traveller who sleeps inside.
+type Sleeper struct {
+	Traveller string `json:"traveller" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of a traveller of the brief"`
+}
+
+// Accepted is a finding that the specialist has looked at and lets stand.
+type Accepted struct {
+	Rule    string `json:"rule" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of the rule"`
+	Subject string `json:"subject" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of what it is about"`
+	Stance  string `json:"stance" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the stance in which it holds; empty on the road"`
+	Why     string `json:"why" minLength:"1" maxLength:"1000" doc:"in the specialist's words"`
+}
