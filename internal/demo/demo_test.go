@@ -71,3 +71,25 @@ func TestFirstDemoJobIsOverItsRearAxleAndNothingElse(t *testing.T) {
 		assert.False(t, a.Stopped(), job.Name)
 	}
 }
+
+// What the demo jobs have to say about their fitouts is true and chosen; nothing
+// else is said, in any stance.
+func TestDemoFitoutsHaveNoFalseAlarm(t *testing.T) {
+	jobs, err := Jobs()
+	require.NoError(t, err)
+	expected := map[string][]string{
+		"river-gauging":   {"restraint sounding-weights", "rim-height sample-fridge", "buried swags-and-bedding", "heavy-high current-meter-and-winch", "heavy-tail sounding-weights"},
+		"sound-recordist": {"no-barrier stands", "needs-away stove-box", "restraint cable-drums"},
+		"queen-bees":      {"restraint sugar-syrup-jugs", "rim-height fridge", "reach-depth sugar-syrup-jugs", "buried sugar-syrup-jugs", "heavy-high sugar-syrup-jugs", "heavy-high toolbox", "heavy-tail slide-out-kitchen-frame"},
+	}
+	for _, job := range jobs {
+		assert.GreaterOrEqual(t, len(job.Variants[0].Stances), 2, "%s stands in several ways", job.ID)
+		told := []string{}
+		for _, f := range assess.Of(&job).Findings {
+			if f.Subject.Kind == "module" {
+				told = append(told, f.Rule+" "+f.Subject.ID)
+			}
+		}
+		assert.ElementsMatch(t, expected[job.ID], told, job.ID)
+	}
+}

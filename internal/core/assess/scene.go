@@ -75,14 +75,51 @@ func (s *subject) massOf(item *fitout.Item) float64 {
 	return item.Mass + item.Presence.Content()
 }
 
-// fitFindings are what the rules of fit say.
-func fitFindings(s *subject) []fitout.Finding { return s.scene.Check() }
+// fitFindings are what the rules of fit say, each fix that moves a part with its
+// effect on the axles.
+func fitFindings(s *subject) []fitout.Finding {
+	found := s.scene.Check()
+	for i := range found {
+		for k := range found[i].Fixes {
+			s.effect(&found[i].Fixes[k])
+		}
+	}
+	return found
+}
 
-// accept marks the findings that the specialist lets stand with the reason, and
-// drops acceptances that belong to nothing any more.
+// effect works out what a fix along the vehicle does to the axles, and puts its
+// place where the document keeps it, which is before a wheelbase extension.
+func (s *subject) effect(fix *fitout.Fix) {
+	if fix.Edit.Kind != "part-x" {
+		return
+	}
+	for i := range s.scene.Parts {
+		p := &s.scene.Parts[i]
+		if p.ID != fix.Edit.ID {
+			continue
+		}
+		fix.Rear = p.Kg() * (fix.Edit.Value - p.Box.Middle().X) / s.plan.Wheelbase
+		fix.Front = -fix.Rear
+		if e := s.job.Vehicle.Extension; e != nil && p.Item.Behind {
+			fix.Edit.Value -= e.By
+		}
+	}
+}
+
+// acceptable tells whether the specialist may let a finding stand: what plate and
+// papers forbid, and a load over a rating, are not the workshop's to allow.
+func acceptable(f *fitout.Finding) bool {
+	return f.Severity != fitout.Stop || f.Subject.Kind == "module" || f.Subject.Kind == "bay"
+}
+
+// accept marks the findings that the specialist lets stand with the reason.
 func accept(j *fitout.Job, findings []fitout.Finding) {
 	for i := range findings {
 		f := &findings[i]
+		f.Waivable = acceptable(f)
+		if !f.Waivable {
+			continue
+		}
 		for _, a := range j.Accepted {
 			if a.Rule == f.Rule && a.Subject == f.Subject.ID && a.Stance == f.Stance {
 				f.Accepted = a.Why
@@ -94,7 +131,7 @@ func accept(j *fitout.Job, findings []fitout.Finding) {
 // StanceFigures is what it takes to come from the road into a stance.
 type StanceFigures struct {
 	ID      string        `json:"id" doc:"empty for the road"`
-	Steps   []fit.Step    `json:"steps"`
+	Steps   []fit.Act     `json:"steps"`
 	Minutes float64       `json:"minutes" doc:"an estimate"`
 	Parts   []StancePlace `json:"parts" doc:"what stands elsewhere than on the road"`
 	Open    []OpenFigures `json:"open" doc:"what is open, where it is then"`
@@ -111,21 +148,21 @@ type StancePlace struct {
 // OpenFigures is one leaf that is open in a stance.
 type OpenFigures struct {
 	ID string `json:"id"`
-	fit.Leaf
+	module.Leaf
 }
 
 // Handling is how the fitout is handled day by day.
 type Handling struct {
 	Stances   []StanceFigures `json:"stances"`
 	Gets      []fit.Get       `json:"gets" doc:"what it takes to get at each thing that is used daily"`
-	DriveAway []fit.Step      `json:"driveAway" doc:"what must be shut, latched, lowered and stowed before driving off"`
+	DriveAway []fit.Act       `json:"driveAway" doc:"what must be shut, latched, lowered and stowed before driving off"`
 }
 
 func handling(s *subject) Handling {
-	h := Handling{Stances: []StanceFigures{}, Gets: []fit.Get{}, DriveAway: []fit.Step{}}
+	h := Handling{Stances: []StanceFigures{}, Gets: []fit.Get{}, DriveAway: []fit.Act{}}
 	for i := range s.scene.Postures {
 		p := &s.scene.Postures[i]
-		f := StanceFigures{ID: p.Stance.ID, Steps: append([]fit.Step{}, s.scene.Change(p)...), Parts: []StancePlace{}, Open: []OpenFigures{}, Doors: []string{}}
+		f := StanceFigures{ID: p.Stance.ID, Steps: append([]fit.Act{}, s.scene.Change(p)...), Parts: []StancePlace{}, Open: []OpenFigures{}, Doors: []string{}}
 		for _, step := range f.Steps {
 			f.Minutes += step.Minutes
 		}
@@ -135,7 +172,7 @@ func handling(s *subject) Handling {
 			}
 		}
 		for _, o := range p.Open {
-			f.Open = append(f.Open, OpenFigures{s.scene.Parts[o.Part].ID, o.Leaf})
+			f.Open = append(f.Open, OpenFigures{s.scene.Parts[o.Part].ID, module.Leaf(o.Leaf)})
 		}
 		for _, d := range p.Doors {
 			f.Doors = append(f.Doors, s.scene.Bays[d].ID)
@@ -146,7 +183,7 @@ func handling(s *subject) Handling {
 	h.DriveAway = append(h.DriveAway, s.scene.DriveAway()...)
 	for i := range h.Gets {
 		if h.Gets[i].Steps == nil {
-			h.Gets[i].Steps = []fit.Step{}
+			h.Gets[i].Steps = []fit.Act{}
 		}
 	}
 	return h

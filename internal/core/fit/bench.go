@@ -78,6 +78,9 @@ func Clashes(parts []Part, bays []Bay) []Clash {
 	var all []Clash
 	for i := range parts {
 		for k := i + 1; k < len(parts); k++ {
+			if parts[i].Box.To.X-slack <= parts[k].Box.From.X || parts[k].Box.To.X-slack <= parts[i].Box.From.X {
+				continue
+			}
 			if by := parts[i].Box.Overlap(parts[k].Box); least(by) > slack {
 				all = append(all, Clash{Part: parts[i].ID, Other: parts[k].ID, By: by})
 			}

@@ -25,18 +25,19 @@ func hides(s *Scene) []fitout.Finding {
 		if e := s.Vehicle.Extension; e != nil && m.Behind {
 			at.X += e.By
 		}
+		// The room from the mark's face out to whoever looks at it.
 		b := fitout.Box{From: fitout.Point{X: at.X - markSize, Y: at.Y - markSize, Z: at.Z - markSize}, To: fitout.Point{X: at.X + markSize, Y: at.Y + markSize, Z: at.Z + markSize}}
 		switch m.From {
 		case fitout.FaceRear:
-			b.To.X += sight
+			b.From.X, b.To.X = at.X, at.X+sight
 		case fitout.FaceFront:
-			b.From.X -= sight
+			b.From.X, b.To.X = at.X-sight, at.X
 		case fitout.FaceRight:
-			b.To.Y += sight
+			b.From.Y, b.To.Y = at.Y, at.Y+sight
 		case fitout.FaceLeft:
-			b.From.Y -= sight
+			b.From.Y, b.To.Y = at.Y-sight, at.Y
 		case fitout.FaceTop:
-			b.To.Z += sight
+			b.From.Z, b.To.Z = at.Z, at.Z+sight
 		default:
 			continue
 		}

@@ -3,6 +3,7 @@ package fit
 import (
 	"fmt"
 	"math"
+	"slices"
 	"strings"
 
 	"zaino/internal/core/fitout"
@@ -15,23 +16,28 @@ var _ = add("fuel-inside", fuelInside)
 const apart = 250
 
 // nature is what bears on a part's neighbours.
-func nature(p *Part) (burns, sparks, hot, wet, dry bool) {
-	name := strings.ToLower(p.Name())
+type nature struct{ burns, sparks, hot, wet, dry bool }
+
+// burning are the words by which a name tells gas and fuel; gear has no kind of
+// its own for them.
+var burning = []string{"gas", "petrol", "fuel", "propane"}
+
+func natureOf(p *Part) nature {
+	var n nature
 	switch p.Module().Kind {
 	case fitout.FuelTank, fitout.CanHolder:
-		burns = true
+		n.burns = true
 	case fitout.BatteryBox, fitout.Board, fitout.PowerStation:
-		sparks, dry = true, true
+		n.sparks, n.dry = true, true
 	case fitout.Heater:
-		sparks, hot = true, true
+		n.sparks, n.hot = true, true
 	case fitout.WaterTank, fitout.WasteTank:
-		wet = true
+		n.wet = true
 	}
-	// Gear has no kind of its own for gas and fuel; its name tells.
-	for _, word := range strings.FieldsFunc(name, func(r rune) bool { return r < 'a' || r > 'z' }) {
-		burns = burns || word == "gas" || word == "petrol" || word == "fuel" || word == "propane"
+	for _, word := range strings.FieldsFunc(strings.ToLower(p.Name()), func(r rune) bool { return r < 'a' || r > 'z' }) {
+		n.burns = n.burns || slices.Contains(burning, word)
 	}
-	return burns, sparks, hot, wet, dry
+	return n
 }
 
 // badNeighbours cautions about gas or fuel near what sparks, water above what
@@ -46,15 +52,23 @@ func badNeighbours(s *Scene) []fitout.Finding {
 		f.Lines = []fitout.Line{line(p.Box.Middle(), q.Box.Middle(), s.Say.Length(mm))}
 		found = append(found, f)
 	}
+	natures := make([]nature, len(s.Parts))
+	for i := range s.Parts {
+		natures[i] = natureOf(&s.Parts[i])
+	}
 	for i := range s.Parts {
 		p := &s.Parts[i]
-		burns, _, _, wet, _ := nature(p)
+		burns, wet := natures[i].burns, natures[i].wet
+		soft := p.Item != nil && p.Item.Form == fitout.FormSoft || p.Module().Kind == fitout.Platform
+		if !burns && !wet && !soft {
+			continue
+		}
 		for k := range s.Parts {
 			q := &s.Parts[k]
 			if i == k {
 				continue
 			}
-			_, sparks, hot, _, dry := nature(q)
+			sparks, hot, dry := natures[k].sparks, natures[k].hot, natures[k].dry
 			mm := distance(p.Box, q.Box)
 			if burns && sparks && mm < apart {
 				tell(p, q, mm, apart, fmt.Sprintf("%s is %s from %s, which may spark or is hot.", p.Name(), s.Say.Length(mm), lower(q.Name())), fmt.Sprintf("Keep %s between them, or a sealed wall with a drain to the outside.", s.Say.Length(apart)))
@@ -63,7 +77,7 @@ func badNeighbours(s *Scene) []fitout.Finding {
 			if wet && dry && by.X > slack && by.Y > slack && p.Box.From.Z >= q.Box.To.Z-slack {
 				tell(p, q, p.Box.From.Z-q.Box.To.Z, 0, fmt.Sprintf("%s stands above %s: a leak runs into it.", p.Name(), lower(q.Name())), "Put water lower than electrics, or beside them.")
 			}
-			if hot && (p.Item != nil && p.Item.Form == fitout.FormSoft || p.Module().Kind == fitout.Platform) && mm < 100 {
+			if hot && soft && mm < 100 {
 				tell(q, p, mm, 100, fmt.Sprintf("%s is %s from %s, which may char.", q.Name(), s.Say.Length(mm), lower(p.Name())), fmt.Sprintf("Keep %s between them.", s.Say.Length(100)))
 			}
 		}
@@ -85,7 +99,7 @@ func fuelInside(s *Scene) []fitout.Finding {
 	for i := range s.Parts {
 		p := &s.Parts[i]
 		bay := bayOf(s.Bays, p.Bay)
-		if burns, _, _, _, _ := nature(p); !burns || bay == nil || !bay.Shared {
+		if !natureOf(p).burns || bay == nil || !bay.Shared {
 			continue
 		}
 		f := about("fuel-inside", fitout.Stop, p)

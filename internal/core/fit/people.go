@@ -6,16 +6,16 @@ import (
 	"zaino/internal/core/fitout"
 )
 
-var _ = add("barrier-missing", barrierMissing)
+var _ = add("no-barrier", noBarrier)
 var _ = add("sleep-exits", sleepExits)
 
 // seatBack is how high above its floor a bay may be filled behind people before
 // what stands there can fly over the seats, mm.
 const seatBack = 350
 
-// barrierMissing cautions about hard things behind people with nothing between,
+// noBarrier cautions about hard things behind people with nothing between,
 // in a space that the people share. It tells what would be held by what.
-func barrierMissing(s *Scene) []fitout.Finding {
+func noBarrier(s *Scene) []fitout.Finding {
 	var found []fitout.Finding
 	for b := range s.Bays {
 		bay := &s.Bays[b]
@@ -41,7 +41,7 @@ func barrierMissing(s *Scene) []fitout.Finding {
 		if barrier || highest == nil {
 			continue
 		}
-		f := about("barrier-missing", fitout.Caution, highest)
+		f := about("no-barrier", fitout.Caution, highest)
 		f.Title = "No barrier between load and people"
 		f.Sentence = fmt.Sprintf("In %s %s of hard things reach above %s, up to %s, and only their own fixings hold them from flying forward. Fit a cargo barrier rated for that; some leave it out where the load is soft.", lower(bay.Name), s.Say.Mass(kg), s.Say.Length(seatBack), lower(highest.Name()))
 		f.Value, f.Limit, f.Margin, f.Source = highest.Box.To.Z-bay.Room.From.Z, seatBack, bay.Room.From.Z+seatBack-highest.Box.To.Z, "practice"

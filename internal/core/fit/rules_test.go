@@ -225,7 +225,7 @@ var trips = map[string]struct {
 	"needs-lock": {func(s *Scene) { s.Bays[0].Lockable = false }, "stove", 0, "cannot be locked"},
 	"needs-away": {func(s *Scene) { s.Brief.Gear[0].Away = true }, "stove", 0, "where people travel or sleep"},
 	"needs-cool": {func(s *Scene) { s.Brief.Gear[0].Cool = true }, "stove", 0, "does not cool it"},
-	"barrier-missing": {func(s *Scene) {
+	"no-barrier": {func(s *Scene) {
 		s.Parts = append(s.Parts[:4], s.Parts[5:]...)
 		s.put("board", 0, 0, 0)
 	}, "board", 500, "Fit a cargo barrier"},
@@ -273,4 +273,36 @@ func TestEveryRuleIsTrippedAndExplainsItself(t *testing.T) {
 		})
 	}
 	assert.Len(t, trips, len(Rules()), "and no case is left over")
+}
+
+// crowd is a long bay with so many modules, half of which open in five stances.
+func crowd(n int) *Scene {
+	s := sound()
+	s.Parts = nil
+	s.Bays[0].Room = box(0, -700, 600, 12000, 1400, 1100)
+	for i := range n {
+		b := box(float64(i%20)*600, -690+float64(i/20)*460, 640, 500, 400, 300)
+		p := module(fmt.Sprint("m", i), fitout.Drawers, Drawers, b, 20)
+		if i%2 == 0 {
+			p = module(fmt.Sprint("m", i), fitout.LiddedBox, LidUp, b, 8)
+		}
+		s.Parts = append(s.Parts, p)
+	}
+	s.Stances = nil
+	for k := range 5 {
+		stance := fitout.Stance{ID: fmt.Sprint("s", k), Name: fmt.Sprint("S", k), Use: fitout.StanceOther}
+		for i := k; i < n; i += 5 {
+			stance.Open = append(stance.Open, fitout.Opened{Module: s.Parts[i].ID})
+		}
+		s.Stances = append(s.Stances, stance)
+	}
+	return s
+}
+
+func BenchmarkSixtyModulesInFiveStances(b *testing.B) {
+	s := crowd(60)
+	for b.Loop() {
+		s.Prepare()
+		s.Check()
+	}
 }

@@ -49,10 +49,10 @@ type Thing struct {
 
 // Leaf is what moves when a part opens.
 type Leaf struct {
-	Cell   string     `json:"cell" doc:"id of the compartment; empty for the whole"`
-	Closed fitout.Box `json:"closed"`
-	Open   fitout.Box `json:"open"`
-	Swept  fitout.Box `json:"swept"`
+	Cell   string // id of the compartment; empty for the whole
+	Closed fitout.Box
+	Open   fitout.Box
+	Swept  fitout.Box
 }
 
 // Motion is how a part opens.

@@ -18,13 +18,13 @@ func wayBlocked(s *Scene) []fitout.Finding {
 			part := &s.Parts[o.Part]
 			carried := s.standOn(o.Part)
 			for i := range s.Parts {
-				if i == o.Part || p.Gone[i] || contains(carried, i) || s.clears(p, i, o.Swept) {
-					continue
-				}
 				box := p.Boxes[i]
 				by := o.Swept.Overlap(box)
-				if least(by) <= slack || least(o.Closed.Overlap(box)) > slack {
+				if i == o.Part || p.Gone[i] || least(by) <= slack || least(o.Closed.Overlap(box)) > slack {
 					continue // clear, or told as a clash already
+				}
+				if contains(carried, i) || s.clears(p, i, o.Swept) {
+					continue
 				}
 				f := about("way-blocked", fitout.Stop, part)
 				f.Title = fmt.Sprintf("%s cannot open for %s", part.Name(), lower(s.Parts[i].Name()))

@@ -408,8 +408,30 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        Accepted: {
+            /** @description id of the rule */
+            rule: string;
+            /** @description id of the stance in which it holds; empty on the road */
+            stance: string;
+            /** @description id of what it is about */
+            subject: string;
+            /** @description in the specialist's words */
+            why: string;
+        };
         AccessInputBody: {
             code: string;
+        };
+        Act: {
+            /** @description of the seat, bay or item */
+            id: string;
+            /** @enum {string} */
+            kind: "fold" | "door" | "open" | "move";
+            /**
+             * Format: double
+             * @description an estimate
+             */
+            minutes: number;
+            text: string;
         };
         Angle: {
             /** @description there is a low point and both spring rates are known */
@@ -464,7 +486,7 @@ export interface components {
             datums: components["schemas"]["DatumOrigin"][];
             /** @description baseline with its definition taken off, kg */
             dry: components["schemas"]["Axles"];
-            /** @description worst first */
+            /** @description worst first, what the specialist lets stand last */
             findings: components["schemas"]["Finding"][];
             grade: components["schemas"]["Grade"];
             /**
@@ -473,6 +495,8 @@ export interface components {
              */
             gross: number;
             groups: components["schemas"]["GroupFigures"][];
+            /** @description stances, and what it takes to get at things */
+            handling: components["schemas"]["Handling"];
             /** @description in the order of the variant */
             items: components["schemas"]["ItemFigures"][];
             pads: components["schemas"]["Pad"][];
@@ -1023,6 +1047,10 @@ export interface components {
             /** Format: int64 */
             revision: number;
         };
+        Door: {
+            /** @description id of the bay */
+            bay: string;
+        };
         Envelope: {
             /**
              * Format: double
@@ -1113,12 +1141,16 @@ export interface components {
             section: number;
         };
         Finding: {
+            /** @description why the specialist lets it stand; empty while nobody does */
+            accepted: string;
             fixes: components["schemas"]["Fix"][];
             /**
              * Format: double
              * @description what it was held against, in unit
              */
             limit: number;
+            /** @description the measure, to be drawn in the scene */
+            lines: components["schemas"]["Line"][];
             /**
              * Format: double
              * @description limit − value; negative is over
@@ -1132,6 +1164,8 @@ export interface components {
             severity: "stop" | "caution" | "note";
             /** @description where the limit comes from: plate, papers, data sheet, workshop rule, physics or practice */
             source: string;
+            /** @description id of the stance in which it holds; empty on the road */
+            stance: string;
             subject: components["schemas"]["Subject"];
             /** @description a few words */
             title: string;
@@ -1142,6 +1176,8 @@ export interface components {
              * @description what was measured, in unit
              */
             value: number;
+            /** @description the specialist may let it stand; not what plate and papers forbid */
+            waivable: boolean;
         };
         Fix: {
             edit: components["schemas"]["FixEdit"];
@@ -1164,12 +1200,16 @@ export interface components {
              * @description what is set
              * @enum {string}
              */
-            kind: "move-item" | "item-level" | "tank-level" | "switch-off" | "uncouple";
+            kind: "move-item" | "item-level" | "tank-level" | "switch-off" | "uncouple" | "part-x" | "part-y" | "part-z" | "part-length" | "part-width" | "part-height" | "travel" | "drop" | "lining" | "latch" | "strut-force" | "outside";
             /**
              * Format: double
-             * @description new x in mm, or litres; 0 for the others
+             * @description new middle, size, travel or drop in mm, litres, or newtons; 0 for the others
              */
             value: number;
+        };
+        Fixing: {
+            /** @description id of a mount of the vehicle */
+            mount: string;
         };
         Gap: {
             /**
@@ -1213,6 +1253,13 @@ export interface components {
             /** @enum {string} */
             used: "often" | "daily" | "weekly" | "seldom" | "emergency";
         };
+        Get: {
+            id: string;
+            name: string;
+            steps: components["schemas"]["Act"][];
+            /** @enum {string} */
+            used: "often" | "daily";
+        };
         Grade: {
             axles: components["schemas"]["Axles"];
             /** Format: double */
@@ -1240,6 +1287,13 @@ export interface components {
              * @description kg
              */
             rear: number;
+        };
+        Handling: {
+            /** @description what must be shut, latched, lowered and stowed before driving off */
+            driveAway: components["schemas"]["Act"][];
+            /** @description what it takes to get at each thing that is used daily */
+            gets: components["schemas"]["Get"][];
+            stances: components["schemas"]["StanceFigures"][];
         };
         HealthOutputBody: {
             /** @enum {string} */
@@ -1401,6 +1455,8 @@ export interface components {
             z: number;
         };
         Job: {
+            /** @description findings that the specialist lets stand, each with a reason */
+            accepted: components["schemas"]["Accepted"][];
             brief: components["schemas"]["Brief"];
             /** @description id of the variant that is shown and assessed */
             chosen: string;
@@ -1418,6 +1474,8 @@ export interface components {
             id: string;
             name: string;
             note: string;
+            /** @description the workshop's own rules */
+            practice: components["schemas"]["Practice"];
             /**
              * @description whose words are shown
              * @enum {string}
@@ -1434,7 +1492,7 @@ export interface components {
             vehicle: components["schemas"]["Vehicle"];
             /**
              * Format: int64
-             * @description version of the format, 3
+             * @description version of the format, 4
              */
             version: number;
         };
@@ -1537,6 +1595,11 @@ export interface components {
             trailerBraked: components["schemas"]["Limit"];
             trailerUnbraked: components["schemas"]["Limit"];
         };
+        Line: {
+            from: components["schemas"]["Point"];
+            label: string;
+            to: components["schemas"]["Point"];
+        };
         Listed: {
             archived: boolean;
             customer: string;
@@ -1549,12 +1612,34 @@ export interface components {
             updatedAt: string;
             vehicle: string;
         };
+        LoosePlace: {
+            /** @description middle of its box, where it is not outside */
+            at: components["schemas"]["Point"];
+            /** @description id of the item */
+            item: string;
+            /** @description stands on the ground, in nobody's way */
+            outside: boolean;
+        };
         LowPoint: {
             /** @description its lowest edge, vehicle unladen */
             at: components["schemas"]["Point"];
             /** @description moves rearward with a wheelbase extension */
             behind: boolean;
             id: string;
+            name: string;
+        };
+        Mark: {
+            at: components["schemas"]["Point"];
+            /** @description moves rearward with a wheelbase extension */
+            behind: boolean;
+            /**
+             * @description side that it is seen or reached from
+             * @enum {string}
+             */
+            from: "none" | "rear" | "left" | "right" | "front" | "top";
+            id: string;
+            /** @enum {string} */
+            kind: "lamp" | "plate" | "filler" | "ball" | "spare" | "jack" | "drain" | "battery" | "other";
             name: string;
         };
         Member: {
@@ -1616,8 +1701,30 @@ export interface components {
              * @enum {string}
              */
             faces: "none" | "rear" | "left" | "right" | "front" | "top";
+            /** @description mounting points that hold it */
+            fixings: components["schemas"]["Fixing"][];
+            /**
+             * @description how cable or hose follows what slides; empty for not said
+             * @enum {string}
+             */
+            follows: "" | "chain" | "fold" | "elastic";
+            /**
+             * Format: double
+             * @description of each gas strut, N
+             */
+            force: number;
+            /**
+             * Format: double
+             * @description what its latch holds, N; 0 = not stated
+             */
+            holds: number;
             /** @enum {string} */
             kind: "drawers" | "fridge-slide" | "upright-fridge" | "pantry" | "slide-table" | "kitchen-slide" | "shelf" | "drop-shelf" | "false-floor" | "wing-panels" | "lidded-box" | "locker" | "platform" | "water-tank" | "waste-tank" | "toilet" | "battery-box" | "power-station" | "board" | "fuel-tank" | "can-holder" | "rear-carrier" | "roof-rack" | "under-tray-box" | "trundle" | "heater" | "barrier" | "step" | "crate" | "gear";
+            /**
+             * @description what holds it shut on the road; empty for nothing
+             * @enum {string}
+             */
+            latch: "" | "rated" | "friction" | "magnet" | "hatch";
             /**
              * Format: double
              * @description lining inside, mm
@@ -1636,6 +1743,11 @@ export interface components {
              */
             panel: number;
             /**
+             * Format: double
+             * @description what its runners, hinges or top carry by data sheet, kg; 0 = not stated
+             */
+            rated: number;
+            /**
              * @description what its drawers run on
              * @enum {string}
              */
@@ -1647,9 +1759,29 @@ export interface components {
             stack: "beside" | "above";
             /**
              * Format: double
+             * @description along the lid from its hinge to where a strut takes it, mm
+             */
+            strutAt: number;
+            /**
+             * Format: double
+             * @description gas struts on its lid
+             */
+            struts: number;
+            /**
+             * Format: double
+             * @description how far it tips toward its face when it is out, °
+             */
+            tilt: number;
+            /**
+             * Format: double
              * @description how far it slides out, mm; 0 = as far as it is deep
              */
             travel: number;
+            /**
+             * Format: double
+             * @description length of the piece that folds out beyond its face, mm; 0 = none
+             */
+            unfolds: number;
             /**
              * @description what it is built of; none for what is bought whole
              * @enum {string}
@@ -1726,6 +1858,23 @@ export interface components {
         ObstacleFigure: {
             id: string;
             solid: components["schemas"]["Box"];
+        };
+        Opened: {
+            /** @description id of the drawer; empty for the whole module */
+            cell: string;
+            /** @description id of the module */
+            module: string;
+        };
+        OpenFigures: {
+            /** @description id of the compartment; empty for the whole */
+            cell: string;
+            /** @description where it is when it is shut */
+            closed: components["schemas"]["Box"];
+            id: string;
+            /** @description fully open */
+            open: components["schemas"]["Box"];
+            /** @description the least box around the whole way */
+            swept: components["schemas"]["Box"];
         };
         Opening: {
             /** @enum {string} */
@@ -1908,6 +2057,54 @@ export interface components {
              */
             z: number;
         };
+        Practice: {
+            /**
+             * Format: double
+             * @description least room beside what moves, mm
+             */
+            clearance: number;
+            /**
+             * Format: double
+             * @description least room above a mattress, mm
+             */
+            headroom: number;
+            /**
+             * Format: double
+             * @description mass from which a single thing counts as heavy, kg
+             */
+            heavyFrom: number;
+            /**
+             * Format: double
+             * @description height above ground from which only light things belong, mm
+             */
+            highFrom: number;
+            /**
+             * Format: double
+             * @description most that one person lifts out, kg
+             */
+            oneLifts: number;
+            restraint: components["schemas"]["Restraint"];
+            /**
+             * Format: double
+             * @description share of a runner's rating that is used; less off road
+             */
+            runnerFactor: number;
+            /**
+             * Format: double
+             * @description a person who sits or stands on something, kg
+             */
+            standing: number;
+            /**
+             * Format: double
+             * @description height of a step to stand on, mm
+             */
+            step: number;
+            /**
+             * Format: double
+             * @description wind under an open lid, N/m²
+             */
+            wind: number;
+        };
         Presence: {
             /** @description id of the choice, for kind choice */
             choice: string;
@@ -1956,6 +2153,28 @@ export interface components {
             choice?: string;
             member?: string;
             switch?: string;
+        };
+        Restraint: {
+            /**
+             * Format: double
+             * @description × g
+             */
+            forward: number;
+            /**
+             * Format: double
+             * @description × g
+             */
+            rearward: number;
+            /**
+             * Format: double
+             * @description × g
+             */
+            sideways: number;
+            /**
+             * Format: double
+             * @description × g
+             */
+            upward: number;
         };
         RevisionOutputBody: {
             /** Format: int64 */
@@ -2066,6 +2285,10 @@ export interface components {
              */
             width: number;
         };
+        Sleeper: {
+            /** @description id of a traveller of the brief */
+            traveller: string;
+        };
         Spec: {
             /** @enum {string} */
             form: "box" | "tank" | "wheel" | "person" | "animal" | "soft";
@@ -2101,6 +2324,46 @@ export interface components {
              * @description °
              */
             unladenTip: number;
+        };
+        Stance: {
+            /** @description whose doors, hatches and lids are open */
+            doors: components["schemas"]["Door"][];
+            /** @description seats that are folded or out */
+            folded: components["schemas"]["SeatKept"][];
+            id: string;
+            /** @description things that lie elsewhere than on the road */
+            loose: components["schemas"]["LoosePlace"][];
+            name: string;
+            /** @description what is open */
+            open: components["schemas"]["Opened"][];
+            /** @description who sleeps inside */
+            sleepers: components["schemas"]["Sleeper"][];
+            /**
+             * @description what it is for
+             * @enum {string}
+             */
+            use: "drive" | "cook" | "sleep" | "other";
+        };
+        StanceFigures: {
+            /** @description ids of the bays whose doors are open: as said, and as what is open needs */
+            doors: string[];
+            /** @description empty for the road */
+            id: string;
+            /**
+             * Format: double
+             * @description an estimate
+             */
+            minutes: number;
+            /** @description what is open, where it is then */
+            open: components["schemas"]["OpenFigures"][];
+            /** @description what stands elsewhere than on the road */
+            parts: components["schemas"]["StancePlace"][];
+            steps: components["schemas"]["Act"][];
+        };
+        StancePlace: {
+            box: components["schemas"]["Box"];
+            id: string;
+            outside: boolean;
         };
         Step: {
             /** @description heading: level, outline, arches, opening, height, diagonals */
@@ -2392,6 +2655,8 @@ export interface components {
             id: string;
             items: components["schemas"]["Item"][];
             name: string;
+            /** @description how it stands for each purpose, beside the road */
+            stances: components["schemas"]["Stance"][];
             switches: components["schemas"]["Switch"][];
         };
         Vehicle: {
@@ -2405,6 +2670,8 @@ export interface components {
             hitch: components["schemas"]["Hitch"];
             limits: components["schemas"]["Limits"];
             lowPoints: components["schemas"]["LowPoint"][];
+            /** @description what has to stay in sight or in reach */
+            marks: components["schemas"]["Mark"][];
             modifications: components["schemas"]["Modification"][];
             /** @description points that things can be fixed to */
             mounts: components["schemas"]["Mount"][];

@@ -229,6 +229,20 @@ export class JobSession {
     this.timer = setTimeout(() => void this.send(), delay);
   }
 
+  /** Saves what is waiting and comes back when it is on the server, or cannot be. */
+  async flush(): Promise<void> {
+    if (this.save === 'waiting') {
+      clearTimeout(this.timer);
+      await this.send();
+    }
+    while (this.save === 'saving') await new Promise<void>((done) => {
+      const stop = this.subscribe(() => {
+        stop();
+        done();
+      });
+    });
+  }
+
   private async send(): Promise<void> {
     const sent = this.job;
     this.save = 'saving';

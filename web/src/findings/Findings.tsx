@@ -1,27 +1,18 @@
 import { useNavigate } from 'react-router';
 
-import type { Finding, Fix, Job } from '../api/types';
+import type { Finding } from '../api/types';
 import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
 import { formatChange } from '../quantity/format';
 import { unitName } from '../quantity/units';
+import { Acceptance } from './Acceptance';
+import { applyFix } from './applyFix';
 import { whereabouts } from './whereabouts';
 
 const severityWords: Record<Finding['severity'], string> = { stop: 'Stop', caution: 'Caution', note: 'Note' };
 
-/** Makes a fix as the plain edit that the core describes. */
-function applyFix(job: Job, fix: Fix): void {
-  const variant = chosenVariant(job);
-  const { kind, id, value } = fix.edit;
-  if (kind === 'move-item') for (const item of variant.items) if (item.id === id) item.at.x = value;
-  if (kind === 'item-level') for (const item of variant.items) if (item.id === id && item.presence.level) item.presence.level.now = value;
-  if (kind === 'tank-level') for (const tank of job.vehicle.tanks) if (tank.id === id) tank.now = value;
-  if (kind === 'switch-off') for (const sw of variant.switches) if (sw.id === id) sw.on = false;
-  if (kind === 'uncouple' && job.trailer) job.trailer.coupled = false;
-}
-
 interface Props {
   /** Where there is a scene beside it. */
-  onShow?: (subject: Finding['subject']) => void;
+  onShow?: (finding: Finding) => void;
 }
 
 /** What the core has to say about the job, worst first. */
@@ -31,38 +22,43 @@ export function Findings({ onShow }: Props) {
   const { job, assessment } = useSnapshot();
   if (!assessment) return <p aria-busy="true" />;
   const { findings } = assessment;
-  const show = (subject: Finding['subject']) => {
-    onShow?.(subject);
-    const sheet = whereabouts(subject);
-    if (sheet) void navigate(`/jobs/${job.id}/${sheet}`);
+  const show = (finding: Finding) => {
+    onShow?.(finding);
+    const sheet = whereabouts(finding.subject);
+    if (sheet) void navigate(`/jobs/${job.id}/${sheet}`, { state: { rule: finding.rule } });
   };
+  const stanceName = (id: string) => chosenVariant(job).stances.find((s) => s.id === id)?.name;
   if (findings.length === 0) return <p className="empty">Nothing to say about this state. The last word has a public weighbridge.</p>;
   return (
     <ol className="findings" aria-label="Findings">
       {findings.map((finding, i) => (
-        <li key={`${finding.rule} ${finding.subject.id} ${i}`} className={`finding finding-${finding.severity}`} data-rule={finding.rule}>
+        <li key={`${finding.rule} ${finding.subject.id} ${i}`} className={`finding finding-${finding.severity} ${finding.accepted === '' ? '' : 'finding-accepted'}`} data-rule={finding.rule}>
           <h3>
             <SeverityMark severity={finding.severity} />
-            <button type="button" className="link" title="Show it" onClick={() => show(finding.subject)}>
+            <button type="button" className="link" title="Show it" onClick={() => show(finding)}>
               {finding.title}
             </button>
           </h3>
           <p>{finding.sentence}</p>
-          <p className="hint">Source: {finding.source}</p>
+          <p className="hint">
+            Source: {finding.source}
+            {finding.stance !== '' && <> · in {stanceName(finding.stance)}</>}
+          </p>
           {finding.fixes.length > 0 && (
             <ul className="fixes" aria-label="What would mend it">
               {finding.fixes.map((fix) => (
                 <li key={fix.label}>
-                  <button type="button" onClick={() => session.edit(fix.label, (j) => applyFix(j, fix))}>
+                  <button type="button" onClick={() => session.edit(fix.label, (j) => applyFix(j, fix, finding))}>
                     <span>{fix.label}</span>
-                    <small className="figure">
+                    {(fix.front !== 0 || fix.rear !== 0) && <small className="figure">
                       F {formatChange(fix.front, 'mass', job.units)} · R {formatChange(fix.rear, 'mass', job.units)} {unitName('mass', job.units)}
-                    </small>
+                    </small>}
                   </button>
                 </li>
               ))}
             </ul>
           )}
+          <Acceptance finding={finding} />
         </li>
       ))}
     </ol>

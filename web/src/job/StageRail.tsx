@@ -16,7 +16,7 @@ export function StageRail() {
     <nav className="rail" aria-label="Stages">
       {stages.map((stage) => {
         const found = assessment?.findings.filter((f) => stage.subjects.includes(f.subject.kind)) ?? [];
-        const stops = found.filter((f) => f.severity === 'stop').length;
+        const stops = found.filter((f) => f.severity === 'stop' && f.accepted === '').length;
         return (
           <NavLink key={stage.to} to={stage.to} className="rail-stage">
             <i className={`bi ${stage.icon}`} aria-hidden />

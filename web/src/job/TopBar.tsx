@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 
 import { TextField } from '../components/TextField';
+import { downloading } from '../document/download';
 import { useSession, useSnapshot } from '../document/SessionContext';
 import { SaveMark } from './SaveMark';
 import { ViewSettings } from './ViewSettings';
@@ -25,7 +26,7 @@ export function TopBar() {
         <button type="button" className="icon-button" disabled={redo === undefined} aria-label={redo === undefined ? 'Nothing to redo' : `Redo: ${redo}`} title={redo === undefined ? 'Nothing to redo' : `Redo: ${redo} (Ctrl+Shift+Z)`} onClick={() => session.redo()}>
           <i className="bi bi-arrow-clockwise" aria-hidden />
         </button>
-        <a className="icon-button" href={`/api/jobs/${job.id}/export`} download aria-label="Export this job as a file" title="Export as .zaino.json">
+        <a className="icon-button" href={`/api/jobs/${job.id}/export`} onClick={downloading(session, `/api/jobs/${job.id}/export`)} download aria-label="Export this job as a file" title="Export as .zaino.json">
           <i className="bi bi-file-earmark-arrow-down" aria-hidden />
         </a>
         <ViewSettings />

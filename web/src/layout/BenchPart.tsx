@@ -13,15 +13,17 @@ interface Props {
   selected: boolean;
   /** It stands in something, or out of its space. */
   wrong: boolean;
+  /** It is not aboard in the state shown. */
+  absent: boolean;
   tabStop: boolean;
   label: string;
 }
 
 /** A part in one view, drawn again only when something of its own has changed. */
-export const BenchPart = memo(function BenchPart({ item, box, view, window: w, selected, wrong, tabStop, label }: Props) {
+export const BenchPart = memo(function BenchPart({ item, box, view, window: w, selected, wrong, absent, tabStop, label }: Props) {
   const f = flat(view, box.from, box.to);
   const [x, y, width, height] = [drawX(w, f.u), drawY(w, f.v + f.height), Math.max(3, f.width / w.scale), Math.max(3, f.height / w.scale)];
-  const states = ['part', item.module ? 'part-module' : 'part-gear', selected && 'selected', wrong && 'part-wrong', item.locked && 'part-locked', (item.work === 'later' || item.work === 'others') && 'part-later', item.in && 'part-inside'];
+  const states = ['part', item.module ? 'part-module' : 'part-gear', selected && 'selected', wrong && 'part-wrong', absent && 'part-absent', item.locked && 'part-locked', (item.work === 'later' || item.work === 'others') && 'part-later', item.in && 'part-inside'];
   // Gear tells its name only where it is chosen or large: else modules could not be read through it.
   const told = (item.module || selected || (width > 120 && height > 40)) && width > 34 && height > 14;
   return (

@@ -4,12 +4,15 @@ import Tabs from 'react-bootstrap/Tabs';
 import { Link, useLocation } from 'react-router';
 
 import { Scroll } from '../components/Scroll';
+import type { Finding } from '../api/types';
 import type { View } from '../scene/projection';
 import { Findings } from '../findings/Findings';
 import { AddPanel } from './AddPanel';
 import { BenchView } from './BenchView';
 import { GearPanel } from './GearPanel';
 import { PartPanel } from './PartPanel';
+import { RulesPanel } from './RulesPanel';
+import { StancePanel } from './StancePanel';
 import { faceAt, type Tape } from './tape';
 import { Toolbar } from './Toolbar';
 import { useBench } from './useBench';
@@ -26,7 +29,7 @@ export function LayoutPage() {
   const bench = useBench(sizes);
   const [tab, setTab] = useState('add');
   const [tape, setTape] = useState<Tape>();
-  const { job, assessment, all, selected, setSelected, setSweep } = bench;
+  const { job, assessment, all, selected, setSelected, setSweep, setStance, setPointed } = bench;
   const [playing, setPlaying] = useState(false);
   useEffect(() => {
     if (!playing) return;
@@ -40,20 +43,33 @@ export function LayoutPage() {
     return () => cancelAnimationFrame(frame);
   }, [playing, setSweep]);
   // A finding leads here with what it is about behind the #.
-  const { hash, key } = useLocation();
+  const { hash, key, state } = useLocation() as { hash: string; key: string; state: { rule?: string } | null };
   const [wanted, setWanted] = useState('');
-  if (hash !== '' && wanted !== key) {
+  if (hash !== '' && wanted !== key && assessment) {
     setWanted(key);
     setSelected([hash.slice(1)]);
+    const finding = assessment.findings.find((f) => f.rule === state?.rule && f.subject.id === hash.slice(1));
+    setPointed(finding);
+    if (finding) setStance(finding.stance);
   }
   // What is chosen is what one wants to read about.
   const chosen = selected.at(-1);
   const [shown, setShown] = useState(chosen);
   if (chosen !== shown) {
     setShown(chosen);
-    if (chosen !== undefined && tab !== 'gear') setTab('part');
+    if (chosen !== undefined && tab !== 'gear' && tab !== 'findings' && tab !== 'stances') setTab('part');
   }
-  const onShow = useCallback((subject: { kind: string; id: string }) => (subject.kind === 'item' || subject.kind === 'module') && setSelected([subject.id]), [setSelected]);
+  // Pressed again, a part is what one wants to read about, whatever else is open.
+  const onTouch = useCallback(() => {
+    setTab((now) => (now === 'gear' || now === 'stances' ? now : 'part'));
+    setPointed(undefined);
+  }, [setPointed]);
+  const onShow = useCallback((finding: Finding) => {
+    const { subject } = finding;
+    if (subject.kind === 'item' || subject.kind === 'module') setSelected([subject.id]);
+    setStance(finding.stance);
+    setPointed(finding);
+  }, [setSelected, setStance, setPointed]);
   const onPick = (view: View, at: { u: number; v: number }, reach: number) => {
     const boxes = [...all.map((p) => p.box), ...(assessment?.bays ?? []).flatMap((b) => [b.room, ...b.obstacles.map((o) => o.solid)])];
     const end = faceAt(boxes, view, axesOf[view], at, reach);
@@ -61,7 +77,7 @@ export function LayoutPage() {
     const first = tape?.[0];
     setTape(first && tape.length === 1 && first.view === view && first.along === end.along ? [first, end] : [end]);
   };
-  const view = (name: View) => <BenchView view={name} {...sizes[name]} bench={bench} onPick={tape ? onPick : undefined} tape={tape ?? []} />;
+  const view = (name: View) => <BenchView view={name} {...sizes[name]} bench={bench} onTouch={onTouch} onPick={tape ? onPick : undefined} tape={tape ?? []} />;
   return (
     <div className="layout-page">
       <div className="bench">
@@ -93,6 +109,16 @@ export function LayoutPage() {
           <Tab eventKey="gear" title="Gear">
             <Scroll label="Gear">
               <GearPanel bench={bench} />
+            </Scroll>
+          </Tab>
+          <Tab eventKey="stances" title="Stances">
+            <Scroll label="Stances">
+              <StancePanel bench={bench} />
+            </Scroll>
+          </Tab>
+          <Tab eventKey="rules" title="Rules">
+            <Scroll label="Rules">
+              <RulesPanel bench={bench} />
             </Scroll>
           </Tab>
           <Tab eventKey="findings" title={`Findings ${assessment?.findings.length ?? ''}`}>

@@ -14,6 +14,7 @@ import type { Kind } from '../quantity/units';
 import { locks, openings, runners, stacks, walls, works } from '../words/layout';
 import { massSources } from '../words/words';
 import { CellList } from './CellList';
+import { HoldFields } from './HoldFields';
 import { partIn, type Part } from './parts';
 import type { Bench } from './useBench';
 import { useBenchEdit } from './useBenchEdit';
@@ -129,6 +130,8 @@ function OnePart({ part, bench }: { part: Part; bench: Bench }) {
           )}
           {quantity('Comes out by', m.travel, 'length', (v) => editModule('Travel', (x) => (x.travel = v)), '0: as far as it is deep')}
           {quantity('Comes down by', m.drop, 'length', (v) => editModule('Drop', (x) => (x.drop = v)))}
+          {m.kind === 'fridge-slide' && quantity('Tips by', m.tilt, 'plain', (v) => editModule('Tilt', (x) => (x.tilt = v)), '° toward its face, when it is out')}
+          {m.kind === 'platform' && quantity('Piece that unfolds', m.unfolds, 'length', (v) => editModule('Unfolding piece', (x) => (x.unfolds = v)), 'over the edge that it faces; 0: none')}
           {m.cells.length > 1 && (
             <Field label="Compartments">
               <SelectField label="Compartments" value={m.stack} options={stacks} onCommit={(stack) => editModule('Compartments', (x) => (x.stack = stack))} />
@@ -136,6 +139,7 @@ function OnePart({ part, bench }: { part: Part; bench: Bench }) {
           )}
         </fieldset>
       )}
+      {m && !item.in && <HoldFields item={item} module={m} job={job} opens={(figures?.leaves.length ?? 0) > 0} onEdit={(label, change) => editModule(label, change)} />}
       {m && (
         <button type="button" className="btn btn-sm btn-outline-secondary" onClick={() => void keep()}>
           {kept ? 'Kept in the catalogue' : 'Keep in the catalogue'}

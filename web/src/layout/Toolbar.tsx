@@ -1,3 +1,4 @@
+import { download } from '../document/download';
 import { useSession } from '../document/SessionContext';
 import { removeItem } from '../load/itemEdits';
 import { align, distribute, duplicate, mirror, turn } from './partEdits';
@@ -92,7 +93,7 @@ export function Toolbar({ bench, taping, onTape, onSweep }: Props) {
       {button(taping ? 'Put the tape away' : 'Measure between two faces', 'bi-rulers', onTape, false, taping)}
       <select
         className="form-select form-select-sm" aria-label="Save a drawing" value=""
-        onChange={(event) => window.location.assign(`/api/jobs/${bench.job.id}/${event.target.value}`)}
+        onChange={(event) => void download(session, `/api/jobs/${bench.job.id}/${event.target.value}`)}
       >
         <option value="">Draw</option>
         {drawings.map((d) => (

@@ -11,7 +11,11 @@ const movable = (job: Job, ids: readonly string[]) => chosen(job, ids).filter((i
 /** To the tenth of a mm, so that no rounding of a screen gets into the file. */
 const tenth = (mm: number) => Math.round(mm * 10) / 10;
 
-export function shift(job: Job, ids: readonly string[], by: Point): void {
+/** Moves parts; what a stance has lying elsewhere is moved in that stance only. */
+export function shift(job: Job, ids: readonly string[], by: Point, stance = ''): void {
+  const elsewhere = chosenVariant(job).stances.find((s) => s.id === stance)?.loose.filter((l) => !l.outside && ids.includes(l.item)) ?? [];
+  for (const place of elsewhere) place.at = { x: tenth(place.at.x + by.x), y: tenth(place.at.y + by.y), z: tenth(place.at.z + by.z) };
+  ids = ids.filter((id) => !elsewhere.some((l) => l.item === id));
   for (const item of movable(job, ids)) item.at = { x: tenth(item.at.x + by.x), y: tenth(item.at.y + by.y), z: tenth(item.at.z + by.z) };
 }
 

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 
-import type { Box } from '../api/types';
+import type { Box, Finding } from '../api/types';
 import { useSnapshot } from '../document/SessionContext';
 import { around, partsOf } from './parts';
 import { fitSight, type Sight, type Sizes } from './window';
@@ -15,7 +15,13 @@ export function useBench(sizes: Sizes) {
   /** How far what is open has come out, 0 to 1. */
   const [sweep, setSweep] = useState(1);
   const [moved, setSight] = useState<Sight>();
+  /** Id of the stance that is shown; empty for the road. */
+  const [wanted, setStance] = useState('');
+  /** The finding whose measure is drawn in. */
+  const [pointed, setPointed] = useState<Finding>();
   const all = useMemo(() => partsOf(snapshot), [snapshot]);
+  const posture = assessment?.handling.stances.find((s) => s.id === wanted);
+  const stance = posture?.id ?? '';
   const fitted = useMemo(() => {
     if (!assessment) return undefined;
     const bays = assessment.bays.filter((b) => b.box.length > 0 && b.box.width > 0).map((b) => b.room);
@@ -28,13 +34,27 @@ export function useBench(sizes: Sizes) {
   if (fitted && kept?.job !== job.id) setKept({ job: job.id, sight: fitted });
   const sight = moved ?? kept?.sight;
   const alive = selected.filter((id) => all.some((p) => p.item.id === id));
-  const parts = all.filter(({ item }) => !hidden.includes(item.id) && (!item.in || alive.includes(item.in.module) || alive.includes(item.id) || open.includes(item.in.module)));
+  // In a stance, what was carried out or put elsewhere is drawn where it is then.
+  const standing = useMemo(() => {
+    if (!posture || posture.parts.length === 0) return all;
+    const places = new Map(posture.parts.map((p) => [p.id, p]));
+    return all.filter((p) => !places.get(p.item.id)?.outside).map((p) => {
+      const place = places.get(p.item.in?.module ?? p.item.id);
+      if (!place) return p;
+      const holder = all.find((h) => h.item.id === place.id);
+      const by = holder ? { x: place.box.from.x - holder.box.from.x, y: place.box.from.y - holder.box.from.y, z: place.box.from.z - holder.box.from.z } : { x: 0, y: 0, z: 0 };
+      const moved = (at: Box['from']) => ({ x: at.x + by.x, y: at.y + by.y, z: at.z + by.z });
+      return { ...p, box: { from: moved(p.box.from), to: moved(p.box.to) } };
+    });
+  }, [all, posture]);
+  const parts = standing.filter(({ item }) => !hidden.includes(item.id) && (!item.in || alive.includes(item.in.module) || alive.includes(item.id) || open.includes(item.in.module)));
   return {
     ...snapshot, parts, all, sight,
     selected: alive, setSelected,
     hidden, setHidden,
     open, setOpen,
     sweep, setSweep,
+    stance, setStance, posture, pointed, setPointed,
     setSight, fit: () => {
       setSight(undefined);
       if (fitted) setKept({ job: job.id, sight: fitted });

@@ -49,7 +49,7 @@ export interface Guides {
 const none: Guides = { across: undefined, up: undefined };
 
 /** Choosing, dragging with snapping, nudging, pushing and zooming in one view. */
-export function useBenchHand(svg: RefObject<SVGSVGElement | null>, view: View, w: Window | undefined, bench: Bench, onPick?: (at: { u: number; v: number }) => void) {
+export function useBenchHand(svg: RefObject<SVGSVGElement | null>, view: View, w: Window | undefined, bench: Bench, onTouch: () => void, onPick?: (at: { u: number; v: number }) => void) {
   const session = useSession();
   const [grip, setGrip] = useState<Grip>();
   const [guides, setGuides] = useState<Guides>(none);
@@ -74,6 +74,7 @@ export function useBenchHand(svg: RefObject<SVGSVGElement | null>, view: View, w
     if (id === undefined) return setGrip({ kind: event.shiftKey ? 'frame' : 'pan', ids: [], from, to: from, box: undefined, still: [], began: false });
     const ids = event.shiftKey ? (selected.includes(id) ? selected.filter((s) => s !== id) : [...selected, id]) : selected.includes(id) ? selected : [id];
     setSelected(ids);
+    onTouch();
     focus(id);
     const moves = parts.filter((p) => ids.includes(p.item.id) && !p.item.locked && !p.item.in);
     const still = [...parts.filter((p) => p.item.module && !p.item.in && !ids.includes(p.item.id)).map((p) => p.box), ...(bench.assessment?.bays ?? []).flatMap((b) => [b.room, ...b.obstacles.map((o) => o.solid)])];
@@ -114,7 +115,7 @@ export function useBenchHand(svg: RefObject<SVGSVGElement | null>, view: View, w
     by[across] = wish.from[across] + a.by - box.from[across];
     by[up] = wish.from[up] + b.by - box.from[up];
     setGrip({ ...grip, began: true, by });
-    session.drag((job) => shift(job, grip.ids, by));
+    session.drag((job) => shift(job, grip.ids, by, bench.stance));
   };
 
   /** What was put into another space belongs to it. */
@@ -142,7 +143,7 @@ export function useBenchHand(svg: RefObject<SVGSVGElement | null>, view: View, w
       const { by, ids } = grip;
       if (keep && by) {
         session.drag((job) => {
-          shift(job, ids, by);
+          shift(job, ids, by, bench.stance);
           settle(job, ids);
         });
       }
@@ -191,7 +192,7 @@ export function useBenchHand(svg: RefObject<SVGSVGElement | null>, view: View, w
     by[across] = direction[0] ?? 0;
     by[up] = direction[1] ?? 0;
     session.edit(ids.length > 1 ? `Move ${ids.length} parts` : `Move ${parts.find((p) => p.item.id === id)?.item.name ?? 'part'}`, (job) => {
-      shift(job, ids, by);
+      shift(job, ids, by, bench.stance);
       settle(job, ids);
     }, `nudge ${ids.join(' ')}`);
   };

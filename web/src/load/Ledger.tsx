@@ -4,6 +4,7 @@ import Button from 'react-bootstrap/Button';
 import type { Item, Job } from '../api/types';
 import { AddButton, RemoveHead } from '../components/ListButtons';
 import { Scroll } from '../components/Scroll';
+import { downloading } from '../document/download';
 import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
 import { formatMassColumn } from '../quantity/format';
 import { unitName } from '../quantity/units';
@@ -91,7 +92,7 @@ export function Ledger({ selected, onSelect, onImport }: Props) {
           <Button size="sm" variant="outline-secondary" onClick={onImport}>
             <i className="bi bi-box-arrow-in-down" aria-hidden /> Read CSV
           </Button>
-          <a className="btn btn-sm btn-outline-secondary" href={`/api/jobs/${job.id}/items.csv`} download>
+          <a className="btn btn-sm btn-outline-secondary" href={`/api/jobs/${job.id}/items.csv`} onClick={downloading(session, `/api/jobs/${job.id}/items.csv`)} download>
             <i className="bi bi-box-arrow-up" aria-hidden /> Write CSV
           </a>
         </div>

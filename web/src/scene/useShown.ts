@@ -13,7 +13,7 @@ export function useShown() {
     setSelected(id);
     setSubject(undefined);
   }, []);
-  const onShow = useCallback((about: Finding['subject']) => {
+  const onShow = useCallback(({ subject: about }: Finding) => {
     setSelected(about.kind === 'item' ? about.id : undefined);
     setSubject(about.kind);
   }, []);

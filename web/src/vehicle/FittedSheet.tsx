@@ -1,9 +1,10 @@
+import { MarksCard } from './MarksCard';
 import { ModificationsCard } from './ModificationsCard';
 import { MountsCard } from './MountsCard';
 import { SeatsCard } from './SeatsCard';
 import { TanksCard } from './TanksCard';
 
-/** What is on the vehicle: modifications, tanks, seats, and points to fix to. */
+/** What is on the vehicle: modifications, tanks, seats, points to fix to, and what must stay free. */
 export function FittedSheet() {
   return (
     <>
@@ -11,6 +12,7 @@ export function FittedSheet() {
       <TanksCard />
       <SeatsCard />
       <MountsCard />
+      <MarksCard />
     </>
   );
 }

@@ -1,4 +1,4 @@
-import type { Item, Module } from '../api/types';
+import type { Item, Mark, Module, Stance } from '../api/types';
 
 /** The words by which the choices of a part are offered. */
 type Options<T extends string> = readonly { value: T; label: string }[];
@@ -43,4 +43,47 @@ export const works: Options<Item['work']> = [
   { value: 'existing', label: 'There already' },
   { value: 'later', label: 'Later' },
   { value: 'others', label: 'By others' },
+];
+
+export const latches: Options<Module['latch']> = [
+  { value: '', label: 'Nothing' },
+  { value: 'rated', label: 'A rated latch' },
+  { value: 'friction', label: 'Friction' },
+  { value: 'magnet', label: 'A magnet' },
+  { value: 'hatch', label: 'The hatch presses on it' },
+];
+
+export const followings: Options<Module['follows']> = [
+  { value: '', label: 'Not said' },
+  { value: 'chain', label: 'In a chain' },
+  { value: 'fold', label: 'Folded at mid-point' },
+  { value: 'elastic', label: 'Taken up by elastic' },
+];
+
+export const stanceUses: Options<Stance['use']> = [
+  { value: 'drive', label: 'Driving' },
+  { value: 'cook', label: 'Cooking' },
+  { value: 'sleep', label: 'Sleeping' },
+  { value: 'other', label: 'Something else' },
+];
+
+export const markKinds: Options<Mark['kind']> = [
+  { value: 'lamp', label: 'Lamp' },
+  { value: 'plate', label: 'Number plate' },
+  { value: 'filler', label: 'Filler' },
+  { value: 'ball', label: 'Ball' },
+  { value: 'spare', label: 'Spare wheel' },
+  { value: 'jack', label: 'Jack and tools' },
+  { value: 'drain', label: 'Drain' },
+  { value: 'battery', label: 'Starting battery' },
+  { value: 'other', label: 'Something else' },
+];
+
+export const sightSides: Options<Mark['from']> = [
+  { value: 'rear', label: 'From behind' },
+  { value: 'left', label: 'From the left' },
+  { value: 'right', label: 'From the right' },
+  { value: 'front', label: 'From the front' },
+  { value: 'top', label: 'From above' },
+  { value: 'none', label: 'Not checked' },
 ];

@@ -8,8 +8,8 @@ import (
 	"zaino/internal/core/fitout"
 )
 
-// Step is one thing to do on the way from the road to a stance, or to a thing.
-type Step struct {
+// Act is one thing to do on the way from the road to a stance, or to a thing.
+type Act struct {
 	Kind    string  `json:"kind" enum:"fold,door,open,move"`
 	ID      string  `json:"id" doc:"of the seat, bay or item"`
 	Text    string  `json:"text"`
@@ -30,18 +30,18 @@ const (
 // Change returns what has to be done from the road to a posture, in an order in
 // which it goes: seats, doors, what is put elsewhere, then what is opened, each
 // after what stands in its way.
-func (s *Scene) Change(p *Posture) []Step {
-	var steps []Step
+func (s *Scene) Change(p *Posture) []Act {
+	var steps []Act
 	for _, seat := range p.Stance.Folded {
 		for i := range s.Vehicle.Seats {
 			if s.Vehicle.Seats[i].ID == seat.Seat {
-				steps = append(steps, Step{"fold", seat.Seat, "Fold " + lower(s.Vehicle.Seats[i].Name), foldMinutes})
+				steps = append(steps, Act{"fold", seat.Seat, "Fold " + lower(s.Vehicle.Seats[i].Name), foldMinutes})
 			}
 		}
 	}
 	for _, d := range p.Doors {
 		steps = append(steps, s.beforeDoor(d, p)...)
-		steps = append(steps, Step{"door", s.Bays[d].ID, "Open the door of " + lower(s.Bays[d].Name), doorMinutes})
+		steps = append(steps, Act{"door", s.Bays[d].ID, "Open the door of " + lower(s.Bays[d].Name), doorMinutes})
 	}
 	for _, l := range p.Stance.Loose {
 		if i := indexOf(s.Parts, l.Item); i >= 0 {
@@ -58,12 +58,12 @@ func (s *Scene) Change(p *Posture) []Step {
 }
 
 // beforeDoor is what swings away before the door of a bay can be opened.
-func (s *Scene) beforeDoor(bay int, p *Posture) []Step {
+func (s *Scene) beforeDoor(bay int, p *Posture) []Act {
 	_, swept, ok := s.Bays[bay].Door()
 	if !ok {
 		return nil
 	}
-	var steps []Step
+	var steps []Act
 	for i := range s.Parts {
 		part := &s.Parts[i]
 		if least(swept.Overlap(part.Box)) <= slack || slices.ContainsFunc(p.Open, func(o OpenLeaf) bool { return o.Part == i }) {
@@ -102,7 +102,7 @@ func (s *Scene) order(p *Posture) []OpenLeaf {
 	return ordered
 }
 
-func (s *Scene) openStep(o OpenLeaf) Step {
+func (s *Scene) openStep(o OpenLeaf) Act {
 	p := &s.Parts[o.Part]
 	verb := map[Motion]string{Slides: "Slide out ", Drawers: "Pull out ", LidUp: "Lift the lid of ", FlapOut: "Let down the front of ", DoorOut: "Open "}[p.Motion]
 	what := lower(p.Name())
@@ -117,10 +117,10 @@ func (s *Scene) openStep(o OpenLeaf) Step {
 	if p.Module().Lock == fitout.BothLocks {
 		minutes = bothMinutes
 	}
-	return Step{"open", p.ID, verb + what, minutes}
+	return Act{"open", p.ID, verb + what, minutes}
 }
 
-func (s *Scene) moveStep(i int, outside bool) Step {
+func (s *Scene) moveStep(i int, outside bool) Act {
 	p := &s.Parts[i]
 	text, minutes := "Move "+lower(p.Name()), float64(moveMinutes)
 	if outside {
@@ -129,7 +129,7 @@ func (s *Scene) moveStep(i int, outside bool) Step {
 	if p.Kg() > s.Practice.OneLifts {
 		text, minutes = text+", two people", heavyMinutes
 	}
-	return Step{"move", p.ID, text, minutes}
+	return Act{"move", p.ID, text, minutes}
 }
 
 // Get is what it takes to get at one thing that is used daily, from the road.
@@ -137,7 +137,7 @@ type Get struct {
 	ID    string `json:"id"`
 	Name  string `json:"name"`
 	Used  string `json:"used" enum:"often,daily"`
-	Steps []Step `json:"steps"`
+	Steps []Act  `json:"steps"`
 }
 
 // Gets returns for everything that the brief has taken out daily or more what
@@ -168,7 +168,7 @@ func (s *Scene) Gets() []Get {
 
 // toPart is the way to a part that stands free: its door, what carries it, and
 // what stands between it and the opening.
-func (s *Scene) toPart(i int) []Step {
+func (s *Scene) toPart(i int) []Act {
 	steps, out := s.toSide(i)
 	if s.Parts[i].Motion == Slides && len(s.Parts[i].Leaves) > 0 {
 		return append(steps, s.openStep(OpenLeaf{i, s.Parts[i].Leaves[0]}))
@@ -189,12 +189,12 @@ func (s *Scene) toPart(i int) []Step {
 
 // toSide is the door of a part's bay and what carries the part out; out tells
 // whether something does.
-func (s *Scene) toSide(i int) (steps []Step, out bool) {
+func (s *Scene) toSide(i int) (steps []Act, out bool) {
 	p := &s.Parts[i]
 	for k := range s.Bays {
 		if s.Bays[k].ID == p.Bay && s.Bays[k].Opening.Known {
 			road := Posture{Boxes: boxesOf(s.Parts), Gone: make([]bool, len(s.Parts))}
-			steps = append(s.beforeDoor(k, &road), Step{"door", p.Bay, "Open the door of " + lower(s.Bays[k].Name), doorMinutes})
+			steps = append(s.beforeDoor(k, &road), Act{"door", p.Bay, "Open the door of " + lower(s.Bays[k].Name), doorMinutes})
 		}
 	}
 	for k := range s.Parts {
@@ -207,7 +207,7 @@ func (s *Scene) toSide(i int) (steps []Step, out bool) {
 }
 
 // toThing is the way to what lies in a compartment.
-func (s *Scene) toThing(holder int, t *Thing) []Step {
+func (s *Scene) toThing(holder int, t *Thing) []Act {
 	p := &s.Parts[holder]
 	steps, _ := s.toSide(holder)
 	for _, leaf := range p.Leaves {
@@ -221,7 +221,7 @@ func (s *Scene) toThing(holder int, t *Thing) []Step {
 		}
 	}
 	for range t.Moves {
-		steps = append(steps, Step{"move", t.Item.ID, "Lift off what lies on it", moveMinutes})
+		steps = append(steps, Act{"move", t.Item.ID, "Lift off what lies on it", moveMinutes})
 	}
 	return steps
 }
@@ -236,10 +236,10 @@ func boxesOf(parts []Part) []fitout.Box {
 
 // DriveAway lists what must be shut, latched, lowered or stowed before driving
 // off from any of the stances, by what they open.
-func (s *Scene) DriveAway() []Step {
-	var steps []Step
-	once := func(step Step) {
-		if !slices.ContainsFunc(steps, func(o Step) bool { return o.Kind == step.Kind && o.ID == step.ID && o.Text == step.Text }) {
+func (s *Scene) DriveAway() []Act {
+	var steps []Act
+	once := func(step Act) {
+		if !slices.ContainsFunc(steps, func(o Act) bool { return o.Kind == step.Kind && o.ID == step.ID && o.Text == step.Text }) {
 			steps = append(steps, step)
 		}
 	}
@@ -247,7 +247,7 @@ func (s *Scene) DriveAway() []Step {
 		p := &s.Postures[n]
 		for _, l := range p.Stance.Loose {
 			if i := indexOf(s.Parts, l.Item); i >= 0 {
-				once(Step{"move", l.Item, fmt.Sprintf("Stow %s and fix it", lower(s.Parts[i].Name())), moveMinutes})
+				once(Act{"move", l.Item, fmt.Sprintf("Stow %s and fix it", lower(s.Parts[i].Name())), moveMinutes})
 			}
 		}
 		for _, o := range p.Open {
@@ -256,15 +256,15 @@ func (s *Scene) DriveAway() []Step {
 			if verb == "" {
 				verb = "Push in and lock "
 			}
-			once(Step{"open", part.ID, verb + lower(part.Name()), openMinutes})
+			once(Act{"open", part.ID, verb + lower(part.Name()), openMinutes})
 		}
 		for _, d := range p.Doors {
-			once(Step{"door", s.Bays[d].ID, "Shut and lock the door of " + lower(s.Bays[d].Name), doorMinutes})
+			once(Act{"door", s.Bays[d].ID, "Shut and lock the door of " + lower(s.Bays[d].Name), doorMinutes})
 		}
 		for _, seat := range p.Stance.Folded {
 			for i := range s.Vehicle.Seats {
 				if s.Vehicle.Seats[i].ID == seat.Seat {
-					once(Step{"fold", seat.Seat, fmt.Sprintf("Put %s back up where someone sits there", lower(s.Vehicle.Seats[i].Name)), foldMinutes})
+					once(Act{"fold", seat.Seat, fmt.Sprintf("Put %s back up where someone sits there", lower(s.Vehicle.Seats[i].Name)), foldMinutes})
 				}
 			}
 		}
@@ -273,7 +273,7 @@ func (s *Scene) DriveAway() []Step {
 }
 
 // sentence joins steps into one.
-func sentence(steps []Step) string {
+func sentence(steps []Act) string {
 	var texts []string
 	for _, step := range steps {
 		texts = append(texts, strings.ToLower(step.Text[:1])+step.Text[1:])

@@ -1,0 +1,48 @@
+import { useState } from 'react';
+
+import type { Finding } from '../api/types';
+import { useSession } from '../document/SessionContext';
+
+const same = (finding: Finding) => (a: { rule: string; subject: string; stance: string }) => a.rule === finding.rule && a.subject === finding.subject.id && a.stance === finding.stance;
+
+/** The specialist's word that a finding may stand, with the reason; kept in the job and printed. */
+export function Acceptance({ finding }: { finding: Finding }) {
+  const session = useSession();
+  const [why, setWhy] = useState<string>();
+  if (finding.accepted !== '') {
+    return (
+      <p className="accepted">
+        <span>Let stand: {finding.accepted}</span>
+        <button type="button" className="chip" aria-label={`Look at it again: ${finding.title}`} onClick={() => session.edit(`Look again at ${finding.title}`, (j) => (j.accepted = j.accepted.filter((a) => !same(finding)(a))))}>
+          Look again
+        </button>
+      </p>
+    );
+  }
+  if (!finding.waivable) return null;
+  if (why === undefined) {
+    return (
+      <button type="button" className="chip let-stand" aria-label={`Let it stand: ${finding.title}`} onClick={() => setWhy('')}>
+        Let it stand
+      </button>
+    );
+  }
+  const reason = why.trim();
+  return (
+    <form
+      className="let-stand-form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (reason === '') return;
+        session.edit(`Let stand: ${finding.title}`, (j) => {
+          j.accepted = [...j.accepted.filter((a) => !same(finding)(a)), { rule: finding.rule, subject: finding.subject.id, stance: finding.stance, why: reason }];
+        });
+        setWhy(undefined);
+      }}
+    >
+      {/* eslint-disable-next-line jsx-a11y/no-autofocus -- it was asked for by the press before */}
+      <input className="form-control form-control-sm" aria-label={`Why it may stand: ${finding.title}`} placeholder="Why it may stand" value={why} maxLength={1000} autoFocus onChange={(event) => setWhy(event.target.value)} onKeyDown={(event) => event.key === 'Escape' && setWhy(undefined)} />
+      <button type="submit" className="btn btn-sm btn-primary" disabled={reason === ''}>Let it stand</button>
+    </form>
+  );
+}

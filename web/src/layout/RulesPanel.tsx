@@ -1,0 +1,49 @@
+import type { Practice } from '../api/types';
+import { Field } from '../components/Field';
+import { QuantityField } from '../components/QuantityField';
+import { useSession } from '../document/SessionContext';
+import type { Kind } from '../quantity/units';
+import type { Bench } from './useBench';
+
+type Plain = Exclude<keyof Practice, 'restraint'>;
+
+const rules: { key: Plain; label: string; kind: Kind; hint: string }[] = [
+  { key: 'runnerFactor', label: 'Runners used to', kind: 'plain', hint: 'share of their rating that is used; less off road' },
+  { key: 'clearance', label: 'Beside what slides', kind: 'length', hint: 'least room on each side' },
+  { key: 'headroom', label: 'Above a bed', kind: 'length', hint: 'over the platform, mattress not counted' },
+  { key: 'step', label: 'A step is', kind: 'length', hint: 'high; what it brings within reach' },
+  { key: 'oneLifts', label: 'One person lifts', kind: 'mass', hint: 'out of the vehicle' },
+  { key: 'standing', label: 'A person weighs', kind: 'mass', hint: 'who sits or stands on something' },
+  { key: 'heavyFrom', label: 'Heavy is from', kind: 'mass', hint: 'a single thing' },
+  { key: 'highFrom', label: 'High is from', kind: 'length', hint: 'above ground; only light things there' },
+  { key: 'wind', label: 'Wind under a lid', kind: 'plain', hint: 'N/m²' },
+];
+
+const ways = [
+  { key: 'forward', label: 'Forward' }, { key: 'rearward', label: 'Rearward' }, { key: 'sideways', label: 'Sideways' }, { key: 'upward', label: 'Upward' },
+] as const;
+
+/** The workshop's own rules, and what was let stand. */
+export function RulesPanel({ bench }: { bench: Bench }) {
+  const session = useSession();
+  const { job } = bench;
+  return (
+    <div className="form" data-panel="rules">
+      <p className="hint">Held against where no plate or data sheet says otherwise. Each is kept in this job.</p>
+      {rules.map(({ key, label, kind, hint }) => (
+        <Field key={key} label={label} hint={hint}>
+          <QuantityField label={label} value={job.practice[key]} kind={kind} system={job.units} onCommit={(v) => session.edit(label, (j) => (j.practice[key] = v))} />
+        </Field>
+      ))}
+      <fieldset>
+        <legend>Cargo is held against</legend>
+        <p className="hint">Shares of its weight: cargo practice of the region, not a crash rating. Local rules come first.</p>
+        {ways.map(({ key, label }) => (
+          <Field key={key} label={label}>
+            <QuantityField label={`Restraint ${label.toLowerCase()}`} value={job.practice.restraint[key]} kind="plain" system={job.units} onCommit={(v) => session.edit(`Restraint ${label.toLowerCase()}`, (j) => (j.practice.restraint[key] = v))} />
+          </Field>
+        ))}
+      </fieldset>
+    </div>
+  );
+}
