@@ -16,7 +16,7 @@ func TestListOfJobs(t *testing.T) {
 	p.see("[data-job=river-gauging]")
 	assert.Equal(t, 3, p.count("[data-job]"))
 	assert.Contains(t, p.text("[data-job=river-gauging]"), "1 stop", "the first demo job is over its rear axle")
-	assert.Contains(t, p.text("[data-job=queen-bees]"), "clear")
+	assert.Contains(t, p.text("[data-job=queen-bees]"), "3 cautions")
 
 	p.enter("Search jobs", "wrenquill bees")
 	p.waitFor("document.querySelectorAll('[data-job]').length === 0")
@@ -104,7 +104,7 @@ func TestCarryAJobToAnotherInstallation(t *testing.T) {
 	p.waitText("main", "No jobs yet.")
 	p.upload("Job file", file)
 	p.waitFor(`location.pathname === '/jobs/sound-recordist/load'`)
-	p.waitPad("rear", "load", "1 459 kg")
+	p.waitPad("rear", "load", "1 460 kg")
 	assert.Equal(t, string(exported), string(to.get("/api/jobs/sound-recordist/export")), "unchanged to the byte")
 
 	broken := filepath.Join(t.TempDir(), "newer.zaino.json")

@@ -225,10 +225,10 @@ func TestFixesMendTheRearAxle(t *testing.T) {
 	p.waitText("[data-rule=rear-over]", "Rear axle 28.9 kg over")
 	p.press("Rear axle 28.9 kg over")
 	p.see(".axle.state-over.pointed") // the finding shows what it is about
-	p.press("Carry 24 L less in water tank")
+	p.press("Carry 25 L less in water tank")
 	p.waitText("[data-pad=rear]", "left")
 	assert.Zero(t, p.count("[data-rule=rear-over]"))
-	assert.Equal(t, "26", p.value("Content of Water tank"))
+	assert.Equal(t, "25", p.value("Content of Water tank"))
 	p.press("Undo: Carry")
 	p.waitText("[data-rule=rear-over]", "Rear axle 28.9 kg over")
 }

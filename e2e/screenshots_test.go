@@ -44,8 +44,7 @@ func TestScreenshots(t *testing.T) {
 		}},
 		{"space", "/jobs/queen-bees/vehicle/space", "[data-bay-shape=bed]", nil},
 		{"layout", "/jobs/queen-bees/layout", "[data-component]", func(p *page) {
-			p.clickOn(part("plan", "slide-out-kitchen-frame"))
-			p.see("[data-panel=part]")
+			p.choosePart("slide-out-kitchen-frame")
 			p.press("Open Slide-out kitchen frame")
 			p.see("[data-open]")
 			js[any](p, "document.activeElement.blur()")

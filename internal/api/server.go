@@ -59,6 +59,7 @@ func register(router chi.Router, o Options, gate *gate) huma.API {
 	h.registerDocuments(api)
 	h.registerAssess(api)
 	h.registerBench(api)
+	h.registerVariants(api)
 	h.registerExchange(api)
 	h.registerSystem(api)
 	return api

@@ -19,5 +19,8 @@ func Components() ([]fitout.Component, error) {
 	if err := json.Unmarshal(components, &all); err != nil {
 		return nil, fmt.Errorf("the components cannot be read: %w", err)
 	}
+	for i := range all {
+		all[i].Fill()
+	}
 	return all, nil
 }

@@ -16,7 +16,7 @@ func TestCoreStandsAlone(t *testing.T) {
 	out, err := exec.Command("go", "list", "-f", "{{.ImportPath}}: {{join .Imports \" \"}}", "./...").CombinedOutput()
 	require.NoError(t, err, "%s", out)
 	engines := []string{}
-	for _, name := range []string{"brief", "fit", "load", "module", "rating", "ride", "space"} {
+	for _, name := range []string{"brief", "fit", "load", "module", "propose", "rating", "ride", "space"} {
 		engines = append(engines, "zaino/internal/core/"+name)
 	}
 	for line := range strings.Lines(string(out)) {

@@ -33,6 +33,7 @@ func (s *Store) Components() ([]fitout.Component, error) {
 		if err := json.Unmarshal(row.Document, &all[i]); err != nil {
 			return nil, fmt.Errorf("component %s cannot be read: %w", row.ID, err)
 		}
+		all[i].Fill()
 	}
 	return all, nil
 }

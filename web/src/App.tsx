@@ -17,6 +17,7 @@ import { MeasurePage } from './measure/MeasurePage';
 import { FittedSheet } from './vehicle/FittedSheet';
 import { PlateSheet } from './vehicle/PlateSheet';
 import { SpaceSheet } from './vehicle/SpaceSheet';
+import { VariantsPage } from './variants/VariantsPage';
 import { VehiclePage } from './vehicle/VehiclePage';
 import { WeightSheet } from './vehicle/WeightSheet';
 
@@ -56,6 +57,7 @@ function Gate() {
         </Route>
         <Route path="vehicle/measure/:bay" element={<MeasurePage />} />
         <Route path="layout" element={<LayoutPage />} />
+        <Route path="layout/variants" element={<VariantsPage />} />
         <Route path="load" element={<LoadPage />} />
       </Route>
       <Route path="*" element={<Trouble message="There is no such screen." />} />

@@ -121,7 +121,8 @@ func rules() []func(*subject) []fitout.Finding {
 
 // subject is a job made ready to be looked at by rules.
 type subject struct {
-	job     *fitout.Job
+	given   *fitout.Job // as it came
+	job     *fitout.Job // with every item at its centre of mass
 	variant *fitout.Variant
 	placed  []fitout.Item // with their boxes where they are drawn; in the variant they stand at their centre of mass
 	plan    *load.Plan
@@ -148,10 +149,11 @@ func (s *subject) rating(id fitout.LimitID) rating.Rating {
 }
 
 func newSubject(j *fitout.Job) *subject {
+	given := j
 	placed := module.Placed(j.ChosenVariant().Items, handy(&j.Brief))
 	j = module.Weighed(j, placed)
 	placed = extended(placed, j.Vehicle.Extension)
-	s := &subject{job: j, variant: j.ChosenVariant(), placed: placed, plan: load.NewPlan(j), say: speaker{j}}
+	s := &subject{given: given, job: j, variant: j.ChosenVariant(), placed: placed, plan: load.NewPlan(j), say: speaker{j}}
 	s.now = s.plan.Now()
 	s.ratings = rating.All(&j.Vehicle)
 	s.limits = limits(s)

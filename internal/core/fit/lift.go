@@ -69,7 +69,7 @@ func (s *Scene) before(i int) []int {
 	if bay == nil || !bay.Opening.Known {
 		return nil
 	}
-	path := bay.path(p.Box)
+	path := bay.Path(p.Box)
 	var first []int
 	for k := range s.Parts {
 		if k != i && least(path.Overlap(s.Parts[k].Box)) > slack {
@@ -79,8 +79,8 @@ func (s *Scene) before(i int) []int {
 	return first
 }
 
-// path is the room straight from a box to the opening of its bay.
-func (b *Bay) path(box fitout.Box) fitout.Box {
+// Path is the room straight from a box to the opening of its bay.
+func (b *Bay) Path(box fitout.Box) fitout.Box {
 	gap := b.Opening.Gap
 	switch b.Opening.Face {
 	case fitout.FaceRear:

@@ -68,7 +68,7 @@ func reachDepth(s *Scene) []fitout.Finding {
 		if bay == nil || !bay.Opening.Known || bay.Shared || holder.Motion == Slides || holder.Motion == Drawers || s.isCarried(holder) {
 			return
 		}
-		depth := bay.depthBehind(box)
+		depth := bay.Behind(box)
 		over := depth - s.Reach.Arm
 		if over <= slack {
 			return
@@ -93,8 +93,8 @@ func (s *Scene) isCarried(p *Part) bool {
 	return false
 }
 
-// depthBehind is how far the near side of a box stands behind the opening of a bay.
-func (b *Bay) depthBehind(box fitout.Box) float64 {
+// Behind returns how far the near side of a box stands behind the opening of a bay.
+func (b *Bay) Behind(box fitout.Box) float64 {
 	gap := b.Opening.Gap
 	switch b.Opening.Face {
 	case fitout.FaceRear:

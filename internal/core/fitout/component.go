@@ -1,5 +1,7 @@
 package fitout
 
+import "reflect"
+
 // Component is a part to place on the bench: an item without a place, of the
 // generic catalogue or of the workshop's own. A built one has no mass of its
 // own; its construction gives it.
@@ -19,6 +21,9 @@ func (c *Component) Loosen() {
 		i.Presence = Presence{Kind: Always}
 	}
 }
+
+// Fill makes missing lists empty, as Decode does for a job.
+func (c *Component) Fill() { fillLists(reflect.ValueOf(c).Elem()) }
 
 // CheckComponent holds a component against the rules of the document. It returns
 // nil or Problems, with the paths of its item.

@@ -220,3 +220,15 @@ func fillLists(value reflect.Value) {
 		}
 	}
 }
+
+// CopyVariant returns a variant of a job with everything in it copied, so that
+// neither changes with the other.
+func (j *Job) CopyVariant(index int) (Variant, error) {
+	data, err := json.Marshal(j.Variants[index])
+	if err != nil {
+		return Variant{}, err
+	}
+	var v Variant
+	err = json.Unmarshal(data, &v)
+	return v, err
+}

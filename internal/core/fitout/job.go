@@ -45,6 +45,8 @@ type Variant struct {
 	Switches []Switch `json:"switches" maxItems:"200"`
 	Choices  []Choice `json:"choices" maxItems:"100"`
 	Stances  []Stance `json:"stances" maxItems:"30" doc:"how it stands for each purpose, beside the road"`
+	From     string   `json:"from" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the variant that it was made from; empty for none"`
+	Why      string   `json:"why" maxLength:"1000" doc:"why it was adopted, or why not"`
 }
 
 // Point is a place in the vehicle's frame, mm.

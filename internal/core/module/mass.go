@@ -4,8 +4,9 @@ import "zaino/internal/core/fitout"
 
 // panel is one board of a module: its box, and what it is made of.
 type panel struct {
-	box fitout.Box
-	kg  float64
+	box   fitout.Box
+	kg    float64
+	sheet bool // cut from a sheet: not a runner, lining or profile
 }
 
 // Mass returns what a module weighs by its construction, kg, and the centre of
@@ -66,7 +67,7 @@ func panels(i *fitout.Item) []panel {
 
 // board is a panel of the module's material that fills a box.
 func board(m *fitout.Module, b fitout.Box) panel {
-	return panel{b, b.Litres() / 1000 * density(m.Wall)}
+	return panel{b, b.Litres() / 1000 * density(m.Wall), true}
 }
 
 // shell is top, bottom, both sides and the end away from the face; with all
@@ -92,7 +93,7 @@ func shell(i *fitout.Item, b fitout.Box, closed bool) []panel {
 	}
 	if m.Wall == fitout.Extrusion {
 		s := b.Size()
-		all = append(all, panel{b, profileKg * 4 * (s.Length + s.Width + s.Height) / 1000})
+		all = append(all, panel{b, profileKg * 4 * (s.Length + s.Width + s.Height) / 1000, false})
 	}
 	return all
 }
@@ -106,7 +107,7 @@ func dividers(i *fitout.Item, b fitout.Box) []panel {
 		litres = s.Height * Depth(i) * t / 1e6
 	}
 	n := float64(len(m.Cells) - 1)
-	return []panel{{b, n * litres / 1000 * density(m.Wall)}}
+	return []panel{{b, n * litres / 1000 * density(m.Wall), true}}
 }
 
 // drawer is the bottom and four sides of one drawer, its partitions and cover,
@@ -121,7 +122,7 @@ func drawer(i *fitout.Item, c Cell) []panel {
 		area += s.Length * s.Width
 	}
 	litres := area * m.Panel / 1e6
-	return append([]panel{{c.Outer, litres / 1000 * density(m.Wall)}}, lining(m, c.Outer)...)
+	return append([]panel{{c.Outer, litres / 1000 * density(m.Wall), true}}, lining(m, c.Outer)...)
 }
 
 // lining lies on the bottom and the sides of a box.
@@ -130,7 +131,7 @@ func lining(m *fitout.Module, b fitout.Box) []panel {
 		return nil
 	}
 	s := b.Size()
-	return []panel{{b, liningKg * (s.Length*s.Width + 2*s.Height*(s.Length+s.Width)) / 1e6}}
+	return []panel{{b, liningKg * (s.Length*s.Width + 2*s.Height*(s.Length+s.Width)) / 1e6, false}}
 }
 
 // runners are a pair for each drawer, as long as it is deep.
@@ -142,7 +143,24 @@ func runners(i *fitout.Item, drawers []fitout.Box) []panel {
 		if across(i.Module.Faces) {
 			length = s.Width
 		}
-		all = append(all, panel{d, runnerKg(i.Module.Runner) * length / 1000})
+		all = append(all, panel{d, runnerKg(i.Module.Runner) * length / 1000, false})
 	}
 	return all
+}
+
+// Material is what a built module takes of panel, m², and of runner, m; nothing
+// for what is bought whole.
+func Material(i *fitout.Item) (area, runner float64) {
+	if i.Module == nil || i.Module.Wall == fitout.NoMaterial || i.Module.Panel == 0 || Of(i.Module.Kind).Shape == Bought {
+		return 0, 0
+	}
+	for _, p := range panels(i) {
+		if p.sheet {
+			area += p.kg / (density(i.Module.Wall) * i.Module.Panel / 1000)
+		}
+	}
+	if Of(i.Module.Kind).Motion == Drawers {
+		runner = Depth(i) / 1000 * 2 * float64(max(1, len(i.Module.Cells)))
+	}
+	return area, runner
 }

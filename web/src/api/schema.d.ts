@@ -84,6 +84,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["compare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/components": {
         parameters: {
             query?: never;
@@ -340,6 +356,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/propose": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Answers with lines of JSON: the share that is done, and at last what was found. Ending the request calls it off. */
+        post: operations["propose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/schools": {
         parameters: {
             query?: never;
@@ -372,6 +405,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/variants": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["edit-variants"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/vehicle-classes": {
         parameters: {
             query?: never;
@@ -398,6 +447,22 @@ export interface paths {
         get: operations["vocabulary"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ways": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ways"];
         delete?: never;
         options?: never;
         head?: never;
@@ -964,6 +1029,10 @@ export interface components {
             /** @description none of the members is possible too */
             none: boolean;
         };
+        CompareRequest: {
+            job: components["schemas"]["Job"];
+            variants: string[];
+        };
         Component: {
             id: string;
             item: components["schemas"]["Item"];
@@ -1041,6 +1110,13 @@ export interface components {
              * @description mm
              */
             x: number;
+        };
+        Difference: {
+            /** @description of the item */
+            id: string;
+            /** @enum {string} */
+            kind: "new" | "gone" | "moved" | "changed";
+            text: string;
         };
         Document: {
             job: components["schemas"]["Job"];
@@ -2132,6 +2208,39 @@ export interface components {
             job: components["schemas"]["Job"];
             text: string;
         };
+        Proposal: {
+            /**
+             * Format: double
+             * @description no arrangement of the same places is better than this
+             */
+            bound: number;
+            figures: components["schemas"]["VariantFigures"];
+            /** @description with the arrangement as a further variant, not saved */
+            job: components["schemas"]["Job"];
+            /** @description no arrangement of the same places is better */
+            proven: boolean;
+            /** Format: double */
+            score: number;
+            sentence: string;
+        };
+        Proposals: {
+            found: components["schemas"]["Proposal"][];
+            /** @description which demand makes it impossible; empty when something fits */
+            impossible: string;
+        };
+        ProposeLine: {
+            /** @description on the last line */
+            proposals?: components["schemas"]["Proposals"];
+            /**
+             * Format: double
+             * @description 0 to 1
+             */
+            share: number;
+        };
+        ProposeRequest: {
+            job: components["schemas"]["Job"];
+            wishes: components["schemas"]["Wishes"];
+        };
         Rating: {
             bounds: components["schemas"]["Bound"][];
             /**
@@ -2636,6 +2745,12 @@ export interface components {
              */
             waterDistance: number;
         };
+        Turn: {
+            choice: string;
+            /** @description what is then otherwise */
+            label: string;
+            school: string;
+        };
         Tyre: {
             /** @description two tyres on each side */
             dual: boolean;
@@ -2652,12 +2767,102 @@ export interface components {
         };
         Variant: {
             choices: components["schemas"]["Choice"][];
+            /** @description id of the variant that it was made from; empty for none */
+            from: string;
             id: string;
             items: components["schemas"]["Item"][];
             name: string;
             /** @description how it stands for each purpose, beside the road */
             stances: components["schemas"]["Stance"][];
             switches: components["schemas"]["Switch"][];
+            /** @description why it was adopted, or why not */
+            why: string;
+        };
+        VariantFigures: {
+            /** @description of its platforms together, mm; 0 without */
+            bed: components["schemas"]["Size"];
+            /** Format: int64 */
+            cautions: number;
+            /**
+             * Format: double
+             * @description height of the centre of gravity, mm
+             */
+            centre: number;
+            /** @description from the first of those compared */
+            differs: components["schemas"]["Difference"][];
+            /** @description stops and cautions */
+            findings: components["schemas"]["Finding"][];
+            /**
+             * Format: double
+             * @description mass of the modules without contents, kg
+             */
+            fitout: number;
+            /**
+             * Format: double
+             * @description of the top of everything, mm
+             */
+            height: number;
+            /**
+             * Format: double
+             * @description underside of the highest thing that is used daily, mm above ground; 0 for none
+             */
+            highest: number;
+            id: string;
+            /**
+             * Format: double
+             * @description room in drawers and boxes
+             */
+            litres: number;
+            /** Format: int64 */
+            notes: number;
+            pads: components["schemas"]["Pad"][];
+            parts: components["schemas"]["VariantPart"][];
+            /**
+             * Format: double
+             * @description price level of material and hardware in points: panels by their area, runners by their length, bought parts by their mass
+             */
+            price: number;
+            /**
+             * Format: double
+             * @description right less left, kg
+             */
+            sides: number;
+            /**
+             * Format: int64
+             * @description to everything that is used daily, together
+             */
+            steps: number;
+            /**
+             * Format: int64
+             * @description findings that stop it
+             */
+            stops: number;
+        };
+        VariantPart: {
+            box: components["schemas"]["Box"];
+            /**
+             * @description against the first of those compared
+             * @enum {string}
+             */
+            change: "" | "new" | "moved" | "changed";
+            id: string;
+            name: string;
+        };
+        VariantRequest: {
+            /** @description for vary: id of the way */
+            choice: string;
+            /**
+             * @description branch: a copy of a variant; vary: the chosen one with one judgement call made the other way
+             * @enum {string}
+             */
+            edit: "branch" | "vary";
+            /** @description for branch: id of the variant */
+            from: string;
+            job: components["schemas"]["Job"];
+            /** @description for branch: what it is called; empty: its letter */
+            name: string;
+            /** @description for vary: id of the judgement call */
+            school: string;
         };
         Vehicle: {
             baseline: components["schemas"]["Baseline"];
@@ -2740,6 +2945,10 @@ export interface components {
             /** @description at least one ticket read the axles apart */
             split: boolean;
             tickets: components["schemas"]["TicketFigure"][];
+        };
+        Wishes: {
+            aims: string[];
+            parts: string[];
         };
         WorstState: {
             /** @description front, front-least, rear, gross, combination, left or right */
@@ -2909,6 +3118,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": string;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    compare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CompareRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VariantFigures"][];
                 };
             };
             /** @description Error */
@@ -3591,6 +3833,39 @@ export interface operations {
             };
         };
     };
+    propose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProposeRequest"];
+            };
+        };
+        responses: {
+            /** @description Lines of JSON */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/x-ndjson": components["schemas"]["ProposeLine"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     schools: {
         parameters: {
             query?: never;
@@ -3657,6 +3932,39 @@ export interface operations {
             };
         };
     };
+    "edit-variants": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VariantRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Job"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     "vehicle-classes": {
         parameters: {
             query?: never;
@@ -3706,6 +4014,39 @@ export interface operations {
                             [key: string]: string;
                         };
                     };
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    ways: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Job"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Turn"][];
                 };
             };
             /** @description Error */

@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 
 import { TextField } from '../components/TextField';
 import { downloading } from '../document/download';
-import { useSession, useSnapshot } from '../document/SessionContext';
+import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
 import { SaveMark } from './SaveMark';
 import { ViewSettings } from './ViewSettings';
 
@@ -18,6 +18,9 @@ export function TopBar() {
       <h1 className="visually-hidden">{job.name}</h1>
       <TextField label="Job name" className="job-name" value={job.name} maxLength={120} required onCommit={(name) => session.edit('Job name', (j) => (j.name = name), 'job name')} />
       <TextField label="Customer" className="job-customer" placeholder="Customer" value={job.customer} maxLength={200} onCommit={(customer) => session.edit('Customer', (j) => (j.customer = customer), 'customer')} />
+      <Link className="chip variant-link" to={`/jobs/${job.id}/layout/variants`} title="Compare variants, and ask for one">
+        <i className="bi bi-columns-gap" aria-hidden /> {job.variants.length === 1 ? 'Variants' : `${chosenVariant(job).name.slice(0, 18)} of ${job.variants.length} variants`}
+      </Link>
       <SaveMark />
       <div className="top-actions">
         <button type="button" className="icon-button" disabled={undo === undefined} aria-label={undo === undefined ? 'Nothing to undo' : `Undo: ${undo}`} title={undo === undefined ? 'Nothing to undo' : `Undo: ${undo} (Ctrl+Z)`} onClick={() => session.undo()}>

@@ -1,0 +1,146 @@
+package api
+
+import (
+	"context"
+	"encoding/json"
+	"net/http"
+	"reflect"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"zaino/internal/catalogue"
+	"zaino/internal/core/assess"
+	"zaino/internal/core/fitout"
+)
+
+// VariantRequest is an edit that makes a further variant: job in, job out;
+// nothing is saved by it.
+type VariantRequest struct {
+	Edit   string     `json:"edit" enum:"branch,vary" doc:"branch: a copy of a variant; vary: the chosen one with one judgement call made the other way"`
+	From   string     `json:"from" doc:"for branch: id of the variant"`
+	Name   string     `json:"name" maxLength:"120" doc:"for branch: what it is called; empty: its letter"`
+	School string     `json:"school" doc:"for vary: id of the judgement call"`
+	Choice string     `json:"choice" doc:"for vary: id of the way"`
+	Job    fitout.Job `json:"job"`
+}
+
+// CompareRequest asks for variants side by side; none named are all.
+type CompareRequest struct {
+	Variants []string   `json:"variants"`
+	Job      fitout.Job `json:"job"`
+}
+
+// ProposeRequest asks for arrangements.
+type ProposeRequest struct {
+	Wishes assess.Wishes `json:"wishes"`
+	Job    fitout.Job    `json:"job"`
+}
+
+// ProposeLine is one line of the answer to it: how far it is, or at last what was
+// found.
+type ProposeLine struct {
+	Share     float64           `json:"share" doc:"0 to 1"`
+	Proposals *assess.Proposals `json:"proposals,omitempty" doc:"on the last line"`
+}
+
+type compareOutput struct{ Body []assess.VariantFigures }
+
+type waysOutput struct{ Body []assess.Turn }
+
+func (h handlers) registerVariants(api huma.API) {
+	compare := withJob("compare", http.MethodPost, "/api/compare")
+	huma.Register(api, compare, func(_ context.Context, in *jobBody) (*compareOutput, error) {
+		var request struct {
+			Variants []string        `json:"variants"`
+			Job      json.RawMessage `json:"job"`
+		}
+		job, err := decodeWithJob(in.RawBody, &request, &request.Job)
+		if err != nil {
+			return nil, err
+		}
+		return &compareOutput{assess.Compare(&job, request.Variants)}, nil
+	})
+	documentBody[CompareRequest](api, api.OpenAPI().Paths[compare.Path].Post)
+
+	edit := withJob("edit-variants", http.MethodPost, "/api/variants")
+	huma.Register(api, edit, h.editVariants)
+	documentBody[VariantRequest](api, api.OpenAPI().Paths[edit.Path].Post)
+
+	ways := withJob("ways", http.MethodPost, "/api/ways")
+	huma.Register(api, ways, func(_ context.Context, in *jobBody) (*waysOutput, error) {
+		job, err := fitout.Decode(in.RawBody)
+		if err != nil {
+			return nil, refused(err)
+		}
+		components, err := catalogue.Components()
+		return &waysOutput{assess.Ways(&job, components)}, problem(err)
+	})
+	documentBody[fitout.Job](api, api.OpenAPI().Paths[ways.Path].Post)
+
+	propose := withJob("propose", http.MethodPost, "/api/propose")
+	propose.Description = "Answers with lines of JSON: the share that is done, and at last what was found. Ending the request calls it off."
+	propose.Responses = map[string]*huma.Response{"200": {
+		Description: "Lines of JSON",
+		Content: map[string]*huma.MediaType{"application/x-ndjson": {
+			Schema: api.OpenAPI().Components.Schemas.Schema(reflect.TypeFor[ProposeLine](), true, ""),
+		}},
+	}}
+	huma.Register(api, propose, h.propose)
+	documentBody[ProposeRequest](api, api.OpenAPI().Paths[propose.Path].Post)
+}
+
+func (h handlers) editVariants(_ context.Context, in *jobBody) (*jobOutput, error) {
+	var request struct {
+		Edit   string          `json:"edit"`
+		From   string          `json:"from"`
+		Name   string          `json:"name"`
+		School string          `json:"school"`
+		Choice string          `json:"choice"`
+		Job    json.RawMessage `json:"job"`
+	}
+	job, err := decodeWithJob(in.RawBody, &request, &request.Job)
+	if err != nil {
+		return nil, err
+	}
+	switch request.Edit {
+	case "branch":
+		job, err = assess.Branch(&job, request.From, request.Name)
+	case "vary":
+		components, trouble := catalogue.Components()
+		if trouble != nil {
+			return nil, problem(trouble)
+		}
+		job, err = assess.Vary(&job, components, request.School, request.Choice)
+	default:
+		err = fitout.Problem{Path: "edit", Given: request.Edit, Accepted: "branch or vary"}
+	}
+	return &jobOutput{job}, problem(err)
+}
+
+func (h handlers) propose(ctx context.Context, in *jobBody) (*huma.StreamResponse, error) {
+	var request struct {
+		Wishes assess.Wishes   `json:"wishes"`
+		Job    json.RawMessage `json:"job"`
+	}
+	job, err := decodeWithJob(in.RawBody, &request, &request.Job)
+	if err != nil {
+		return nil, err
+	}
+	for _, aim := range request.Wishes.Aims {
+		if !aim.Known() {
+			return nil, problem(fitout.Problem{Path: "wishes.aims", Given: string(aim), Accepted: "rear-axle, low, sides, access, steps or room"})
+		}
+	}
+	return &huma.StreamResponse{Body: func(out huma.Context) {
+		out.SetHeader("Content-Type", "application/x-ndjson")
+		lines := json.NewEncoder(out.BodyWriter())
+		tell := func(line ProposeLine) {
+			_ = lines.Encode(line) // who called it off does not listen any more
+			if f, ok := out.BodyWriter().(http.Flusher); ok {
+				f.Flush()
+			}
+		}
+		found := assess.Propose(ctx, &job, request.Wishes, func(share float64) { tell(ProposeLine{Share: share}) })
+		tell(ProposeLine{Share: 1, Proposals: &found})
+	}}, nil
+}
