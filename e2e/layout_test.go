@@ -126,7 +126,7 @@ func TestACanopyIsLaidOutByMouse(t *testing.T) {
 
 	// Two faces are measured with the tape, and the drawing is saved to scale.
 	p.press("Measure between two faces")
-	room := js[[]float64](p, "(() => { const r = document.querySelector('[data-view=plan] .bay-room').getBoundingClientRect(); return [r.left, r.right, r.top + r.height / 2] })()")
+	room := js[[]float64](p, "(() => { const r = document.querySelector('[data-view=plan] .bay-room').getBoundingClientRect(); return [r.left, r.right, r.top + r.height / 3] })()")
 	p.do(chromedp.MouseClickXY(room[0]+1, room[2]))
 	p.do(chromedp.MouseClickXY(room[1]-1, room[2]))
 	p.waitFor("document.querySelector('[data-view=plan] [data-tape]')?.dataset.tape === '1800'")

@@ -137,7 +137,7 @@ func TestWhatBinds(t *testing.T) {
 	p.enter("Rate of Springs", "70")
 	p.enter("Lift of Springs", "30")
 	p.sheet("Plate")
-	p.waitText("[data-stand=rear]", "4 mm down, 81 mm to the stop")
+	p.waitText("[data-stand=rear]", "3 mm down, 82 mm to the stop")
 	assert.Equal(t, "2 120 kg", plainSpaces(p.pad("rear", "limit")))
 	p.saved()
 }

@@ -13,12 +13,15 @@ import (
 
 type assessmentOutput struct{ Body assess.Assessment }
 
+type loadOutput struct{ Body assess.LoadFigures }
+
 type schoolsOutput struct{ Body []*brief.School }
 
 type sheetsOutput struct{ Body []assess.Sheet }
 
 func (h handlers) registerAssess(api huma.API) {
 	ofJob(api, "assess", "/api/assess", func(j *fitout.Job) *assessmentOutput { return &assessmentOutput{assess.Of(j)} })
+	ofJob(api, "load", "/api/load", func(j *fitout.Job) *loadOutput { return &loadOutput{assess.LoadOf(j)} })
 	ofJob(api, "schools", "/api/schools", func(j *fitout.Job) *schoolsOutput { return &schoolsOutput{assess.Schools(j)} })
 	ofJob(api, "sheets", "/api/sheets", func(j *fitout.Job) *sheetsOutput { return &sheetsOutput{assess.Sheets(j)} })
 }

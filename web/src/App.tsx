@@ -12,6 +12,7 @@ import { Trouble } from './components/Trouble';
 import { JobPage } from './job/JobPage';
 import { JobsPage } from './jobs/JobsPage';
 import { LayoutPage } from './layout/LayoutPage';
+import { CasesPage } from './load/CasesPage';
 import { LoadPage } from './load/LoadPage';
 import { MeasurePage } from './measure/MeasurePage';
 import { FittedSheet } from './vehicle/FittedSheet';
@@ -59,6 +60,7 @@ function Gate() {
         <Route path="layout" element={<LayoutPage />} />
         <Route path="layout/variants" element={<VariantsPage />} />
         <Route path="load" element={<LoadPage />} />
+        <Route path="load/cases" element={<CasesPage />} />
       </Route>
       <Route path="*" element={<Trouble message="There is no such screen." />} />
     </Routes>

@@ -16,6 +16,7 @@ import './styles/vehicle.css';
 import './styles/measure.css';
 import './styles/layout.css';
 import './styles/variants.css';
+import './styles/cases.css';
 import './styles/print.css';
 
 import { StrictMode } from 'react';

@@ -132,6 +132,7 @@ type subject struct {
 
 	ratings  []rating.Rating
 	weighing load.Weighing // of the tickets, for a weighed baseline
+	baseline load.Baseline // how sure the empty vehicle is
 	needs    brief.Needs
 	ride     RideFigures
 	bench    bench
@@ -156,10 +157,11 @@ func newSubject(j *fitout.Job) *subject {
 	s := &subject{given: given, job: j, variant: j.ChosenVariant(), placed: placed, plan: load.NewPlan(j), say: speaker{j}}
 	s.now = s.plan.Now()
 	s.ratings = rating.All(&j.Vehicle)
-	s.limits = limits(s)
 	if j.Vehicle.Baseline.Definition == fitout.AsWeighed {
 		s.weighing = load.Weigh(&j.Vehicle)
 	}
+	s.baseline = load.BaselineOf(&j.Vehicle, &s.weighing, &j.Practice.Uncertainty)
+	s.limits = limits(s)
 	s.needs = brief.NeedsOf(&j.Brief)
 	s.ride = rideFigures(s)
 	s.bench = newBench(s)

@@ -7,16 +7,10 @@ import (
 	"zaino/internal/core/fitout"
 )
 
-// Workshop rules of balance.
-const (
-	leastFrontShare = 0.35 // of the gross on the front axle, for steering
-	mostSideShare   = 0.04 // of the gross by which one side may be heavier
-)
-
 // frontLight cautions when the front axle carries too small a share to steer
 // and brake well.
 func frontLight(s *subject) []fitout.Finding {
-	axles := s.plan.Axles()
+	axles, leastFrontShare := s.plan.Axles(), s.job.Practice.FrontShare
 	if axles.Gross() <= 0 || axles.Front >= leastFrontShare*axles.Gross() {
 		return nil
 	}
@@ -34,6 +28,7 @@ func frontLight(s *subject) []fitout.Finding {
 func sidesUneven(s *subject) []fitout.Finding {
 	corners := s.now.Corners(s.plan.Wheelbase, s.plan.TrackFront, s.plan.TrackRear)
 	difference := corners.Left() - corners.Right()
+	mostSideShare := s.job.Practice.SideShare
 	allowed := mostSideShare * s.now.Kg
 	if s.now.Kg <= 0 || math.Abs(difference) <= allowed {
 		return nil

@@ -28,8 +28,15 @@ func envelope(s *subject) []fitout.Finding {
 			Value:    value, Limit: limit, Margin: limit - value, Unit: "mm", Source: "brief",
 		})
 	}
+	width := o.Width
+	for i := range s.bench.parts {
+		// What stands out behind or beside the body counts as well.
+		b := s.bench.parts[i].Box
+		overhang = max(overhang, b.To.X-s.plan.Wheelbase)
+		width = max(width, 2*b.To.Y, -2*b.From.Y)
+	}
 	check("height", s.highest(), e.Height)
-	check("width", o.Width, e.Width)
+	check("width", width, e.Width)
 	check("length", o.FrontOverhang+s.plan.Wheelbase+overhang, e.Length)
 	check("rear overhang", overhang, e.RearOverhang)
 	return found

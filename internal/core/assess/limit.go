@@ -6,10 +6,6 @@ import (
 	"zaino/internal/core/rating"
 )
 
-// closeShare is how near to a limit a load may come before it is called close.
-// A workshop rule: 3 % is about what unweighed odds and ends add to a build.
-const closeShare = 0.03
-
 // limit is one of the limits that the pads show.
 type limit struct {
 	id    string // front, rear, gross, combination
@@ -22,6 +18,8 @@ type limit struct {
 	form  load.Form
 	worst load.State
 	later float64 // what comes later puts on it, kg
+	close float64 // share of the limit below which what is left is close
+	sigma float64 // standard uncertainty of the load, kg
 }
 
 // limits are the axles, the gross and, when it tows, the combination.
@@ -41,7 +39,10 @@ func limits(s *subject) []limit {
 		l.limit = fitout.Limit{Kg: l.known.Kg, Source: l.known.Source}
 		l.binds = s.binds(l.known)
 	}
+	errors := plan.Errors(s.baseline, &s.job.Practice.Uncertainty, nil)
 	for i := range all {
+		all[i].close = s.job.Practice.Close
+		all[i].sigma = load.Sigma(all[i].form, errors)
 		all[i].worst = plan.Worst(all[i].form)
 		all[i].later = all[i].form.Of(plan.Later())
 	}
@@ -60,7 +61,7 @@ func (l *limit) state() string {
 		return "unknown"
 	case l.over() > 0:
 		return "over"
-	case l.load > l.limit.Kg*(1-closeShare):
+	case l.load > l.limit.Kg*(1-l.close):
 		return "close"
 	}
 	return "within"
@@ -96,12 +97,15 @@ type Pad struct {
 	State string  `json:"state" enum:"within,close,over,unknown"`
 	Worst float64 `json:"worst" doc:"load in the exact worst state, kg"`
 	Done  float64 `json:"done" doc:"load when everything is finished, with what comes later and from others, kg"`
+	Sigma float64 `json:"sigma" doc:"standard uncertainty of the load, kg; what is shown is the load ± 2 of it"`
+	Over  float64 `json:"over" doc:"probability of being over the limit, 0 to 1; 0 when the limit is not stated"`
 	Binds string  `json:"binds" doc:"which rating is the limit, where it is not the plate's: upgrade, tyres, rack, hitch"`
 }
 
 func (l *limit) pad() Pad {
-	p := Pad{ID: l.id, Title: l.title, Term: l.name, Load: l.load, Limit: l.limit.Kg, State: l.state(), Worst: l.worst.Value, Done: l.load + l.later, Binds: l.binds}
+	p := Pad{ID: l.id, Title: l.title, Term: l.name, Load: l.load, Limit: l.limit.Kg, State: l.state(), Worst: l.worst.Value, Done: l.load + l.later, Binds: l.binds, Sigma: l.sigma}
 	if l.stated() {
+		p.Over = load.Over(l.load, l.limit.Kg, l.sigma)
 		p.Left = -l.over()
 	}
 	return p

@@ -2,6 +2,7 @@ package fit
 
 import (
 	"fmt"
+	"strings"
 
 	"zaino/internal/core/fitout"
 )
@@ -9,12 +10,18 @@ import (
 var _ = add("lift-out", liftOut)
 var _ = add("locked-in", lockedIn)
 
-// liftsOut returns the parts that the brief wants to come out: its entry has the
-// part's id.
+// liftsOut calls back for the parts that the brief wants to come out: its entry
+// has the part's id or its name.
 func (s *Scene) liftsOut(tell func(i int, want *fitout.LiftOut)) {
 	for k := range s.Brief.Daily.LiftOut {
 		want := &s.Brief.Daily.LiftOut[k]
-		if i := indexOf(s.Parts, want.ID); i >= 0 {
+		i := indexOf(s.Parts, want.ID)
+		for k := range s.Parts {
+			if i < 0 && strings.EqualFold(s.Parts[k].Name(), want.Name) {
+				i = k
+			}
+		}
+		if i >= 0 {
 			tell(i, want)
 		}
 	}

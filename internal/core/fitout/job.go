@@ -39,14 +39,16 @@ type Job struct {
 // Variant is one arrangement of items for the job's vehicle, with the switches
 // and choices by which their presence varies.
 type Variant struct {
-	ID       string   `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
-	Name     string   `json:"name" minLength:"1" maxLength:"120"`
-	Items    []Item   `json:"items" maxItems:"2000"`
-	Switches []Switch `json:"switches" maxItems:"200"`
-	Choices  []Choice `json:"choices" maxItems:"100"`
-	Stances  []Stance `json:"stances" maxItems:"30" doc:"how it stands for each purpose, beside the road"`
-	From     string   `json:"from" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the variant that it was made from; empty for none"`
-	Why      string   `json:"why" maxLength:"1000" doc:"why it was adopted, or why not"`
+	ID       string      `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	Name     string      `json:"name" minLength:"1" maxLength:"120"`
+	Items    []Item      `json:"items" maxItems:"2000"`
+	Switches []Switch    `json:"switches" maxItems:"200"`
+	Choices  []Choice    `json:"choices" maxItems:"100"`
+	Stances  []Stance    `json:"stances" maxItems:"30" doc:"how it stands for each purpose, beside the road"`
+	Cases    []Case      `json:"cases" maxItems:"40" doc:"named settings of everything that may vary"`
+	UsedUp   []UsedFirst `json:"usedUp" maxItems:"60" doc:"tanks and vessels in the order in which they are used up; those not named follow"`
+	From     string      `json:"from" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the variant that it was made from; empty for none"`
+	Why      string      `json:"why" maxLength:"1000" doc:"why it was adopted, or why not"`
 }
 
 // Point is a place in the vehicle's frame, mm.
@@ -110,7 +112,7 @@ func NewJob(id, name string, region Region) Job {
 			Parts: []Part{}, LowPoints: []LowPoint{}, Mounts: []Mount{}, Marks: []Mark{}, Bays: []Bay{}, Modifications: []Modification{},
 			Hitch: Hitch{Overhang: 1200, Height: 450},
 		},
-		Variants: []Variant{{ID: "a", Name: "A", Items: []Item{}, Switches: []Switch{}, Choices: []Choice{}, Stances: []Stance{}}},
+		Variants: []Variant{{ID: "a", Name: "A", Items: []Item{}, Switches: []Switch{}, Choices: []Choice{}, Stances: []Stance{}, Cases: []Case{}, UsedUp: []UsedFirst{}}},
 		Chosen:   "a",
 	}
 }

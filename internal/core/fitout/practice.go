@@ -3,16 +3,32 @@ package fitout
 // Practice are the workshop's own rules: the figures against which a fitout is
 // held where no plate or data sheet gives one.
 type Practice struct {
-	RunnerFactor float64   `json:"runnerFactor" minimum:"0.1" maximum:"1" doc:"share of a runner's rating that is used; less off road"`
-	Clearance    float64   `json:"clearance" minimum:"0" maximum:"100" unit:"mm" doc:"least room beside what moves, mm"`
-	Headroom     float64   `json:"headroom" minimum:"0" maximum:"2000" unit:"mm" doc:"least room above a mattress, mm"`
-	Step         float64   `json:"step" minimum:"0" maximum:"1000" unit:"mm" doc:"height of a step to stand on, mm"`
-	OneLifts     float64   `json:"oneLifts" minimum:"1" maximum:"100" unit:"kg" doc:"most that one person lifts out, kg"`
-	Standing     float64   `json:"standing" minimum:"0" maximum:"300" unit:"kg" doc:"a person who sits or stands on something, kg"`
-	HighFrom     float64   `json:"highFrom" minimum:"0" maximum:"4000" unit:"mm" doc:"height above ground from which only light things belong, mm"`
-	HeavyFrom    float64   `json:"heavyFrom" minimum:"1" maximum:"1000" unit:"kg" doc:"mass from which a single thing counts as heavy, kg"`
-	Wind         float64   `json:"wind" minimum:"0" maximum:"500" unit:"Pa" doc:"wind under an open lid, N/m²"`
-	Restraint    Restraint `json:"restraint"`
+	RunnerFactor float64     `json:"runnerFactor" minimum:"0.1" maximum:"1" doc:"share of a runner's rating that is used; less off road"`
+	Clearance    float64     `json:"clearance" minimum:"0" maximum:"100" unit:"mm" doc:"least room beside what moves, mm"`
+	Headroom     float64     `json:"headroom" minimum:"0" maximum:"2000" unit:"mm" doc:"least room above a mattress, mm"`
+	Step         float64     `json:"step" minimum:"0" maximum:"1000" unit:"mm" doc:"height of a step to stand on, mm"`
+	OneLifts     float64     `json:"oneLifts" minimum:"1" maximum:"100" unit:"kg" doc:"most that one person lifts out, kg"`
+	Standing     float64     `json:"standing" minimum:"0" maximum:"300" unit:"kg" doc:"a person who sits or stands on something, kg"`
+	HighFrom     float64     `json:"highFrom" minimum:"0" maximum:"4000" unit:"mm" doc:"height above ground from which only light things belong, mm"`
+	HeavyFrom    float64     `json:"heavyFrom" minimum:"1" maximum:"1000" unit:"kg" doc:"mass from which a single thing counts as heavy, kg"`
+	Wind         float64     `json:"wind" minimum:"0" maximum:"500" unit:"Pa" doc:"wind under an open lid, N/m²"`
+	Close        float64     `json:"close" minimum:"0" maximum:"0.5" doc:"share of a limit below which what is left counts as close"`
+	FrontShare   float64     `json:"frontShare" minimum:"0" maximum:"0.9" doc:"least share of the gross on the front axle, for steering"`
+	SideShare    float64     `json:"sideShare" minimum:"0" maximum:"0.5" doc:"share of the gross by which one side may be heavier"`
+	Restraint    Restraint   `json:"restraint"`
+	Uncertainty  Uncertainty `json:"uncertainty"`
+}
+
+// Uncertainty are the standard uncertainties of masses by where they come from,
+// and of stations.
+type Uncertainty struct {
+	Weighed    float64 `json:"weighed" minimum:"0" maximum:"1" doc:"share of a mass that was weighed"`
+	Resolution float64 `json:"resolution" minimum:"0" maximum:"1000" unit:"kg" doc:"step of the scale; its part is at least this over √12, kg"`
+	DataSheet  float64 `json:"dataSheet" minimum:"0" maximum:"1" doc:"share of a mass from plate or data sheet"`
+	Material   float64 `json:"material" minimum:"0" maximum:"1" doc:"share of a mass calculated from material; all parts of one material err together"`
+	Estimate   float64 `json:"estimate" minimum:"0" maximum:"1" doc:"share of an estimated mass"`
+	Station    float64 `json:"station" minimum:"0" maximum:"1000" unit:"mm" doc:"of the place of a mass along the vehicle, mm"`
+	Split      float64 `json:"split" minimum:"0" maximum:"0.5" doc:"of the front's share of an assumed axle split"`
 }
 
 // Restraint are the accelerations that cargo is held against, as shares of g.
@@ -30,8 +46,9 @@ type Restraint struct {
 // no table is at hand the first is taken.
 func NewPractice(region Region) Practice {
 	p := Practice{
-		RunnerFactor: 0.6, Clearance: 3, Headroom: 550, Step: 250, OneLifts: 25, Standing: 100, HighFrom: 1400, HeavyFrom: 25, Wind: 60,
-		Restraint: Restraint{Forward: 0.8, Rearward: 0.5, Sideways: 0.5, Upward: 0.2},
+		RunnerFactor: 0.6, Clearance: 3, Headroom: 550, Step: 250, OneLifts: 25, Standing: 100, HighFrom: 1400, HeavyFrom: 25, Wind: 60, Close: 0.03, FrontShare: 0.35, SideShare: 0.04,
+		Restraint:   Restraint{Forward: 0.8, Rearward: 0.5, Sideways: 0.5, Upward: 0.2},
+		Uncertainty: Uncertainty{Weighed: 0.01, Resolution: 0.1, DataSheet: 0.03, Material: 0.08, Estimate: 0.15, Station: 10, Split: 0.03},
 	}
 	if region == UKEurope {
 		p.Restraint = Restraint{Forward: 0.8, Rearward: 0.5, Sideways: 0.6, Upward: 0}

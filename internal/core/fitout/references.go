@@ -187,6 +187,10 @@ func (v *validator) variant(path string, variant *Variant, in inVehicle) {
 		}
 	}
 	v.contents(path, variant)
+	cases := ids{}
+	for i, c := range variant.Cases {
+		v.unique(fmt.Sprintf("%s.cases[%d].id", path, i), c.Name, c.ID, cases)
+	}
 	stances := ids{}
 	for i, s := range variant.Stances {
 		v.unique(fmt.Sprintf("%s.stances[%d].id", path, i), s.Name, s.ID, stances)

@@ -340,6 +340,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/load": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["load"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/module-kinds": {
         parameters: {
             query?: never;
@@ -955,6 +971,53 @@ export interface components {
             /** @enum {string} */
             wasteWater: "none" | "caught";
         };
+        Case: {
+            choices: components["schemas"]["CaseChoice"][];
+            /** @description the trailer is coupled, where there is one */
+            coupled: boolean;
+            id: string;
+            levels: components["schemas"]["CaseLevel"][];
+            name: string;
+            /** @description id of the stance that belongs to it; empty for the road */
+            stance: string;
+            switches: components["schemas"]["CaseSwitch"][];
+        };
+        CaseCell: {
+            /**
+             * Format: double
+             * @description what is left; negative is over, or missing
+             */
+            left: number;
+            /**
+             * Format: double
+             * @description in the column's unit
+             */
+            load: number;
+            /** @enum {string} */
+            state: "within" | "close" | "over" | "unknown";
+        };
+        CaseChoice: {
+            choice: string;
+            member: string;
+        };
+        CaseFigures: {
+            cells: components["schemas"]["CaseCell"][];
+            /** @description of the case; empty for the state shown and the worst states */
+            id: string;
+            name: string;
+            /** @description the state in words */
+            state: string;
+        };
+        CaseLevel: {
+            /** Format: double */
+            litres: number;
+            /** @description id of a tank or of an item */
+            of: string;
+        };
+        CaseSwitch: {
+            on: boolean;
+            switch: string;
+        };
         Cell: {
             /** @description a lift-out cover lies over it */
             cover: boolean;
@@ -1093,6 +1156,35 @@ export interface components {
             name: string;
             /** @enum {string} */
             region: "anz" | "uk-eu" | "na";
+        };
+        CurvePoint: {
+            /**
+             * Format: double
+             * @description kg
+             */
+            front: number;
+            /**
+             * Format: double
+             * @description kg
+             */
+            gross: number;
+            /**
+             * Format: double
+             * @description of it that is left
+             */
+            litres: number;
+            /** @description name of the tank or vessel that was used last; empty for full */
+            of: string;
+            /**
+             * Format: double
+             * @description kg
+             */
+            rear: number;
+            /**
+             * Format: double
+             * @description front axle of the gross, 0 to 1
+             */
+            share: number;
         };
         Daily: {
             /** @description it is the daily driver too */
@@ -1647,6 +1739,52 @@ export interface components {
             /** @enum {string} */
             source: "plate" | "papers" | "data-sheet" | "estimate";
         };
+        LimitBand: {
+            id: string;
+            /**
+             * Format: double
+             * @description probability of being over in the likeliest state that was found
+             */
+            likeliest: number;
+            /**
+             * Format: double
+             * @description kg; 0 = not stated
+             */
+            limit: number;
+            /**
+             * Format: double
+             * @description kg
+             */
+            load: number;
+            /** @description what to weigh next, by what it buys */
+            next: components["schemas"]["WeighNext"][];
+            /**
+             * Format: double
+             * @description probability of being over in the state shown, 0 to 1
+             */
+            over: number;
+            /**
+             * Format: double
+             * @description kg
+             */
+            sigma: number;
+            /** @description that state, in words */
+            state: string;
+            title: string;
+        };
+        LimitColumn: {
+            id: string;
+            /** @description a least that has to be reached, not a most */
+            least: boolean;
+            /**
+             * Format: double
+             * @description in unit; 0 = not stated
+             */
+            limit: number;
+            title: string;
+            /** @enum {string} */
+            unit: "kg" | "%";
+        };
         LimitMoved: {
             /**
              * Format: double
@@ -1687,6 +1825,17 @@ export interface components {
             /** Format: date-time */
             updatedAt: string;
             vehicle: string;
+        };
+        LoadFigures: {
+            /** @description the state shown, each case, and the exact worst of each limit */
+            cases: components["schemas"]["CaseFigures"][];
+            /** @description the limits, in the order of the cells */
+            columns: components["schemas"]["LimitColumn"][];
+            confidence: components["schemas"]["LimitBand"][];
+            /** @description from everything full to everything empty */
+            curve: components["schemas"]["CurvePoint"][];
+            /** @description where along it a limit is passed or the front becomes too light */
+            turns: string[];
         };
         LoosePlace: {
             /** @description middle of its box, where it is not outside */
@@ -2063,6 +2212,16 @@ export interface components {
              * @description kg
              */
             load: number;
+            /**
+             * Format: double
+             * @description probability of being over the limit, 0 to 1; 0 when the limit is not stated
+             */
+            over: number;
+            /**
+             * Format: double
+             * @description standard uncertainty of the load, kg; what is shown is the load ± 2 of it
+             */
+            sigma: number;
             /** @enum {string} */
             state: "within" | "close" | "over" | "unknown";
             /** @description the region's word for the limit */
@@ -2141,6 +2300,16 @@ export interface components {
             clearance: number;
             /**
              * Format: double
+             * @description share of a limit below which what is left counts as close
+             */
+            close: number;
+            /**
+             * Format: double
+             * @description least share of the gross on the front axle, for steering
+             */
+            frontShare: number;
+            /**
+             * Format: double
              * @description least room above a mattress, mm
              */
             headroom: number;
@@ -2167,6 +2336,11 @@ export interface components {
             runnerFactor: number;
             /**
              * Format: double
+             * @description share of the gross by which one side may be heavier
+             */
+            sideShare: number;
+            /**
+             * Format: double
              * @description a person who sits or stands on something, kg
              */
             standing: number;
@@ -2175,6 +2349,7 @@ export interface components {
              * @description height of a step to stand on, mm
              */
             step: number;
+            uncertainty: components["schemas"]["Uncertainty"];
             /**
              * Format: double
              * @description wind under an open lid, N/m²
@@ -2765,7 +2940,50 @@ export interface components {
              */
             index: number;
         };
+        Uncertainty: {
+            /**
+             * Format: double
+             * @description share of a mass from plate or data sheet
+             */
+            dataSheet: number;
+            /**
+             * Format: double
+             * @description share of an estimated mass
+             */
+            estimate: number;
+            /**
+             * Format: double
+             * @description share of a mass calculated from material; all parts of one material err together
+             */
+            material: number;
+            /**
+             * Format: double
+             * @description step of the scale; its part is at least this over √12, kg
+             */
+            resolution: number;
+            /**
+             * Format: double
+             * @description of the front's share of an assumed axle split
+             */
+            split: number;
+            /**
+             * Format: double
+             * @description of the place of a mass along the vehicle, mm
+             */
+            station: number;
+            /**
+             * Format: double
+             * @description share of a mass that was weighed
+             */
+            weighed: number;
+        };
+        UsedFirst: {
+            /** @description id of a tank or of an item */
+            of: string;
+        };
         Variant: {
+            /** @description named settings of everything that may vary */
+            cases: components["schemas"]["Case"][];
             choices: components["schemas"]["Choice"][];
             /** @description id of the variant that it was made from; empty for none */
             from: string;
@@ -2775,6 +2993,8 @@ export interface components {
             /** @description how it stands for each purpose, beside the road */
             stances: components["schemas"]["Stance"][];
             switches: components["schemas"]["Switch"][];
+            /** @description tanks and vessels in the order in which they are used up; those not named follow */
+            usedUp: components["schemas"]["UsedFirst"][];
             /** @description why it was adopted, or why not */
             why: string;
         };
@@ -2945,6 +3165,20 @@ export interface components {
             /** @description at least one ticket read the axles apart */
             split: boolean;
             tickets: components["schemas"]["TicketFigure"][];
+        };
+        WeighNext: {
+            /**
+             * Format: double
+             * @description σ of the load after it, kg
+             */
+            after: number;
+            id: string;
+            name: string;
+            /**
+             * Format: double
+             * @description probability of being over after it, if it weighs what it is taken to
+             */
+            over: number;
         };
         Wishes: {
             aims: string[];
@@ -3791,6 +4025,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Document"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    load: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Job"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoadFigures"];
                 };
             };
             /** @description Error */

@@ -55,3 +55,6 @@ export type Proposals = Schemas['Proposals'];
 export type Proposal = Schemas['Proposal'];
 export type ProposeLine = Schemas['ProposeLine'];
 export type Wishes = Schemas['Wishes'];
+export type LoadFigures = Schemas['LoadFigures'];
+export type LimitBand = Schemas['LimitBand'];
+export type Case = Schemas['Case'];

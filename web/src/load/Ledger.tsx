@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import { Link } from 'react-router';
 
 import type { Item, Job } from '../api/types';
 import { AddButton, RemoveHead } from '../components/ListButtons';
@@ -88,6 +89,7 @@ export function Ledger({ selected, onSelect, onImport }: Props) {
         <h2>Ledger</h2>
         <span className="hint">{items.length} items</span>
         <div className="sheet-actions">
+          <Link className="btn btn-sm btn-outline-secondary" to="cases">Cases</Link>
           <AddButton label="Add item" onClick={add} />
           <Button size="sm" variant="outline-secondary" onClick={onImport}>
             <i className="bi bi-box-arrow-in-down" aria-hidden /> Read CSV

@@ -25,7 +25,7 @@ export function Pads() {
 function OnePad({ pad, system, term, others }: { pad: Pad; system: System; term: string; others: string }) {
   const mass = (kg: number) => formatQuantity(kg, 'mass', system);
   return (
-    <article className={`pad pad-${pad.state}`} data-pad={pad.id} aria-label={pad.title}>
+    <article title={pad.limit > 0 ? `${mass(pad.load)} ± ${mass(2 * pad.sigma)}, over with a probability of ${(100 * pad.over).toFixed(1)} %` : undefined} className={`pad pad-${pad.state}`} data-pad={pad.id} aria-label={pad.title}>
       <div className="pad-head">
         <h2>{pad.title}</h2>
         <StateMark state={pad.state} />
@@ -73,6 +73,7 @@ function PadPlate({ pad }: { pad: Pad }) {
     <svg className="pad-plate" viewBox="0 0 200 18" preserveAspectRatio="none" aria-hidden>
       <path d="M3 4h194l3 12H0z" className="plate" />
       <path d={`M3 4h${Math.max(0, at(pad.load) - 3)}v12H0z`} className="plate-load" />
+      <rect x={at(pad.load - 2 * pad.sigma)} y={7} width={Math.max(1, at(pad.load + 2 * pad.sigma) - at(pad.load - 2 * pad.sigma))} height={6} className="plate-band" />
       <path d={`M${at(pad.worst)} 4v12`} className="plate-worst" />
       {pad.limit > 0 && <path d={`M${at(pad.limit)} 0v18`} className="plate-limit" />}
     </svg>

@@ -6,6 +6,7 @@ import { TextArea } from '../components/TextArea';
 import { TextField } from '../components/TextField';
 import { formatQuantity } from '../quantity/format';
 import type { Kind } from '../quantity/units';
+import { percent } from '../load/percent';
 import { VariantPicture } from './VariantPicture';
 
 interface Props {
@@ -31,6 +32,13 @@ export function Comparison({ figures, job, onEdit, onAdopt, onRemove }: Props) {
         const pad = f.pads.find((p) => p.id === id);
         if (!pad) return '–';
         return pad.limit > 0 ? `${say(pad.load, 'mass')}, ${pad.left < 0 ? `${say(-pad.left, 'mass')} over` : `${say(pad.left, 'mass')} left`}` : say(pad.load, 'mass');
+      },
+    })),
+    ...first.pads.filter((p) => p.limit > 0).map(({ id, title }) => ({
+      label: `${title}, how sure`,
+      cell: (f: VariantFigures) => {
+        const pad = f.pads.find((p) => p.id === id);
+        return pad ? `± ${say(2 * pad.sigma, 'mass')}, over with ${percent(pad.over)}` : '–';
       },
     })),
     { label: 'Right less left', cell: (f) => say(f.sides, 'mass') },

@@ -1,0 +1,37 @@
+package fitout
+
+// Case is a named setting of what may vary: leaving home full, the end of the
+// trip, the trailer on. What it does not name is as in the state shown; names of
+// things that are gone are passed over.
+type Case struct {
+	ID       string       `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	Name     string       `json:"name" minLength:"1" maxLength:"120"`
+	Switches []CaseSwitch `json:"switches" maxItems:"200"`
+	Choices  []CaseChoice `json:"choices" maxItems:"100"`
+	Levels   []CaseLevel  `json:"levels" maxItems:"200"`
+	Coupled  bool         `json:"coupled" doc:"the trailer is coupled, where there is one"`
+	Stance   string       `json:"stance" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the stance that belongs to it; empty for the road"`
+}
+
+// CaseSwitch sets a switch.
+type CaseSwitch struct {
+	Switch string `json:"switch" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	On     bool   `json:"on"`
+}
+
+// CaseChoice sets a choice; an empty member is none.
+type CaseChoice struct {
+	Choice string `json:"choice" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	Member string `json:"member" pattern:"^[A-Za-z0-9_-]{0,64}$"`
+}
+
+// CaseLevel sets the content of a tank of the vehicle or of a level item.
+type CaseLevel struct {
+	Of     string  `json:"of" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of a tank or of an item"`
+	Litres float64 `json:"litres" minimum:"0" maximum:"5000" unit:"L"`
+}
+
+// UsedFirst names a tank or level item in the order of use.
+type UsedFirst struct {
+	Of string `json:"of" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of a tank or of an item"`
+}

@@ -1,0 +1,190 @@
+package load
+
+import "zaino/internal/core/fitout"
+
+// Shown is the state shown.
+func (p *Plan) Shown() State {
+	s := State{Switches: map[string]bool{}, Choices: map[string]string{}, Levels: map[string]float64{}, TankFills: map[string]float64{}, Coupled: p.Coupled()}
+	for _, sw := range p.variant.Switches {
+		s.Switches[sw.ID] = sw.On
+	}
+	for _, c := range p.variant.Choices {
+		s.Choices[c.ID] = c.Chosen
+	}
+	for i := range p.variant.Items {
+		if l := p.variant.Items[i].Presence.Level; p.variant.Items[i].Presence.Kind == fitout.ByLevel && l != nil {
+			s.Levels[p.variant.Items[i].ID] = l.Now
+		}
+	}
+	for _, tank := range p.vehicle.Tanks {
+		s.TankFills[tank.ID] = tank.Now
+	}
+	return s
+}
+
+// Case is the state that a case sets, starting from the one shown. A level is kept
+// within what its tank or vessel holds, and a switch is off without what it needs.
+func (p *Plan) Case(c *fitout.Case) State {
+	s := p.Shown()
+	s.Coupled = c.Coupled && p.Trailer != nil
+	for _, sw := range c.Switches {
+		if _, known := s.Switches[sw.Switch]; known {
+			s.Switches[sw.Switch] = sw.On
+		}
+	}
+	for i := range c.Choices {
+		if _, known := s.Choices[c.Choices[i].Choice]; known {
+			s.Choices[c.Choices[i].Choice] = c.Choices[i].Member
+		}
+	}
+	for _, l := range c.Levels {
+		p.fill(&s, l.Of, l.Litres)
+	}
+	p.settleRequirements(&s)
+	return s
+}
+
+// fill sets a tank or vessel of a state to so many litres, or as far as it goes.
+func (p *Plan) fill(s *State, id string, litres float64) {
+	for i := range p.vehicle.Tanks {
+		if t := &p.vehicle.Tanks[i]; t.ID == id {
+			s.TankFills[id] = min(max(litres, t.Min), t.Capacity)
+		}
+	}
+	for i := range p.variant.Items {
+		if l := p.variant.Items[i].Presence.Level; p.variant.Items[i].ID == id && l != nil {
+			s.Levels[id] = min(max(litres, l.Min), l.Max)
+		}
+	}
+}
+
+// settleRequirements switches off what lacks what it requires, until nothing
+// changes any more.
+func (p *Plan) settleRequirements(s *State) {
+	for again := true; again; {
+		again = false
+		for _, sw := range p.variant.Switches {
+			r := sw.Requires
+			if r == nil || !s.Switches[sw.ID] {
+				continue
+			}
+			if r.Switch != "" && !s.Switches[r.Switch] || r.Choice != "" && s.Choices[r.Choice] != r.Member {
+				s.Switches[sw.ID], again = false, true
+			}
+		}
+	}
+}
+
+// MomentsIn are the moments in a state, without trailer.
+func (p *Plan) MomentsIn(s *State) Moments {
+	m := p.Unladen
+	for i := range p.Tanks {
+		tank := p.Tanks[i].Mass
+		tank.Kg = s.TankFills[p.vehicle.Tanks[i].ID] * p.vehicle.Tanks[i].Density
+		m = m.Add(tank)
+	}
+	for i := range p.Items {
+		if mass, aboard := p.in(i, s); aboard {
+			m = m.Add(mass)
+		}
+	}
+	return m
+}
+
+// Towed is what a coupled trailer adds to a form in a state.
+func (p *Plan) Towed(f Form, s *State) float64 {
+	if !s.Coupled || p.Trailer == nil {
+		return 0
+	}
+	return f.Of(Moments{Kg: p.Towing.Vehicle.Gross(), X: p.Towing.Vehicle.Rear * p.Wheelbase}) + f.Towed*p.Towing.TrailerAxle
+}
+
+// Value is a form in a state.
+func (p *Plan) Value(f Form, s *State) float64 { return f.Of(p.MomentsIn(s)) + p.Towed(f, s) }
+
+// Fill is one step on the way from full to empty.
+type Fill struct {
+	Of     string  // id of the tank or vessel that is being used up
+	Share  float64 // of it that is left, 1 to 0
+	Litres float64 // of it that is left
+	State  State
+}
+
+// UseUp is the way from everything full to everything empty: one tank or vessel
+// after another in the order that the variant says, those not named last, as
+// listed. gains are the ids of waste tanks, which take up what the others of
+// loses lose. Each is looked at in quarters.
+func (p *Plan) UseUp(gains, loses map[string]bool) []Fill {
+	s := p.Shown()
+	var order []string
+	most, least := map[string]float64{}, map[string]float64{}
+	add := func(id string, from, to float64) {
+		if gains[id] {
+			s.Levels[id] = from
+			most[id] = to
+			return
+		}
+		p.fill(&s, id, to)
+		order, most[id], least[id] = append(order, id), to, from
+	}
+	for _, t := range p.vehicle.Tanks {
+		add(t.ID, t.Min, t.Capacity)
+	}
+	for i := range p.variant.Items {
+		if l := p.variant.Items[i].Presence.Level; p.variant.Items[i].Presence.Kind == fitout.ByLevel && l != nil {
+			add(p.variant.Items[i].ID, l.Min, l.Max)
+		}
+	}
+	order = p.inOrder(order)
+	way := []Fill{{Share: 1, State: s.clone()}}
+	const quarters = 4
+	for _, id := range order {
+		for q := 1; q <= quarters; q++ {
+			litres := most[id] - (most[id]-least[id])*float64(q)/quarters
+			before := s.Levels[id]
+			p.fill(&s, id, litres)
+			if loses[id] {
+				p.gain(&s, gains, most, before-litres)
+			}
+			way = append(way, Fill{Of: id, Share: 1 - float64(q)/quarters, Litres: litres, State: s.clone()})
+		}
+	}
+	return way
+}
+
+// gain puts used water into the waste tanks as far as they hold it.
+func (p *Plan) gain(s *State, gains map[string]bool, most map[string]float64, litres float64) {
+	for i := range p.variant.Items {
+		id := p.variant.Items[i].ID
+		if !gains[id] || litres <= 0 {
+			continue
+		}
+		takes := min(litres, most[id]-s.Levels[id])
+		s.Levels[id] += takes
+		litres -= takes
+	}
+}
+
+// inOrder puts ids into the order in which they are used up.
+func (p *Plan) inOrder(ids []string) []string {
+	var order []string
+	has := func(list []string, id string) bool {
+		for _, o := range list {
+			if o == id {
+				return true
+			}
+		}
+		return false
+	}
+	for _, u := range p.variant.UsedUp {
+		if has(ids, u.Of) && !has(order, u.Of) {
+			order = append(order, u.Of)
+		}
+	}
+	for _, id := range ids {
+		if !has(order, id) {
+			order = append(order, id)
+		}
+	}
+	return order
+}

@@ -1,0 +1,306 @@
+package load
+
+import (
+	"cmp"
+	"math"
+	"slices"
+
+	"zaino/internal/core/fitout"
+)
+
+// Err is one independent source of error in the masses of a plan: what one
+// standard deviation of it does to the moments. Parts that err together (all
+// panels of one material) are one Err of several.
+type Err struct {
+	Parts []ErrPart
+}
+
+// ErrPart is what one item adds to an error.
+type ErrPart struct {
+	Item    int     // index in the variant; −1 for the vehicle itself
+	Tank    bool    // the index is one of a tank
+	Delta   Moments // for one standard deviation
+	Weighed Moments // what would be left of it after the item was weighed; of a station all
+	Mass    bool    // an error of mass, which weighing takes off
+}
+
+// Of is what one standard deviation of an error does to a form.
+func (e *Err) Of(f Form) float64 {
+	sum := 0.0
+	for i := range e.Parts {
+		sum += f.Of(e.Parts[i].Delta)
+	}
+	return sum
+}
+
+// Sigma is the standard uncertainty of a form: the root of the sum of squares over
+// independent errors, σ² = Σ (Σ ∂/∂mᵢ σᵢ)² + Σ (∂/∂xᵢ σₓ)² + σ²baseline.
+func Sigma(f Form, errors []Err) float64 {
+	sum := 0.0
+	for i := range errors {
+		e := errors[i].Of(f)
+		sum += e * e
+	}
+	return math.Sqrt(sum)
+}
+
+// Over is the probability that a load is over its limit, 1 − Φ((limit − load)/σ);
+// 0 or 1 where nothing is uncertain.
+func Over(load, limit, sigma float64) float64 {
+	if sigma <= 0 {
+		if load > limit {
+			return 1
+		}
+		return 0
+	}
+	return 0.5 * math.Erfc((limit-load)/(sigma*math.Sqrt2))
+}
+
+// Baseline is the uncertainty of the empty vehicle: of each axle, kg, and of an
+// assumed split, as a share of the total.
+type Baseline struct {
+	Front, Rear  float64
+	Total, Split float64 // where one total was split by an assumption, instead of the axles
+}
+
+// BaselineOf returns the uncertainty of a vehicle's baseline: of weighed ones what
+// the tickets say together, of papers their share of each axle, of an assumed
+// split their share of the total and of the split.
+func BaselineOf(v *fitout.Vehicle, w *Weighing, u *fitout.Uncertainty) Baseline {
+	b := &v.Baseline
+	switch {
+	case b.Definition == fitout.AsWeighed && w != nil && w.Split:
+		return Baseline{Front: w.Sigma.Front, Rear: w.Sigma.Rear}
+	case b.Definition == fitout.AsWeighed && w != nil:
+		gross := w.Axles.Gross()
+		return Baseline{Total: math.Max(w.Sigma.Front, w.Sigma.Rear), Split: u.Split * gross}
+	case b.Split == fitout.SplitAssumed:
+		return Baseline{Total: u.DataSheet * b.Total, Split: u.Split * b.Total}
+	}
+	return Baseline{Front: u.DataSheet * b.Front, Rear: u.DataSheet * b.Rear}
+}
+
+// Errors returns the independent errors of what is aboard in a state, or in the
+// state shown for nil.
+func (p *Plan) Errors(b Baseline, u *fitout.Uncertainty, state *State) []Err {
+	errors := p.baselineErrors(b)
+	for i := range p.Tanks {
+		m := p.Tanks[i].Mass
+		if state != nil {
+			m.Kg = state.TankFills[p.vehicle.Tanks[i].ID] * p.vehicle.Tanks[i].Density
+		}
+		if m.Kg > 0 {
+			errors = append(errors, Err{[]ErrPart{massPart(i, true, m, u.Weighed*m.Kg, u.Weighed*m.Kg)}})
+		}
+	}
+	materials := map[fitout.Material]int{}
+	for i := range p.Items {
+		item := &p.variant.Items[i]
+		m, aboard := p.Items[i].Mass, p.Items[i].Present
+		if state != nil {
+			m, aboard = p.in(i, state)
+		}
+		if !aboard || m.Kg == 0 {
+			continue
+		}
+		errors = append(errors, Err{[]ErrPart{{Item: i, Delta: along(m, u.Station), Weighed: along(m, u.Station)}}})
+		content := 0.0
+		if l := item.Presence.Level; item.Presence.Kind == fitout.ByLevel && l != nil {
+			content = m.Kg - item.Mass
+			errors = append(errors, Err{[]ErrPart{massPart(i, false, m, u.Weighed*content, u.Weighed*content)}})
+		}
+		part := massPart(i, false, m, sigmaOf(item.Source, m.Kg-content, u), sigmaOf(fitout.ByScale, m.Kg-content, u))
+		if item.Source != fitout.ByMaterial || item.Module == nil {
+			errors = append(errors, Err{[]ErrPart{part}})
+			continue
+		}
+		wall := item.Module.Wall
+		if at, ok := materials[wall]; ok {
+			errors[at].Parts = append(errors[at].Parts, part)
+			continue
+		}
+		materials[wall] = len(errors)
+		errors = append(errors, Err{[]ErrPart{part}})
+	}
+	return errors
+}
+
+func (p *Plan) baselineErrors(b Baseline) []Err {
+	L := p.Wheelbase
+	vehicle := func(m Moments) Err { return Err{[]ErrPart{{Item: -1, Delta: m, Weighed: m}}} }
+	if b.Total > 0 || b.Split > 0 {
+		centre := p.Unladen.Centre()
+		return []Err{vehicle(Moments{Kg: b.Total, X: b.Total * centre.X}), vehicle(Moments{X: b.Split * L})}
+	}
+	return []Err{vehicle(Moments{Kg: b.Front}), vehicle(Moments{Kg: b.Rear, X: b.Rear * L})}
+}
+
+// in is the mass of an item in a state, and whether it is aboard.
+func (p *Plan) in(i int, state *State) (Mass, bool) {
+	item := &p.variant.Items[i]
+	m := p.Items[i].Mass
+	if !item.Work.Now() {
+		return m, false
+	}
+	switch item.Presence.Kind {
+	case fitout.BySwitch:
+		return m, state.Switches[item.Presence.Switch]
+	case fitout.ByChoice:
+		return m, state.Choices[item.Presence.Choice] == item.Presence.Member
+	case fitout.ByLevel:
+		if l := item.Presence.Level; l != nil {
+			m.Kg = item.Mass + state.Levels[item.ID]*l.Density
+		}
+	}
+	return m, true
+}
+
+func massPart(i int, tank bool, m Mass, sigma, weighed float64) ErrPart {
+	at := func(kg float64) Moments { return Moments{}.Add(Mass{kg, m.X, m.Y, m.Z}) }
+	return ErrPart{Item: i, Tank: tank, Delta: at(sigma), Weighed: at(weighed), Mass: true}
+}
+
+// along is the error of a station.
+func along(m Mass, sigma float64) Moments { return Moments{X: m.Kg * sigma, XY: m.Kg * m.Y * sigma} }
+
+// sigmaOf is the standard uncertainty of a mass by its source, kg: of a weighed
+// one the larger of its share and the scale's step over √12.
+func sigmaOf(source fitout.MassSource, kg float64, u *fitout.Uncertainty) float64 {
+	kg = math.Abs(kg)
+	switch source {
+	case fitout.ByScale:
+		return max(u.Weighed*kg, u.Resolution/math.Sqrt(12))
+	case fitout.DataSheet:
+		return u.DataSheet * kg
+	case fitout.ByMaterial:
+		return u.Material * kg
+	}
+	return u.Estimate * kg
+}
+
+// WeighNext is what weighing one item would do to the uncertainty of a form.
+type WeighNext struct {
+	Item  int
+	After float64 // σ of the form after it, kg
+	Takes float64 // what it takes off σ²
+}
+
+// Next ranks what one weighing takes off σ², the most first; only what takes
+// something off.
+func Next(f Form, errors []Err) []WeighNext {
+	sigma := Sigma(f, errors)
+	takes := map[int]float64{}
+	for i := range errors {
+		e := &errors[i]
+		whole := e.Of(f)
+		for _, part := range e.Parts {
+			if part.Item < 0 || part.Tank || !part.Mass {
+				continue
+			}
+			rest, weighed := whole-f.Of(part.Delta), f.Of(part.Weighed)
+			takes[part.Item] += whole*whole - rest*rest - weighed*weighed
+		}
+	}
+	var all []WeighNext
+	for item, t := range takes {
+		if t > 1e-9 {
+			all = append(all, WeighNext{item, math.Sqrt(max(0, sigma*sigma-t)), t})
+		}
+	}
+	slices.SortFunc(all, func(a, b WeighNext) int { return cmp.Or(cmp.Compare(b.Takes, a.Takes), cmp.Compare(a.Item, b.Item)) })
+	return all
+}
+
+// Likeliest looks for the state in which a limit is most likely exceeded, which is
+// not always the one with the greatest load: it starts from that and changes one
+// thing after another as long as that makes it likelier.
+func (p *Plan) Likeliest(f Form, limit float64, b Baseline, u *fitout.Uncertainty) (State, float64) {
+	state := p.Worst(f)
+	far := func(s *State) float64 { // how many σ the limit is away; least is likeliest
+		sigma := Sigma(f, p.Errors(b, u, s))
+		if sigma == 0 {
+			return math.Inf(1)
+		}
+		return (limit - p.Value(f, s)) / sigma
+	}
+	best := far(&state)
+	for again := true; again; {
+		again = false
+		for _, trial := range p.neighbours(&state) {
+			if z := far(&trial); z < best-1e-9 {
+				best, state, again = z, trial, true
+			}
+		}
+	}
+	state.Value = p.Value(f, &state)
+	return state, 0.5 * math.Erfc(best/math.Sqrt2)
+}
+
+// neighbours are the states that differ in one setting and keep all requirements.
+func (p *Plan) neighbours(s *State) []State {
+	var all []State
+	add := func(change func(t *State)) {
+		t := s.clone()
+		change(&t)
+		if p.keeps(&t) {
+			all = append(all, t)
+		}
+	}
+	for i := range p.variant.Switches {
+		id := p.variant.Switches[i].ID
+		add(func(t *State) { t.Switches[id] = !t.Switches[id] })
+	}
+	for i := range p.variant.Choices {
+		c := &p.variant.Choices[i]
+		for _, m := range c.Members {
+			add(func(t *State) { t.Choices[c.ID] = m.ID })
+		}
+		if c.None {
+			add(func(t *State) { t.Choices[c.ID] = "" })
+		}
+	}
+	for i := range p.variant.Items {
+		if l := p.variant.Items[i].Presence.Level; l != nil && p.variant.Items[i].Presence.Kind == fitout.ByLevel {
+			id := p.variant.Items[i].ID
+			add(func(t *State) { t.Levels[id] = l.Min })
+			add(func(t *State) { t.Levels[id] = l.Max })
+		}
+	}
+	for i := range p.vehicle.Tanks {
+		tank := &p.vehicle.Tanks[i]
+		add(func(t *State) { t.TankFills[tank.ID] = tank.Min })
+		add(func(t *State) { t.TankFills[tank.ID] = tank.Capacity })
+	}
+	return all
+}
+
+// keeps tells whether every switch that is on has what it requires.
+func (p *Plan) keeps(s *State) bool {
+	for _, sw := range p.variant.Switches {
+		if r := sw.Requires; s.Switches[sw.ID] && r != nil {
+			if r.Switch != "" && !s.Switches[r.Switch] || r.Choice != "" && s.Choices[r.Choice] != r.Member {
+				return false
+			}
+		}
+	}
+	return true
+}
+
+func (s *State) clone() State {
+	t := *s
+	t.Switches, t.Choices = map[string]bool{}, map[string]string{}
+	t.Levels, t.TankFills = map[string]float64{}, map[string]float64{}
+	for k, v := range s.Switches {
+		t.Switches[k] = v
+	}
+	for k, v := range s.Choices {
+		t.Choices[k] = v
+	}
+	for k, v := range s.Levels {
+		t.Levels[k] = v
+	}
+	for k, v := range s.TankFills {
+		t.TankFills[k] = v
+	}
+	return t
+}

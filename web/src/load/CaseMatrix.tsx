@@ -1,0 +1,62 @@
+import type { Job, LoadFigures } from '../api/types';
+import { RemoveButton } from '../components/ListButtons';
+import { StateMark } from '../components/StateMark';
+import { TextField } from '../components/TextField';
+import { formatQuantity } from '../quantity/format';
+
+interface Props {
+  figures: LoadFigures;
+  job: Job;
+  onRename: (id: string, name: string) => void;
+  onRemove: (id: string) => void;
+  onShow: (id: string) => void;
+  onUpdate: (id: string) => void;
+}
+
+/** Cases by limits: load, what is left, and the state of each by shape and word. */
+export function CaseMatrix({ figures, job, onRename, onRemove, onShow, onUpdate }: Props) {
+  const say = (value: number, unit: string) => (unit === '%' ? `${value.toFixed(1)} %` : formatQuantity(value, 'mass', job.units));
+  return (
+    <div className="table-wrap">
+      <table className="case-matrix" aria-label="Cases by limits">
+        <thead>
+          <tr>
+            <th scope="col">Case</th>
+            {figures.columns.map((c) => (
+              <th key={c.id} scope="col">
+                {c.title} <small className="hint">{c.limit > 0 ? `${c.least ? 'at least' : 'at most'} ${say(c.limit, c.unit)}` : 'not stated'}</small>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {figures.cases.map((row, i) => (
+            <tr key={row.id || row.name} data-case={row.id || row.name} className={row.id === '' && i > 0 ? 'exact' : ''}>
+              <th scope="row" title={row.state}>
+                {row.id === '' ? <>{row.name}{i > 0 && <small className="hint">{row.state}</small>}</> : (
+                  <div className="case-name">
+                    <TextField label={`Name of case ${row.name}`} value={row.name} maxLength={120} required onCommit={(name) => onRename(row.id, name)} />
+                    <button type="button" className="chip" aria-label={`Show ${row.name}`} onClick={() => onShow(row.id)}>Show</button>
+                    <button type="button" className="icon-button" aria-label={`Set ${row.name} to the state shown`} title="Set to the state shown" onClick={() => onUpdate(row.id)}><i className="bi bi-arrow-down-square" aria-hidden /></button>
+                    <RemoveButton label={`Remove case ${row.name}`} onClick={() => onRemove(row.id)} />
+                  </div>
+                )}
+              </th>
+              {row.cells.map((cell, k) => {
+                const column = figures.columns[k];
+                if (!column) return null;
+                return (
+                  <td key={column.id} data-limit={column.id} className={`case-${cell.state}`}>
+                    <span className="figure">{say(cell.load, column.unit)}</span>
+                    {cell.state !== 'unknown' && <StateMark state={cell.state} />}
+                    {cell.state !== 'unknown' && <small className="figure hint">{cell.left < 0 ? `${say(-cell.left, column.unit)} ${column.least ? 'short' : 'over'}` : `${say(cell.left, column.unit)} left`}</small>}
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
