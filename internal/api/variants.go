@@ -5,6 +5,7 @@ import (
 	"encoding/json"
 	"net/http"
 	"reflect"
+	"slices"
 
 	"github.com/danielgtaylor/huma/v2"
 
@@ -43,6 +44,18 @@ type ProposeLine struct {
 	Proposals *assess.Proposals `json:"proposals,omitempty" doc:"on the last line"`
 }
 
+// MendRequest asks for the ways to bring a load back within its limit.
+type MendRequest struct {
+	Limit string     `json:"limit" enum:"front,rear,gross,combination"`
+	Job   fitout.Job `json:"job"`
+}
+
+// MendLine is one line of the answer to it.
+type MendLine struct {
+	Share float64       `json:"share" doc:"0 to 1"`
+	Mends *assess.Mends `json:"mends,omitempty" doc:"on the last line"`
+}
+
 type compareOutput struct{ Body []assess.VariantFigures }
 
 type waysOutput struct{ Body []assess.Turn }
@@ -77,16 +90,23 @@ func (h handlers) registerVariants(api huma.API) {
 	})
 	documentBody[fitout.Job](api, api.OpenAPI().Paths[ways.Path].Post)
 
-	propose := withJob("propose", http.MethodPost, "/api/propose")
-	propose.Description = "Answers with lines of JSON: the share that is done, and at last what was found. Ending the request calls it off."
-	propose.Responses = map[string]*huma.Response{"200": {
+	streams[ProposeLine, ProposeRequest](api, "propose", "/api/propose", h.propose)
+	streams[MendLine, MendRequest](api, "mend", "/api/mend", h.mend)
+}
+
+// streams registers what takes its time: it answers with lines of JSON, the share
+// that is done and at last what was found; ending the request calls it off.
+func streams[Line, Request any](api huma.API, name, path string, handle func(context.Context, *jobBody) (*huma.StreamResponse, error)) {
+	live := withJob(name, http.MethodPost, path)
+	live.Description = "Answers with lines of JSON: the share that is done, and at last what was found. Ending the request calls it off."
+	live.Responses = map[string]*huma.Response{"200": {
 		Description: "Lines of JSON",
 		Content: map[string]*huma.MediaType{"application/x-ndjson": {
-			Schema: api.OpenAPI().Components.Schemas.Schema(reflect.TypeFor[ProposeLine](), true, ""),
+			Schema: api.OpenAPI().Components.Schemas.Schema(reflect.TypeFor[Line](), true, ""),
 		}},
 	}}
-	huma.Register(api, propose, h.propose)
-	documentBody[ProposeRequest](api, api.OpenAPI().Paths[propose.Path].Post)
+	huma.Register(api, live, handle)
+	documentBody[Request](api, api.OpenAPI().Paths[live.Path].Post)
 }
 
 func (h handlers) editVariants(_ context.Context, in *jobBody) (*jobOutput, error) {
@@ -131,16 +151,43 @@ func (h handlers) propose(ctx context.Context, in *jobBody) (*huma.StreamRespons
 			return nil, problem(fitout.Problem{Path: "wishes.aims", Given: string(aim), Accepted: "rear-axle, low, sides, access, steps or room"})
 		}
 	}
+	return lines(func(tell func(any)) {
+		found := assess.Propose(ctx, &job, request.Wishes, func(share float64) { tell(ProposeLine{Share: share}) })
+		tell(ProposeLine{Share: 1, Proposals: &found})
+	}), nil
+}
+
+func (h handlers) mend(ctx context.Context, in *jobBody) (*huma.StreamResponse, error) {
+	var request struct {
+		Limit string          `json:"limit"`
+		Job   json.RawMessage `json:"job"`
+	}
+	job, err := decodeWithJob(in.RawBody, &request, &request.Job)
+	if err != nil {
+		return nil, err
+	}
+	if !slices.Contains([]string{"front", "rear", "gross", "combination"}, request.Limit) {
+		return nil, problem(fitout.Problem{Path: "limit", Given: request.Limit, Accepted: "front, rear, gross or combination"})
+	}
+	return lines(func(tell func(any)) {
+		mends, err := assess.MendLimit(ctx, &job, request.Limit, func(share float64) { tell(MendLine{Share: share}) })
+		if err != nil { // the job has no such limit: it does not tow
+			mends = assess.Mends{Found: []assess.Mend{}, Vehicle: []string{}}
+		}
+		tell(MendLine{Share: 1, Mends: &mends})
+	}), nil
+}
+
+// lines answers with lines of JSON as they come.
+func lines(work func(tell func(line any))) *huma.StreamResponse {
 	return &huma.StreamResponse{Body: func(out huma.Context) {
 		out.SetHeader("Content-Type", "application/x-ndjson")
-		lines := json.NewEncoder(out.BodyWriter())
-		tell := func(line ProposeLine) {
-			_ = lines.Encode(line) // who called it off does not listen any more
+		encoder := json.NewEncoder(out.BodyWriter())
+		work(func(line any) {
+			_ = encoder.Encode(line) // who called it off does not listen any more
 			if f, ok := out.BodyWriter().(http.Flusher); ok {
 				f.Flush()
 			}
-		}
-		found := assess.Propose(ctx, &job, request.Wishes, func(share float64) { tell(ProposeLine{Share: share}) })
-		tell(ProposeLine{Share: 1, Proposals: &found})
-	}}, nil
+		})
+	}}
 }

@@ -53,7 +53,7 @@ type Fix struct {
 
 // FixEdit is the plain edit of the document that makes a fix.
 type FixEdit struct {
-	Kind  string  `json:"kind" enum:"move-item,item-level,tank-level,switch-off,uncouple,part-x,part-y,part-z,part-length,part-width,part-height,travel,drop,lining,latch,strut-force,outside" doc:"what is set"`
+	Kind  string  `json:"kind" enum:"move-item,item-level,tank-level,switch-off,uncouple,part-x,part-y,part-z,part-length,part-width,part-height,travel,drop,lining,latch,strut-force,outside,foam-core,seat" doc:"what is set"`
 	ID    string  `json:"id" doc:"id of the item, tank or switch; empty for uncouple"`
-	Value float64 `json:"value" doc:"new middle, size, travel or drop in mm, litres, or newtons; 0 for the others"`
+	Value float64 `json:"value" doc:"new middle, size, travel or drop in mm, litres, newtons, thickness in mm, or index of the seat; 0 for the others"`
 }

@@ -356,6 +356,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/mend": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Answers with lines of JSON: the share that is done, and at last what was found. Ending the request calls it off. */
+        post: operations["mend"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/module-kinds": {
         parameters: {
             query?: never;
@@ -1368,10 +1385,10 @@ export interface components {
              * @description what is set
              * @enum {string}
              */
-            kind: "move-item" | "item-level" | "tank-level" | "switch-off" | "uncouple" | "part-x" | "part-y" | "part-z" | "part-length" | "part-width" | "part-height" | "travel" | "drop" | "lining" | "latch" | "strut-force" | "outside";
+            kind: "move-item" | "item-level" | "tank-level" | "switch-off" | "uncouple" | "part-x" | "part-y" | "part-z" | "part-length" | "part-width" | "part-height" | "travel" | "drop" | "lining" | "latch" | "strut-force" | "outside" | "foam-core" | "seat";
             /**
              * Format: double
-             * @description new middle, size, travel or drop in mm, litres, or newtons; 0 for the others
+             * @description new middle, size, travel or drop in mm, litres, newtons, thickness in mm, or index of the seat; 0 for the others
              */
             value: number;
         };
@@ -1870,6 +1887,39 @@ export interface components {
         Member: {
             id: string;
             name: string;
+        };
+        Mend: {
+            /** @description what belongs to it; empty for nothing */
+            caution: string;
+            changes: components["schemas"]["Fix"][];
+            /**
+             * Format: double
+             * @description less is less to do; kg·m moved, or kg left behind
+             */
+            effort: number;
+            /** @description after it */
+            pads: components["schemas"]["Pad"][];
+        };
+        MendLine: {
+            /** @description on the last line */
+            mends?: components["schemas"]["Mends"];
+            /**
+             * Format: double
+             * @description 0 to 1
+             */
+            share: number;
+        };
+        MendRequest: {
+            job: components["schemas"]["Job"];
+            /** @enum {string} */
+            limit: "front" | "rear" | "gross" | "combination";
+        };
+        Mends: {
+            found: components["schemas"]["Mend"][];
+            /** @description said when nothing short of another vehicle will do; empty otherwise */
+            none: string;
+            /** @description what could be done to the vehicle, each with the caution that belongs to it */
+            vehicle: string[];
         };
         Modification: {
             at: components["schemas"]["Point"];
@@ -4058,6 +4108,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LoadFigures"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    mend: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MendRequest"];
+            };
+        };
+        responses: {
+            /** @description Lines of JSON */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/x-ndjson": components["schemas"]["MendLine"];
                 };
             };
             /** @description Error */

@@ -6,6 +6,7 @@ import { formatChange } from '../quantity/format';
 import { unitName } from '../quantity/units';
 import { Acceptance } from './Acceptance';
 import { applyFix } from './applyFix';
+import { canBeMended, MendPanel } from './MendPanel';
 import { whereabouts } from './whereabouts';
 
 const severityWords: Record<Finding['severity'], string> = { stop: 'Stop', caution: 'Caution', note: 'Note' };
@@ -58,6 +59,7 @@ export function Findings({ onShow }: Props) {
               ))}
             </ul>
           )}
+          {canBeMended(finding) && <MendPanel finding={finding} />}
           <Acceptance finding={finding} />
         </li>
       ))}

@@ -10,6 +10,7 @@ export function applyFix(job: Job, fix: Fix, finding: Finding): void {
   const { kind, id, value } = fix.edit;
   const item = variant.items.find((i) => i.id === id);
   if (item) fixItem(item, kind, value);
+  if (item && kind === 'seat') item.seat = job.vehicle.seats[value]?.id ?? item.seat;
   if (kind === 'tank-level') for (const tank of job.vehicle.tanks) if (tank.id === id) tank.now = value;
   if (kind === 'switch-off') for (const sw of variant.switches) if (sw.id === id) sw.on = false;
   if (kind === 'uncouple' && job.trailer) job.trailer.coupled = false;
@@ -30,6 +31,11 @@ function fixItem(item: Item, kind: Fix['edit']['kind'], value: number): void {
   if (kind === 'travel') module.travel = value;
   if (kind === 'drop') module.drop = value;
   if (kind === 'lining') module.lining = value;
+  if (kind === 'foam-core') {
+    module.wall = 'foam-core';
+    module.panel = value;
+    item.source = 'material';
+  }
   if (kind === 'latch') module.latch = 'rated';
   if (kind === 'strut-force') {
     module.struts = Math.max(2, module.struts);

@@ -2,6 +2,7 @@ import type { Job, LoadFigures } from '../api/types';
 import { RemoveButton } from '../components/ListButtons';
 import { StateMark } from '../components/StateMark';
 import { TextField } from '../components/TextField';
+import { chosenVariant } from '../document/SessionContext';
 import { formatQuantity } from '../quantity/format';
 
 interface Props {
@@ -16,6 +17,9 @@ interface Props {
 /** Cases by limits: load, what is left, and the state of each by shape and word. */
 export function CaseMatrix({ figures, job, onRename, onRemove, onShow, onUpdate }: Props) {
   const say = (value: number, unit: string) => (unit === '%' ? `${value.toFixed(1)} %` : formatQuantity(value, 'mass', job.units));
+  // Names are as they are being typed; the figures follow a moment later.
+  const names = new Map(chosenVariant(job).cases.map((c) => [c.id, c.name]));
+  const rows = figures.cases.filter((row) => row.id === '' || names.has(row.id)).map((row) => ({ ...row, name: names.get(row.id) ?? row.name }));
   return (
     <div className="table-wrap">
       <table className="case-matrix" aria-label="Cases by limits">
@@ -30,7 +34,7 @@ export function CaseMatrix({ figures, job, onRename, onRemove, onShow, onUpdate 
           </tr>
         </thead>
         <tbody>
-          {figures.cases.map((row, i) => (
+          {rows.map((row, i) => (
             <tr key={row.id || row.name} data-case={row.id || row.name} className={row.id === '' && i > 0 ? 'exact' : ''}>
               <th scope="row" title={row.state}>
                 {row.id === '' ? <>{row.name}{i > 0 && <small className="hint">{row.state}</small>}</> : (

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 
-import type { Job, Proposal, Wishes } from '../api/types';
+import type { Job, Proposal, ProposeLine, Wishes } from '../api/types';
+import { useLines } from '../api/useLines';
 import { Panel } from '../components/Panel';
 import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
 import { newId } from '../document/things';
 import { formatQuantity } from '../quantity/format';
-import { useProposals } from './useProposals';
 import { VariantPicture } from './VariantPicture';
 
 type Aim = Wishes['aims'][number];
@@ -23,7 +23,8 @@ export function AskPanel() {
   const { job, assessment } = useSnapshot();
   const [aims, setAims] = useState<Aim[]>(['rear-axle', 'low', 'sides', 'access', 'steps', 'room']);
   const [picked, setPicked] = useState<string[]>();
-  const { ask, stop, share, found, trouble } = useProposals();
+  const { ask, stop, share, last, trouble } = useLines<ProposeLine>('/api/propose');
+  const found = last?.proposals;
   const [kept, setKept] = useState<string[]>([]);
   const walls = new Set(assessment?.bays.filter((b) => b.box.length > 0 && b.box.height > 0).map((b) => b.id));
   const parts = chosenVariant(job).items.filter((i) => i.module && !i.in && !i.locked && walls.has(i.bay));
@@ -69,7 +70,7 @@ export function AskPanel() {
           </div>
         </fieldset>
         <div className="ask-go">
-          <button type="button" className="btn btn-primary" disabled={share !== undefined || ticked.length === 0} onClick={() => void ask(job, { parts: ticked, aims })}>Propose</button>
+          <button type="button" className="btn btn-primary" disabled={share !== undefined || ticked.length === 0} onClick={() => void ask({ wishes: { parts: ticked, aims }, job })}>Propose</button>
           {share !== undefined && (
             <>
               <progress value={share} max={1} aria-label="How far it is" />

@@ -1,0 +1,106 @@
+package assess
+
+import (
+	"context"
+	"sync"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"zaino/internal/core/fitout"
+)
+
+// arranged are arrangements of the canopy job, worked out once.
+var arranged = sync.OnceValue(func() []Proposal {
+	j := twelve()
+	return Propose(context.Background(), &j, Wishes{}, func(float64) {}).Found
+})
+
+// laden is the canopy job as it was arranged, over its rear axle by so many kg.
+func laden(t require.TestingT, over float64) fitout.Job {
+	found := arranged()
+	require.NotEmpty(t, found)
+	j := found[0].Job
+	axles := Of(&j).Axles
+	j.Vehicle.Limits.Gross = fitout.Limit{Kg: axles.Gross() + 500, Source: fitout.FromPlate}
+	j.Vehicle.Limits.FrontAxle = fitout.Limit{Kg: axles.Front + 300, Source: fitout.FromPlate}
+	j.Vehicle.Limits.RearAxle = fitout.Limit{Kg: axles.Rear - over, Source: fitout.FromPlate}
+	return j
+}
+
+// Whatever a way to mend says of the pads is what the job with it applied has, and
+// it mends.
+func TestMendsDoWhatTheySay(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		over := rapid.Float64Range(1, 90).Draw(t, "over")
+		j := laden(t, over)
+		mends, err := MendLimit(context.Background(), &j, "rear", func(float64) {})
+		if err != nil {
+			t.Fatal(err)
+		}
+		if len(mends.Found) == 0 && mends.None == "" {
+			t.Fatal("neither a way nor that there is none")
+		}
+		for _, m := range mends.Found {
+			fixed := j
+			for _, c := range m.Changes {
+				if fixed, err = ApplyFix(&fixed, c.Edit); err != nil {
+					t.Fatal(err)
+				}
+			}
+			a := Of(&fixed)
+			for i := range a.Pads {
+				if a.Pads[i] != m.Pads[i] {
+					t.Fatalf("said %+v, is %+v", m.Pads[i], a.Pads[i])
+				}
+			}
+			if a.Pads[1].State == "over" {
+				t.Fatalf("%v does not mend it", m.Changes)
+			}
+			linear := Of(&j).Axles.Rear
+			for _, c := range m.Changes {
+				linear += c.Rear
+			}
+			if d := linear - a.Axles.Rear; d > 0.5 || d < -0.5 {
+				t.Fatalf("the changes say %.2f kg together, it is %.2f", linear, a.Axles.Rear)
+			}
+		}
+	})
+}
+
+func TestAHeavyOverloadTakesSeveralChangesOrAnotherVehicle(t *testing.T) {
+	j := laden(t, 40)
+	mends, err := MendLimit(context.Background(), &j, "rear", func(float64) {})
+	require.NoError(t, err)
+	require.NotEmpty(t, mends.Found)
+	for i, m := range mends.Found[1:] {
+		if len(m.Changes) == len(mends.Found[i].Changes) {
+			assert.GreaterOrEqual(t, m.Effort, mends.Found[i].Effort, "the least to do comes first")
+		}
+	}
+	assert.NotEmpty(t, mends.Vehicle)
+
+	j = laden(t, 900)
+	mends, err = MendLimit(context.Background(), &j, "rear", func(float64) {})
+	require.NoError(t, err)
+	assert.Empty(t, mends.Found)
+	assert.Contains(t, mends.None, "another vehicle")
+
+	_, err = MendLimit(context.Background(), &j, "roof", func(float64) {})
+	assert.ErrorContains(t, err, "front, rear, gross or combination")
+	j = laden(t, -10)
+	mends, err = MendLimit(context.Background(), &j, "rear", func(float64) {})
+	require.NoError(t, err)
+	assert.Empty(t, mends.Found, "nothing is to be mended")
+}
+
+func BenchmarkMendTheRearAxle(b *testing.B) {
+	j := laden(b, 40)
+	for b.Loop() {
+		if _, err := MendLimit(context.Background(), &j, "rear", func(float64) {}); err != nil {
+			b.Fatal(err)
+		}
+	}
+}
