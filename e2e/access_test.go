@@ -46,6 +46,20 @@ func TestEveryScreenIsAccessible(t *testing.T) {
 			p.click("[data-component=drawers-4]")
 			p.see("[data-panel=part]")
 		}},
+		{"layout, stances", "/jobs/queen-bees/layout", "[data-component]", func(p *page) {
+			p.clickOn("document.querySelector('#bench-tab-stances')")
+			p.clickOn("document.querySelectorAll('.stance-choice input')[1]")
+			p.see("[data-open]")
+		}},
+		{"layout, findings", "/jobs/queen-bees/layout", "[data-component]", func(p *page) {
+			p.clickOn("document.querySelector('#bench-tab-findings')")
+			p.press("Let it stand:")
+		}},
+		{"layout, rules", "/jobs/queen-bees/layout", "[data-component]", func(p *page) { p.clickOn("document.querySelector('#bench-tab-rules')") }},
+		{"variants", "/jobs/river-gauging/layout/variants", ".comparison th[data-variant]", nil},
+		{"cases", "/jobs/river-gauging/load/cases", "[data-case=leaving]", nil},
+		{"account", "/jobs/queen-bees/load/account", "[data-formula]", nil},
+		{"card", "/jobs/sound-recordist/load/card", "[data-room]", nil},
 		{"keys", "/jobs/river-gauging/vehicle", "[data-thing=gross]", func(p *page) {
 			p.press("Keys of this screen")
 			p.see(".offcanvas.show:not(.showing)")

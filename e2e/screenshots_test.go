@@ -49,6 +49,22 @@ func TestScreenshots(t *testing.T) {
 			p.see("[data-open]")
 			js[any](p, "document.activeElement.blur()")
 		}},
+		{"stances", "/jobs/sound-recordist/layout", "[data-component]", func(p *page) {
+			p.clickOn("document.querySelector('#bench-tab-stances')")
+			p.clickOn("document.querySelectorAll('.stance-choice input')[1]")
+			p.see("[data-open]")
+			js[any](p, "document.activeElement.blur()")
+		}},
+		{"finding", "/jobs/river-gauging/layout", "[data-component]", func(p *page) {
+			p.clickOn("document.querySelector('#bench-tab-findings')")
+			p.press("Rim of sample fridge")
+			p.see("[data-view=side] .measures path")
+			js[any](p, "document.querySelector('[data-rule=rim-height]').scrollIntoView(); document.activeElement.blur()")
+		}},
+		{"variants", "/jobs/river-gauging/layout/variants", ".comparison th[data-variant]", nil},
+		{"cases", "/jobs/river-gauging/load/cases", "[data-case=leaving]", nil},
+		{"account", "/jobs/queen-bees/load/account", "[data-formula]", nil},
+		{"card", "/jobs/sound-recordist/load/card", "[data-room]", nil},
 		{"measure", "/jobs/sound-recordist/vehicle/measure/cargo", "[data-measure]", func(p *page) {
 			p.click("[data-step='betweenArches']")
 			p.see("[data-measure=betweenArches]")

@@ -15,6 +15,10 @@ type assessmentOutput struct{ Body assess.Assessment }
 
 type loadOutput struct{ Body assess.LoadFigures }
 
+type accountOutput struct{ Body assess.Account }
+
+type cardOutput struct{ Body assess.Card }
+
 type schoolsOutput struct{ Body []*brief.School }
 
 type sheetsOutput struct{ Body []assess.Sheet }
@@ -22,6 +26,8 @@ type sheetsOutput struct{ Body []assess.Sheet }
 func (h handlers) registerAssess(api huma.API) {
 	ofJob(api, "assess", "/api/assess", func(j *fitout.Job) *assessmentOutput { return &assessmentOutput{assess.Of(j)} })
 	ofJob(api, "load", "/api/load", func(j *fitout.Job) *loadOutput { return &loadOutput{assess.LoadOf(j)} })
+	ofJob(api, "account", "/api/account", func(j *fitout.Job) *accountOutput { return &accountOutput{assess.AccountOf(j)} })
+	ofJob(api, "card", "/api/card", func(j *fitout.Job) *cardOutput { return &cardOutput{assess.CardOf(j)} })
 	ofJob(api, "schools", "/api/schools", func(j *fitout.Job) *schoolsOutput { return &schoolsOutput{assess.Schools(j)} })
 	ofJob(api, "sheets", "/api/sheets", func(j *fitout.Job) *sheetsOutput { return &sheetsOutput{assess.Sheets(j)} })
 }

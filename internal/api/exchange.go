@@ -47,6 +47,14 @@ func (h handlers) registerExchange(api huma.API) {
 			return h.file(in.ID, "-"+string(in.View)+"."+format, contentType, func(j *fitout.Job) ([]byte, error) { return write(j, in.View) })
 		})
 	}
+	account := func(format, contentType string, write func(*fitout.Job) ([]byte, error)) {
+		huma.Register(api, operation("account-"+format, http.MethodGet, "/api/jobs/{id}/account."+format), func(_ context.Context, in *JobID) (*fileOutput, error) {
+			return h.file(in.ID, "-load."+format, contentType, write)
+		})
+	}
+	account("csv", "text/csv; charset=utf-8", exchange.WriteAccountCSV)
+	account("xlsx", "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet", exchange.WriteAccountXLSX)
+	account("pdf", "application/pdf", exchange.WriteAccountPDF)
 	drawing("svg", "image/svg+xml", exchange.WriteSVG)
 	drawing("dxf", "application/dxf", exchange.WriteDXF)
 	preview := withJob("preview-items", http.MethodPost, "/api/items/preview")

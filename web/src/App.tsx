@@ -12,6 +12,8 @@ import { Trouble } from './components/Trouble';
 import { JobPage } from './job/JobPage';
 import { JobsPage } from './jobs/JobsPage';
 import { LayoutPage } from './layout/LayoutPage';
+import { AccountPage } from './load/AccountPage';
+import { CardPage } from './load/CardPage';
 import { CasesPage } from './load/CasesPage';
 import { LoadPage } from './load/LoadPage';
 import { MeasurePage } from './measure/MeasurePage';
@@ -61,6 +63,8 @@ function Gate() {
         <Route path="layout/variants" element={<VariantsPage />} />
         <Route path="load" element={<LoadPage />} />
         <Route path="load/cases" element={<CasesPage />} />
+        <Route path="load/account" element={<AccountPage />} />
+        <Route path="load/card" element={<CardPage />} />
       </Route>
       <Route path="*" element={<Trouble message="There is no such screen." />} />
     </Routes>

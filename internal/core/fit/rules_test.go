@@ -105,8 +105,6 @@ func sound() *Scene {
 	return s
 }
 
-func (s *Scene) the(id string) *Part { return s.part(id) }
-
 // put moves a part and what moves of it.
 func (s *Scene) put(id string, dx, dy, dz float64) {
 	p := s.part(id)

@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["account"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/assess": {
         parameters: {
             query?: never;
@@ -46,6 +62,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["edit-bench"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/card": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["card"];
         delete?: never;
         options?: never;
         head?: never;
@@ -191,6 +223,54 @@ export interface paths {
         put: operations["save-job"];
         post?: never;
         delete: operations["delete-job"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/account.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["account-csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/account.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["account-pdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/account.xlsx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["account-xlsx"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -518,6 +598,95 @@ export interface components {
         };
         AccessInputBody: {
             code: string;
+        };
+        Account: {
+            /** @description what the empty figure contains and where it comes from */
+            baseline: string;
+            cautions: string[];
+            customer: string;
+            formulas: components["schemas"]["Formula"][];
+            job: string;
+            limits: components["schemas"]["AccountLimit"][];
+            rows: components["schemas"]["AccountRow"][];
+            /** @description in words */
+            state: string;
+            sum: components["schemas"]["AccountRow"];
+            variant: string;
+        };
+        AccountLimit: {
+            /** @description which rating is the limit, where it is not the plate's: upgrade, tyres, rack, hitch */
+            binds: string;
+            /**
+             * Format: double
+             * @description load when everything is finished, with what comes later and from others, kg
+             */
+            done: number;
+            /** @enum {string} */
+            id: "front" | "rear" | "gross" | "combination";
+            /**
+             * Format: double
+             * @description limit − load, kg; negative is over; 0 when the limit is not stated
+             */
+            left: number;
+            /**
+             * Format: double
+             * @description kg; 0 = not stated
+             */
+            limit: number;
+            /**
+             * Format: double
+             * @description kg
+             */
+            load: number;
+            /**
+             * Format: double
+             * @description probability of being over the limit, 0 to 1; 0 when the limit is not stated
+             */
+            over: number;
+            /**
+             * Format: double
+             * @description standard uncertainty of the load, kg; what is shown is the load ± 2 of it
+             */
+            sigma: number;
+            source: string;
+            /** @enum {string} */
+            state: "within" | "close" | "over" | "unknown";
+            /** @description the region's word for the limit */
+            term: string;
+            title: string;
+            /**
+             * Format: double
+             * @description load in the exact worst state, kg
+             */
+            worst: number;
+        };
+        AccountRow: {
+            /**
+             * Format: double
+             * @description kg
+             */
+            front: number;
+            group: string;
+            /** Format: double */
+            kg: number;
+            /**
+             * Format: double
+             * @description kg·m about the front axle
+             */
+            moment: number;
+            name: string;
+            /**
+             * Format: double
+             * @description kg
+             */
+            rear: number;
+            source: string;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            /** Format: double */
+            z: number;
         };
         Act: {
             /** @description of the seat, bay or item */
@@ -988,6 +1157,40 @@ export interface components {
             /** @enum {string} */
             wasteWater: "none" | "caught";
         };
+        Card: {
+            cautions: string[];
+            customer: string;
+            job: string;
+            /** @description tanks and vessels in the order of use */
+            order: string[];
+            pads: components["schemas"]["Pad"][];
+            /** @description what may still be put where */
+            room: components["schemas"]["CardRoom"][];
+            state: string;
+            /** @description notes on tyres, springs and airbags */
+            tyres: string[];
+            vehicle: string;
+        };
+        CardRoom: {
+            /** @description what decides it */
+            binds: string;
+            /**
+             * Format: double
+             * @description kg: by its own rating and by every axle and the gross; 0 for nothing
+             */
+            left: number;
+            /**
+             * Format: double
+             * @description kg
+             */
+            load: number;
+            name: string;
+            /**
+             * Format: double
+             * @description kg; 0 = not stated
+             */
+            rating: number;
+        };
         Case: {
             choices: components["schemas"]["CaseChoice"][];
             /** @description the trailer is coupled, where there is one */
@@ -1395,6 +1598,11 @@ export interface components {
         Fixing: {
             /** @description id of a mount of the vehicle */
             mount: string;
+        };
+        Formula: {
+            formula: string;
+            name: string;
+            numbers: string;
         };
         Gap: {
             /**
@@ -3287,6 +3495,39 @@ export interface operations {
             };
         };
     };
+    account: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Job"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Account"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     assess: {
         parameters: {
             query?: never;
@@ -3340,6 +3581,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Job"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    card: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Job"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Card"];
                 };
             };
             /** @description Error */
@@ -3785,6 +4059,105 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "account-csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "account-pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "account-xlsx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
             };
             /** @description Error */
             default: {

@@ -59,3 +59,5 @@ export type LimitBand = Schemas['LimitBand'];
 export type Case = Schemas['Case'];
 export type MendLine = Schemas['MendLine'];
 export type Mend = Schemas['Mend'];
+export type Account = Schemas['Account'];
+export type Card = Schemas['Card'];

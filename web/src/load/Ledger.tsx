@@ -90,6 +90,8 @@ export function Ledger({ selected, onSelect, onImport }: Props) {
         <span className="hint">{items.length} items</span>
         <div className="sheet-actions">
           <Link className="btn btn-sm btn-outline-secondary" to="cases">Cases</Link>
+          <Link className="btn btn-sm btn-outline-secondary" to="account">Account</Link>
+          <Link className="btn btn-sm btn-outline-secondary" to="card">Card</Link>
           <AddButton label="Add item" onClick={add} />
           <Button size="sm" variant="outline-secondary" onClick={onImport}>
             <i className="bi bi-box-arrow-in-down" aria-hidden /> Read CSV
