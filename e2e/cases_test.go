@@ -1,8 +1,10 @@
 package e2e
 
 import (
+	"strings"
 	"testing"
 
+	"github.com/chromedp/chromedp"
 	"github.com/stretchr/testify/assert"
 )
 
@@ -58,4 +60,27 @@ func TestCasesConfidenceAndUsingUp(t *testing.T) {
 	p.clickOn("document.querySelector('#bench-tab-rules')")
 	p.enter("On the front axle", "0.5")
 	p.tells("front-light", true)
+}
+
+// TestFiguresAreAccountedForAndHandedOver opens a figure into where it comes from,
+// takes it along, and looks at the customer's card as a phone shows it.
+func TestFiguresAreAccountedForAndHandedOver(t *testing.T) {
+	s := startDemo(t)
+	p := open(t, s.url+"/jobs/queen-bees/load")
+	p.press("Rear axle")
+	p.waitText("[data-formula='Rear axle']", "R = Σ m x / L")
+	kg, _, _ := strings.Cut(plainSpaces(p.text(".account-sum td:last-child")), ".")
+	assert.NotEmpty(t, kg)
+	p.waitText(".account", "licensed or certified people")
+	for _, format := range []string{"csv", "xlsx", "pdf"} {
+		assert.Greater(t, len(s.get("/api/jobs/queen-bees/account."+format)), 1000, format)
+	}
+	assert.Contains(t, string(s.get("/api/jobs/queen-bees/account.csv")), "Fridge")
+
+	p.press("To the load")
+	p.press("Card")
+	p.waitText("[data-room='Bed under the topper']", "is reached")
+	p.waitText(".loading-card", "Before driving off")
+	p.do(chromedp.EmulateViewport(390, 800))
+	p.waitFor("document.querySelector('.loading-card').getBoundingClientRect().right <= 390")
 }

@@ -4,7 +4,6 @@ import (
 	"cmp"
 	"slices"
 
-	"zaino/internal/core/fitout"
 	"zaino/internal/core/load"
 )
 
@@ -113,24 +112,4 @@ func groups(s *subject) []GroupFigures {
 	}
 	slices.SortStableFunc(all, func(a, b GroupFigures) int { return cmp.Compare(a.Group, b.Group) })
 	return all
-}
-
-// peopleAndCargo is what a door placard counts: all that is not the vehicle
-// and not in its fuel tanks, with the trailer's download, kg.
-func peopleAndCargo(s *subject) float64 {
-	total := 0.0
-	for i := range s.plan.Items {
-		if s.plan.Items[i].Present {
-			total += s.plan.Items[i].Mass.Kg
-		}
-	}
-	for i, tank := range s.job.Vehicle.Tanks {
-		if tank.Kind == fitout.TankOther {
-			total += s.plan.Tanks[i].Mass.Kg
-		}
-	}
-	if s.plan.Coupled() {
-		total += s.plan.Towing.Vehicle.Gross()
-	}
-	return total
 }

@@ -146,7 +146,8 @@ func overTowing(s *subject) []fitout.Finding {
 // overPlacard holds people and cargo against a payload placard.
 func overPlacard(s *subject) []fitout.Finding {
 	placard := s.job.Vehicle.Limits.Placard
-	carried := peopleAndCargo(s)
+	shown := s.plan.Shown()
+	carried := s.peopleAndCargoIn(&shown)
 	if placard.Kg == 0 || carried <= placard.Kg {
 		return nil
 	}

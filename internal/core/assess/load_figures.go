@@ -3,6 +3,7 @@ package assess
 import (
 	"fmt"
 	"math"
+	"strings"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/load"
@@ -105,6 +106,20 @@ func (s *subject) columns() []LimitColumn {
 	for i := range s.limits {
 		all = append(all, LimitColumn{ID: s.limits[i].id, Title: s.limits[i].title, Limit: s.limits[i].limit.Kg, Unit: "kg"})
 	}
+	for _, more := range []struct {
+		id    string
+		limit fitout.LimitID
+		title string
+	}{{"placard", fitout.LimitPlacard, capital(s.say.term(fitout.TermPlacard))}, {"ball", fitout.LimitBall, capital(s.say.term(fitout.TermBall))}, {"roof", fitout.LimitRoofMoving, "Roof, moving"}} {
+		if r := s.rating(more.limit); r.Kg > 0 && (more.id != "ball" || s.job.Trailer != nil) {
+			all = append(all, LimitColumn{ID: more.id, Title: more.title, Limit: r.Kg, Unit: "kg"})
+		}
+	}
+	for i := range s.job.Vehicle.Bays {
+		if b := &s.job.Vehicle.Bays[i]; b.Rating > 0 && b.Kind != fitout.BayRoof {
+			all = append(all, LimitColumn{ID: "bay:" + b.ID, Title: b.Name, Limit: b.Rating, Unit: "kg"})
+		}
+	}
 	all = append(all, LimitColumn{ID: "front-share", Title: "Front share", Limit: 100 * s.job.Practice.FrontShare, Least: true, Unit: "%"},
 		LimitColumn{ID: "sides", Title: "Sides differ", Limit: 100 * s.job.Practice.SideShare, Unit: "%"})
 	return all
@@ -125,12 +140,60 @@ func (s *subject) caseFigures(id, name string, state *load.State, columns []Limi
 			value = 100 * axles.Front / max(1, axles.Gross())
 		case "sides":
 			value = 100 * math.Abs(corners.Left()-corners.Right()) / max(1, m.Kg)
+		case "placard":
+			value = s.peopleAndCargoIn(state)
+		case "ball":
+			if state.Coupled {
+				value = s.job.Trailer.Ball
+			}
+		case "roof":
+			value = s.aboard(state, func(item *fitout.Item) bool { return s.onRoof(item.Bay) })
 		default:
+			if bay, ok := strings.CutPrefix(column.ID, "bay:"); ok {
+				value = s.aboard(state, func(item *fitout.Item) bool { return item.Bay == bay })
+				break
+			}
 			value = s.limits[i].form.Of(m) + s.plan.Towed(s.limits[i].form, state)
 		}
 		c.Cells = append(c.Cells, cell(value, &column, s.job.Practice.Close))
 	}
 	return c
+}
+
+// aboard is the mass of what is aboard in a state and passes, kg.
+func (s *subject) aboard(state *load.State, passes func(item *fitout.Item) bool) float64 {
+	sum := 0.0
+	for i := range s.variant.Items {
+		if m, ok := s.plan.In(i, state); ok && passes(&s.variant.Items[i]) {
+			sum += m.Kg
+		}
+	}
+	return sum
+}
+
+// onRoof tells whether a bay is a roof.
+func (s *subject) onRoof(bay string) bool {
+	for i := range s.job.Vehicle.Bays {
+		if b := &s.job.Vehicle.Bays[i]; b.ID == bay {
+			return b.Kind == fitout.BayRoof
+		}
+	}
+	return false
+}
+
+// peopleAndCargoIn is what a door placard counts, in a state: everything aboard,
+// what is in tanks other than fuel, and the ball.
+func (s *subject) peopleAndCargoIn(state *load.State) float64 {
+	sum := s.aboard(state, func(*fitout.Item) bool { return true })
+	for _, tank := range s.job.Vehicle.Tanks {
+		if tank.Kind != fitout.TankFuel {
+			sum += state.TankFills[tank.ID] * tank.Density
+		}
+	}
+	if state.Coupled && s.job.Trailer != nil {
+		sum += s.job.Trailer.Ball
+	}
+	return sum
 }
 
 func cell(value float64, c *LimitColumn, closeShare float64) CaseCell {

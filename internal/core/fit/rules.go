@@ -28,24 +28,93 @@ func Rules() []Rule {
 	return slices.SortedFunc(slices.Values(all), func(a, b Rule) int { return cmp.Compare(a.ID, b.ID) })
 }
 
-// Check holds a prepared scene against every rule, in every stance. What is
-// wrong on the road is not told again for each stance.
+// Check holds a prepared scene against every rule, in every stance: what opens and
+// lies elsewhere is looked at by the rules themselves, and a stance in which
+// something stands elsewhere inside is held against all of them once more as it
+// stands then. What is wrong on the road is not told again for each stance.
 func (s *Scene) Check() []fitout.Finding {
 	type key struct{ rule, subject, title string }
 	told := map[key]bool{}
 	var found []fitout.Finding
-	for _, rule := range Rules() {
-		for _, f := range rule.Check(s) {
-			f.Rule = rule.ID
-			k := key{f.Rule, f.Subject.ID, f.Title}
-			if told[k] {
-				continue
+	rules := Rules()
+	tell := func(on *Scene, stance *fitout.Stance) {
+		for _, rule := range rules {
+			for _, f := range rule.Check(on) {
+				f.Rule = rule.ID
+				k := key{f.Rule, f.Subject.ID, f.Title}
+				if told[k] {
+					continue
+				}
+				told[k] = true
+				if stance != nil {
+					f.Stance = stance.ID
+					f.Sentence += " In “" + stance.Name + "”."
+				}
+				found = append(found, f)
 			}
-			told[k] = true
-			found = append(found, f)
+		}
+	}
+	tell(s, nil)
+	for i := range s.Stances {
+		if on, moved := s.rearranged(&s.Stances[i]); moved {
+			tell(on, &s.Stances[i])
 		}
 	}
 	return found
+}
+
+// rearranged is a scene as it stands in a stance, where something is put elsewhere
+// inside; what stands outside is left out of it.
+func (s *Scene) rearranged(stance *fitout.Stance) (*Scene, bool) {
+	on, moved := *s, false
+	on.Stances = nil
+	on.Parts = nil
+	for i := range s.Parts {
+		p := s.Parts[i]
+		at := slices.IndexFunc(stance.Loose, func(l fitout.LoosePlace) bool { return l.Item == p.ID })
+		if at >= 0 && stance.Loose[at].Outside {
+			continue
+		}
+		if at >= 0 {
+			moved = true
+			from, to := p.Box.Middle(), stance.Loose[at].At
+			p = p.movedBy(to.X-from.X, to.Y-from.Y, to.Z-from.Z)
+			p.Bay = s.bayAt(to)
+		}
+		on.Parts = append(on.Parts, p)
+	}
+	if moved {
+		on.Postures = nil
+		on.Prepare()
+	}
+	return &on, moved
+}
+
+// movedBy is a part with all that moves of it, shifted.
+func (p Part) movedBy(dx, dy, dz float64) Part {
+	p.Box = p.Box.Moved(dx, dy, dz)
+	p.Leaves = slices.Clone(p.Leaves)
+	for i := range p.Leaves {
+		for _, b := range []*fitout.Box{&p.Leaves[i].Closed, &p.Leaves[i].Open, &p.Leaves[i].Swept} {
+			*b = b.Moved(dx, dy, dz)
+		}
+	}
+	p.Cells = slices.Clone(p.Cells)
+	for i := range p.Cells {
+		p.Cells[i].Outer, p.Cells[i].Inside = p.Cells[i].Outer.Moved(dx, dy, dz), p.Cells[i].Inside.Moved(dx, dy, dz)
+	}
+	return p
+}
+
+// bayAt is the id of the bay whose room holds a place, or empty for none.
+func (s *Scene) bayAt(at fitout.Point) string {
+	for i := range s.Bays {
+		room := s.Bays[i].Room
+		if room.Around(fitout.Box{From: at, To: at}) == room {
+			return s.Bays[i].ID
+		}
+	}
+	return ""
 }
 
 // each runs a check in every posture and marks what it finds with its stance.

@@ -108,15 +108,7 @@ func sound() *Scene {
 // put moves a part and what moves of it.
 func (s *Scene) put(id string, dx, dy, dz float64) {
 	p := s.part(id)
-	p.Box = p.Box.Moved(dx, dy, dz)
-	for i := range p.Leaves {
-		for _, b := range []*fitout.Box{&p.Leaves[i].Closed, &p.Leaves[i].Open, &p.Leaves[i].Swept} {
-			*b = b.Moved(dx, dy, dz)
-		}
-	}
-	for i := range p.Cells {
-		p.Cells[i].Outer, p.Cells[i].Inside = p.Cells[i].Outer.Moved(dx, dy, dz), p.Cells[i].Inside.Moved(dx, dy, dz)
-	}
+	*p = p.movedBy(dx, dy, dz)
 }
 
 func (s *Scene) add(p Part) *Part {
@@ -249,6 +241,22 @@ func TestASoundBuildHasNothingToSay(t *testing.T) {
 	for _, f := range s.Check() {
 		t.Errorf("%s on a sound build: %s", f.Rule, f.Sentence)
 	}
+}
+
+// What stands elsewhere in a stance is held against every rule where it is then.
+func TestWhatStandsElsewhereIsJudgedThere(t *testing.T) {
+	s := sound()
+	s.Stances[0].Loose = []fitout.LoosePlace{{Item: "chest", At: fitout.Point{X: 2200, Y: 660, Z: 700}}}
+	s.Prepare()
+	found := s.Check()
+	require.Len(t, found, 1)
+	assert.Equal(t, "outside-bay", found[0].Rule, "it stands out of the second row on the right")
+	assert.Equal(t, "cook", found[0].Stance)
+	assert.Contains(t, found[0].Sentence, "second row on the right")
+	assert.Contains(t, found[0].Sentence, "In “Cook”.")
+	s.Stances[0].Loose[0].Outside = true
+	s.Prepare()
+	assert.Empty(t, s.Check(), "outside it is in nobody's way")
 }
 
 func TestEveryRuleIsTrippedAndExplainsItself(t *testing.T) {

@@ -2,8 +2,15 @@ package load
 
 import "zaino/internal/core/fitout"
 
-// Shown is the state shown.
+// Shown is the state shown; a switch that lacks what it requires is off in it.
 func (p *Plan) Shown() State {
+	s := p.asSet()
+	p.settleRequirements(&s)
+	return s
+}
+
+// asSet is the state shown as its switches are set.
+func (p *Plan) asSet() State {
 	s := State{Switches: map[string]bool{}, Choices: map[string]string{}, Levels: map[string]float64{}, TankFills: map[string]float64{}, Coupled: p.Coupled()}
 	for _, sw := range p.variant.Switches {
 		s.Switches[sw.ID] = sw.On
@@ -25,7 +32,7 @@ func (p *Plan) Shown() State {
 // Case is the state that a case sets, starting from the one shown. A level is kept
 // within what its tank or vessel holds, and a switch is off without what it needs.
 func (p *Plan) Case(c *fitout.Case) State {
-	s := p.Shown()
+	s := p.asSet()
 	s.Coupled = c.Coupled && p.Trailer != nil
 	for _, sw := range c.Switches {
 		if _, known := s.Switches[sw.Switch]; known {
@@ -84,7 +91,7 @@ func (p *Plan) MomentsIn(s *State) Moments {
 		m = m.Add(tank)
 	}
 	for i := range p.Items {
-		if mass, aboard := p.in(i, s); aboard {
+		if mass, aboard := p.In(i, s); aboard {
 			m = m.Add(mass)
 		}
 	}

@@ -98,7 +98,7 @@ func (p *Plan) Errors(b Baseline, u *fitout.Uncertainty, state *State) []Err {
 		item := &p.variant.Items[i]
 		m, aboard := p.Items[i].Mass, p.Items[i].Present
 		if state != nil {
-			m, aboard = p.in(i, state)
+			m, aboard = p.In(i, state)
 		}
 		if !aboard || m.Kg == 0 {
 			continue
@@ -135,8 +135,8 @@ func (p *Plan) baselineErrors(b Baseline) []Err {
 	return []Err{vehicle(Moments{Kg: b.Front}), vehicle(Moments{Kg: b.Rear, X: b.Rear * L})}
 }
 
-// in is the mass of an item in a state, and whether it is aboard.
-func (p *Plan) in(i int, state *State) (Mass, bool) {
+// In returns the mass of an item in a state, and whether it is aboard.
+func (p *Plan) In(i int, state *State) (Mass, bool) {
 	item := &p.variant.Items[i]
 	m := p.Items[i].Mass
 	if !item.Work.Now() {

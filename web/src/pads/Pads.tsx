@@ -1,3 +1,5 @@
+import { Link } from 'react-router';
+
 import type { Pad } from '../api/types';
 import { StateMark } from '../components/StateMark';
 import { useSnapshot } from '../document/SessionContext';
@@ -16,18 +18,20 @@ export function Pads() {
     <section className={`pads ${stale ? 'pads-stale' : ''}`} aria-label={stale ? 'Pads, of the last state that could be counted' : 'Pads'}>
       {assessment.pads.map((pad) => {
         const { word, others } = vocabulary(job.region, terms[pad.id]);
-        return <OnePad key={pad.id} pad={pad} system={job.units} term={word} others={others} />;
+        return <OnePad key={pad.id} pad={pad} job={job.id} system={job.units} term={word} others={others} />;
       })}
     </section>
   );
 }
 
-function OnePad({ pad, system, term, others }: { pad: Pad; system: System; term: string; others: string }) {
+function OnePad({ pad, job, system, term, others }: { pad: Pad; job: string; system: System; term: string; others: string }) {
   const mass = (kg: number) => formatQuantity(kg, 'mass', system);
   return (
     <article title={pad.limit > 0 ? `${mass(pad.load)} ± ${mass(2 * pad.sigma)}, over with a probability of ${(100 * pad.over).toFixed(1)} %` : undefined} className={`pad pad-${pad.state}`} data-pad={pad.id} aria-label={pad.title}>
       <div className="pad-head">
-        <h2>{pad.title}</h2>
+        <h2>
+          <Link to={`/jobs/${job}/load/account`} title="Where this comes from">{pad.title}</Link>
+        </h2>
         <StateMark state={pad.state} />
       </div>
       <div className="pad-figures">

@@ -113,17 +113,21 @@ export interface Tick {
   major: boolean;
 }
 
-/** Ticks of the rule in the datum: every 100 mm with a figure each 500, or every 4 in with a figure each 20. */
+/** px that a figure on the rule takes with the gap to the next. */
+const FIGURE = 40;
+
+/** Ticks of the rule in the datum: every 100 mm with a figure each 500, or every 4 in with a figure each 20; fewer figures where they would run into each other. */
 export function ruleTicks(w: Window, origin: number, units: Job['units']): Tick[] {
   const step = units === 'us' ? 4 * 25.4 : 100;
   const major = 5;
+  const figures = major * ([1, 2, 4, 10].find((n) => (n * major * step) / w.scale >= FIGURE) ?? 20);
   const first = Math.ceil((w.from - origin) / step);
   const last = Math.floor((w.from + w.width * w.scale - origin) / step);
   const ticks: Tick[] = [];
   for (let n = first; n <= last; n++) {
     const isMajor = n % major === 0;
     const value = units === 'us' ? n * 4 : n * 100;
-    ticks.push({ x: origin + n * step, major: isMajor, label: isMajor ? String(value).replace('-', '−') : undefined });
+    ticks.push({ x: origin + n * step, major: isMajor, label: n % figures === 0 ? String(value).replace('-', '−') : undefined });
   }
   return ticks;
 }

@@ -1,0 +1,111 @@
+package assess
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"zaino/internal/core/fitout"
+)
+
+// touring is the arranged canopy with what varies: water, a raft with its motor,
+// and a choice of roof load.
+func touring(t *testing.T) fitout.Job {
+	j := laden(t, 30)
+	v := j.ChosenVariant()
+	v.Switches = []fitout.Switch{{ID: "raft", Name: "Raft", On: false}, {ID: "motor", Name: "Motor", On: true, Requires: &fitout.Require{Switch: "raft"}}}
+	for i := range v.Items {
+		switch item := &v.Items[i]; item.ID {
+		case "swags":
+			item.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: "raft"}
+		case "chairs":
+			item.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: "motor"}
+		case "water":
+			item.Mass, item.Presence = 9, fitout.Presence{Kind: fitout.ByLevel, Level: &fitout.Level{Max: 66, Now: 30, Density: 1}}
+		}
+	}
+	v.Cases = []fitout.Case{
+		{ID: "full", Name: "Leaving full", Switches: []fitout.CaseSwitch{{Switch: "raft", On: true}}, Levels: []fitout.CaseLevel{{Of: "water", Litres: 500}, {Of: "gone", Litres: 5}}},
+		{ID: "empty", Name: "Coming home", Levels: []fitout.CaseLevel{{Of: "water", Litres: 0}, {Of: "fuel", Litres: 5}}},
+	}
+	require.NoError(t, fitout.Validate(&j))
+	return j
+}
+
+func cellOf(t *testing.T, f *LoadFigures, name, column string) CaseCell {
+	for _, c := range f.Cases {
+		if c.Name != name {
+			continue
+		}
+		for k := range f.Columns {
+			if f.Columns[k].ID == column {
+				return c.Cells[k]
+			}
+		}
+	}
+	require.FailNow(t, "no such cell", "%s %s", name, column)
+	return CaseCell{}
+}
+
+func TestCasesAgainstLimits(t *testing.T) {
+	j := touring(t)
+	f := LoadOf(&j)
+	for _, pad := range Of(&j).Pads {
+		assert.InDelta(t, pad.Load, cellOf(t, &f, "State shown", pad.ID).Load, 1e-6, "the state shown is what the pads show")
+		assert.InDelta(t, pad.Worst, cellOf(t, &f, "Worst for "+lower(pad.Title), pad.ID).Load, 1e-6)
+		for _, c := range f.Cases {
+			assert.LessOrEqual(t, cellOf(t, &f, c.Name, pad.ID).Load, pad.Worst+1e-6, "no case is worse than the worst: %s", c.Name)
+		}
+	}
+	// 66 L are all that the tank holds; the motor comes with the raft.
+	full, empty := cellOf(t, &f, "Leaving full", "gross"), cellOf(t, &f, "Coming home", "gross")
+	assert.InDelta(t, 66+22+16, full.Load-cellOf(t, &f, "State shown", "gross").Load+30, 1e-6)
+	assert.InDelta(t, -30-(75-5)*0.84, empty.Load-cellOf(t, &f, "State shown", "gross").Load, 1e-6)
+	assert.Equal(t, "over", cellOf(t, &f, "Leaving full", "rear").State)
+	assert.NotEmpty(t, f.Confidence)
+	for _, b := range f.Confidence {
+		assert.GreaterOrEqual(t, b.Likeliest, b.Over-1e-9)
+	}
+}
+
+func TestTheWayFromFullToEmptySaysWhereALimitIsPassed(t *testing.T) {
+	j := touring(t)
+	v := j.ChosenVariant()
+	v.UsedUp = []fitout.UsedFirst{{Of: "water"}}
+	waste := fitout.Item{ID: "waste", Name: "Waste tank", Form: fitout.FormTank, Mass: 4, Source: fitout.DataSheet, At: fitout.Point{X: 4300, Z: 700},
+		Size: fitout.Size{Length: 100, Width: 100, Height: 100}, Presence: fitout.Presence{Kind: fitout.ByLevel, Level: &fitout.Level{Max: 20, Density: 1}},
+		Module: &fitout.Module{Kind: fitout.WasteTank, Faces: fitout.FaceNone, Wall: fitout.NoMaterial, Runner: fitout.NoRunner, Stack: fitout.Beside, Cells: []fitout.Cell{}, Fixings: []fitout.Fixing{}}}
+	v.Items = append(v.Items, waste)
+	curve, _ := newSubject(&j).curve()
+	require.Len(t, curve, 9, "full, and four quarters of each of two")
+	assert.Equal(t, "The water", curve[1].Of, "in the order that the variant says")
+	assert.InDelta(t, -66.0/4+66.0/4, curve[1].Gross-curve[0].Gross, 1e-6, "the waste tank gains what the fresh loses")
+	assert.InDelta(t, -(66 - 20), curve[4].Gross-curve[0].Gross, 1e-6, "until it is full")
+	assert.InDelta(t, -75*0.84, curve[8].Gross-curve[4].Gross, 1e-6)
+
+	first, last := curve[0].Rear, curve[8].Rear
+	j.Vehicle.Limits.RearAxle.Kg = (first + last) / 2
+	_, turns := newSubject(&j).curve()
+	require.Len(t, turns, 1)
+	assert.Contains(t, turns[0], "The rear axle comes within its limit")
+}
+
+func BenchmarkFortyCases(b *testing.B) {
+	j := laden(b, 30)
+	v := j.ChosenVariant()
+	for len(v.Items) < 300 {
+		item := v.Items[len(v.Items)%12]
+		item.ID, item.Module = item.ID+"-more", nil
+		v.Items = append(v.Items, item)
+	}
+	s := newSubject(&j)
+	columns := s.columns()
+	c := fitout.Case{ID: "c", Name: "C"}
+	for b.Loop() {
+		for range 40 {
+			state := s.plan.Case(&c)
+			s.caseFigures("c", "C", &state, columns)
+		}
+	}
+}
