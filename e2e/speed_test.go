@@ -88,7 +88,9 @@ func BenchmarkServerReady(b *testing.B) {
 // BenchmarkAssessOverLoopback asks for the figures of 60 items as the screen does.
 func BenchmarkAssessOverLoopback(b *testing.B) {
 	s := start(b, "demo", filepath.Join(b.TempDir(), "demo.db"), "127.0.0.1:0")
-	data, err := json.Marshal(many(b, 60))
+	job := many(b, 60)
+	job.Variants = job.Variants[:1] // as the interface asks: with the variant that it shows
+	data, err := json.Marshal(job)
 	require.NoError(b, err)
 	var took []time.Duration
 	for b.Loop() {

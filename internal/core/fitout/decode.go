@@ -131,6 +131,18 @@ func (v *validator) shape(path string, value any, t reflect.Type, name string) {
 	}
 }
 
+// plainlyRight tells whether a text or a yes or no is one: most fields are, and
+// need no path for a refusal.
+func plainlyRight(value any, kind reflect.Kind) bool {
+	switch value.(type) {
+	case string:
+		return kind == reflect.String
+	case bool:
+		return kind == reflect.Bool
+	}
+	return false
+}
+
 func (v *validator) fields(path string, value any, t reflect.Type, name string) {
 	fields, ok := value.(map[string]any)
 	if !ok {
@@ -144,7 +156,7 @@ func (v *validator) fields(path string, value any, t reflect.Type, name string) 
 	for i := range t.NumField() {
 		key := jsonName(t.Field(i))
 		known = append(known, key)
-		if field, present := fields[key]; present {
+		if field, present := fields[key]; present && !plainlyRight(field, t.Field(i).Type.Kind()) {
 			v.shape(join(path, key), field, t.Field(i).Type, name)
 		}
 	}

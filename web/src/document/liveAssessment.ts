@@ -3,6 +3,9 @@ import { replaceEqualDeep } from '@tanstack/react-query';
 import { answer, api } from '../api/client';
 import type { Assessment, Job } from '../api/types';
 
+/** A job with the variant that it shows alone: the others bear on no figure, and take their time to read. */
+const shownOnly = (job: Job): Job => (job.variants.length > 1 ? { ...job, variants: job.variants.filter((v) => v.id === job.chosen) } : job);
+
 /** Asks for figures while a job is edited or dragged: one request in flight, the newest wins. */
 export class LiveAssessment {
   latest: Assessment | undefined;
@@ -27,7 +30,7 @@ export class LiveAssessment {
       const job = this.waiting;
       this.waiting = undefined;
       try {
-        const fresh = await answer(api.POST('/api/assess', { body: job }));
+        const fresh = await answer(api.POST('/api/assess', { body: shownOnly(job) }));
         // What did not change stays the same object, so that it is not drawn again.
         this.latest = replaceEqualDeep(this.latest, fresh);
         this.asked = job;
