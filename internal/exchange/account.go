@@ -165,7 +165,7 @@ func WriteAccountPDF(j *fitout.Job) ([]byte, error) {
 		rows = append(rows, accountRow(&a.Rows[i]))
 	}
 	rows = append(rows, accountRow(&a.Sum))
-	table([]float64{22, 45, 20, 15, 13, 12, 12, 18, 13, 12}, "LLLRRRRRRR", rows)
+	table([]float64{22, 42, 20, 15, 13, 13, 12, 20, 13, 12}, "LLLRRRRRRR", rows)
 	heading("Cautions")
 	for _, c := range a.Cautions {
 		say(c)

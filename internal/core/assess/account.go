@@ -141,7 +141,7 @@ func (s *subject) formulas(a *Account) []Formula {
 	all := []Formula{
 		{"Rear axle", "R = Σ m x / L", fmt.Sprintf("%s kg·m × 1000 / %s mm = %s kg", n(a.Sum.Moment), n(L), n(a.Sum.Rear))},
 		{"Front axle", "F = Σ m − R", fmt.Sprintf("%s − %s = %s kg", n(a.Sum.Kg), n(a.Sum.Rear), n(a.Sum.Front))},
-		{"Centre of gravity", "x, y, z = Σ m x / Σ m, Σ m y / Σ m, Σ m z / Σ m", fmt.Sprintf("%s, %s, %s mm, without trailer", n(c.X), n(c.Y), n(c.Z))},
+		{"Centre of gravity", "x = Σ m x / Σ m, y and z likewise", fmt.Sprintf("%s, %s, %s mm, without trailer", n(c.X), n(c.Y), n(c.Z))},
 		{"Left and right wheels", "each mass by ½ ∓ y / T on its axle, an estimate", fmt.Sprintf("%s and %s kg", n(corners.Left()), n(corners.Right()))},
 		{"Side tip angle", "atan(T / 2z), an upper bound", fmt.Sprintf("static stability factor %.3f, %.1f°", ssf, tip)},
 	}
