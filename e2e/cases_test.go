@@ -6,6 +6,7 @@ import (
 
 	"github.com/chromedp/chromedp"
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 )
 
 // TestTheRearAxleIsMendedByWhatIsOffered brings the first demo job within its
@@ -81,6 +82,9 @@ func TestFiguresAreAccountedForAndHandedOver(t *testing.T) {
 	p.press("Card")
 	p.waitText("[data-room='Bed under the topper']", "is reached")
 	p.waitText(".loading-card", "Before driving off")
+	printed, err := chromedp.Run(p.ctx, chromedp.PrintToPDF(chromedp.PDFPreferCSSPageSize()))
+	require.NoError(t, err)
+	assert.Contains(t, string(printed), "/Count 1", "the card prints on one page")
 	p.do(chromedp.EmulateViewport(390, 800))
 	p.waitFor("document.querySelector('.loading-card').getBoundingClientRect().right <= 390")
 }
