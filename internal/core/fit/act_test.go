@@ -1,0 +1,98 @@
+package fit
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"zaino/internal/core/fitout"
+)
+
+func texts(acts []Act) string {
+	var all []string
+	for _, a := range acts {
+		all = append(all, a.Text)
+	}
+	return strings.Join(all, "; ")
+}
+
+func TestTheWayIntoAStance(t *testing.T) {
+	s := sound()
+	s.Stances[0].Loose = []fitout.LoosePlace{{Item: "chest", Outside: true}}
+	s.Prepare()
+	assert.Empty(t, s.Change(&s.Postures[0]), "on the road nothing is to be done")
+	assert.Equal(t, "Open the door of cargo area; Put the chest outside; Pull out drawer of the unit; Slide out the fridge", texts(s.Change(&s.Postures[1])))
+	assert.Equal(t, "Fold rear seat", texts(s.Change(&s.Postures[2])))
+}
+
+func TestWhatIsHeavyTakesTwo(t *testing.T) {
+	s := sound()
+	s.part("chest").Mass = 40
+	s.Stances[0].Loose = []fitout.LoosePlace{{Item: "chest", Outside: true}}
+	s.Prepare()
+	acts := s.Change(&s.Postures[1])
+	assert.Contains(t, texts(acts), "Put the chest outside, two people")
+	assert.Equal(t, float64(heavyMinutes), acts[1].Minutes)
+}
+
+// A carrier behind the door swings away before the door does.
+func TestWhatHangsBeforeADoorComesFirst(t *testing.T) {
+	s := sound()
+	carrier := module("carrier", fitout.RearCarrier, DoorOut, box(4010, -300, 700, 200, 600, 600), 20)
+	carrier.Bay = ""
+	s.Parts = append(s.Parts, carrier)
+	s.Prepare()
+	assert.True(t, strings.HasPrefix(texts(s.Change(&s.Postures[1])), "Open the carrier; Open the door of cargo area"))
+	for _, get := range s.Gets() {
+		assert.Equal(t, "Open the carrier; Open the door of cargo area; Pull out drawer of the unit", texts(get.Steps), get.Name)
+	}
+}
+
+// Of two slides, one in the way of the other, the one in the way comes first.
+func TestWhatStandsInTheWayIsOpenedFirst(t *testing.T) {
+	s := sound()
+	ahead := module("ahead", fitout.Pantry, Slides, box(2700, -590, 640, 250, 500, 250), 8)
+	ahead.Leaves[0] = slide(ahead.Box, "", 300, 0, 0)
+	table := module("table", fitout.SlideTable, Slides, box(3000, -590, 640, 200, 500, 250), 8)
+	table.Leaves[0] = slide(table.Box, "", 1000, 0, 0)
+	s.Parts = []Part{ahead, table}
+	s.Stances = []fitout.Stance{{ID: "x", Name: "X", Open: []fitout.Opened{{Module: "ahead"}, {Module: "table"}}}}
+	s.Prepare()
+	said := texts(s.Change(&s.Postures[1]))
+	assert.Less(t, strings.Index(said, "the table"), strings.Index(said, "the ahead"), said)
+}
+
+func TestBeforeDrivingOffEverythingOpenIsShut(t *testing.T) {
+	s := sound()
+	s.Stances[0].Loose = []fitout.LoosePlace{{Item: "chest", Outside: true}}
+	s.Prepare()
+	said := texts(s.DriveAway())
+	for _, part := range []string{"Stow the chest and fix it", "Push in and lock the unit", "Push in and lock the fridge", "Shut and lock the door of cargo area", "Put rear seat back up"} {
+		assert.Contains(t, said, part)
+	}
+	s.Stances = nil
+	s.Prepare()
+	assert.Empty(t, s.DriveAway(), "what is never open need not be shut")
+}
+
+// What stands on a table goes out with it, and so does what stands on that; what
+// it opens there, it opens from where it is then.
+func TestATableCarriesWhatStandsOnIt(t *testing.T) {
+	s := sound()
+	table := module("table", fitout.SlideTable, Slides, box(3000, -590, 640, 1000, 580, 60), 20)
+	fridge := module("cold", fitout.FridgeSlide, Slides, box(3100, -500, 700, 500, 400, 300), 20)
+	fridge.Leaves[0] = slide(fridge.Box, "", 0, 300, 0)
+	tin := module("tin", fitout.PlainGear, Still, box(3150, -450, 1000, 200, 200, 100), 2)
+	s.Parts = []Part{table, fridge, tin}
+	s.Stances = []fitout.Stance{{ID: "x", Name: "X", Open: []fitout.Opened{{Module: "table"}, {Module: "cold"}}}}
+	s.Prepare()
+	p := s.Postures[1]
+	for i, part := range s.Parts[1:] {
+		assert.Equal(t, part.Box.Moved(950, 0, 0), p.Boxes[i+1], part.ID)
+	}
+	require.Len(t, p.Open, 2)
+	assert.Equal(t, fridge.Leaves[0].Open.Moved(950, 0, 0), p.Open[1].Leaf.Open)
+	assert.False(t, s.Postures[0].moved(s, 1), "on the road it stands where it stood")
+}
