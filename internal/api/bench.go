@@ -23,6 +23,13 @@ type BenchRequest struct {
 	Job  fitout.Job  `json:"job"`
 }
 
+// FixRequest makes edits that findings offered: job in, job out; nothing is saved
+// by it.
+type FixRequest struct {
+	Edits []fitout.FixEdit `json:"edits" maxItems:"10"`
+	Job   fitout.Job       `json:"job"`
+}
+
 type jobOutput struct{ Body fitout.Job }
 
 type specsOutput struct{ Body []module.Spec }
@@ -57,12 +64,8 @@ func (h handlers) registerBench(api huma.API) {
 		return &specsOutput{module.Specs[:]}, nil
 	})
 	huma.Register(api, operation("components", http.MethodGet, "/api/components"), func(context.Context, *struct{}) (*componentsOutput, error) {
-		own, err := h.store.Components()
-		if err != nil {
-			return nil, problem(err)
-		}
-		generic, err := catalogue.Components()
-		return &componentsOutput{append(own, generic...)}, problem(err)
+		all, err := h.components()
+		return &componentsOutput{all}, problem(err)
 	})
 	huma.Register(api, operation("keep-component", http.MethodPut, "/api/components/{id}"), func(_ context.Context, in *keepInput) (*struct{}, error) {
 		in.Body.ID, in.Body.Item.ID = in.ID, in.ID
@@ -96,9 +99,39 @@ func (h handlers) registerBench(api huma.API) {
 		out.Body.Added = len(components)
 		return out, problem(h.store.KeepComponents(components))
 	})
+	fix := withJob("fix", http.MethodPost, "/api/fix")
+	huma.Register(api, fix, h.fix)
+	documentBody[FixRequest](api, api.OpenAPI().Paths[fix.Path].Post)
 	edit := withJob("edit-bench", http.MethodPost, "/api/bench")
 	huma.Register(api, edit, h.editBench)
 	documentBody[BenchRequest](api, api.OpenAPI().Paths[edit.Path].Post)
+}
+
+func (h handlers) fix(_ context.Context, in *jobBody) (*jobOutput, error) {
+	var request struct {
+		Edits []fitout.FixEdit `json:"edits"`
+		Job   json.RawMessage  `json:"job"`
+	}
+	job, err := decodeWithJob(in.RawBody, &request, &request.Job)
+	if err != nil {
+		return nil, err
+	}
+	components, err := h.components()
+	if err != nil {
+		return nil, problem(err)
+	}
+	job, err = assess.Apply(&job, components, request.Edits)
+	return &jobOutput{job}, problem(err)
+}
+
+// components are the workshop's own parts and the generic ones.
+func (h handlers) components() ([]fitout.Component, error) {
+	own, err := h.store.Components()
+	if err != nil {
+		return nil, err
+	}
+	generic, err := catalogue.Components()
+	return append(own, generic...), err
 }
 
 func (h handlers) editBench(_ context.Context, in *jobBody) (*jobOutput, error) {

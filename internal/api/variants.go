@@ -5,11 +5,9 @@ import (
 	"encoding/json"
 	"net/http"
 	"reflect"
-	"slices"
 
 	"github.com/danielgtaylor/huma/v2"
 
-	"zaino/internal/catalogue"
 	"zaino/internal/core/assess"
 	"zaino/internal/core/fitout"
 )
@@ -46,7 +44,7 @@ type ProposeLine struct {
 
 // MendRequest asks for the ways to bring a load back within its limit.
 type MendRequest struct {
-	Limit string     `json:"limit" enum:"front,rear,gross,combination"`
+	Limit string     `json:"limit" enum:"front,rear,gross,combination,placard,front-share,sides"`
 	Job   fitout.Job `json:"job"`
 }
 
@@ -85,7 +83,7 @@ func (h handlers) registerVariants(api huma.API) {
 		if err != nil {
 			return nil, refused(err)
 		}
-		components, err := catalogue.Components()
+		components, err := h.components()
 		return &waysOutput{assess.Ways(&job, components)}, problem(err)
 	})
 	documentBody[fitout.Job](api, api.OpenAPI().Paths[ways.Path].Post)
@@ -126,7 +124,7 @@ func (h handlers) editVariants(_ context.Context, in *jobBody) (*jobOutput, erro
 	case "branch":
 		job, err = assess.Branch(&job, request.From, request.Name)
 	case "vary":
-		components, trouble := catalogue.Components()
+		components, trouble := h.components()
 		if trouble != nil {
 			return nil, problem(trouble)
 		}
@@ -166,14 +164,15 @@ func (h handlers) mend(ctx context.Context, in *jobBody) (*huma.StreamResponse, 
 	if err != nil {
 		return nil, err
 	}
-	if !slices.Contains([]string{"front", "rear", "gross", "combination"}, request.Limit) {
-		return nil, problem(fitout.Problem{Path: "limit", Given: request.Limit, Accepted: "front, rear, gross or combination"})
+	if err := assess.Mendable(&job, request.Limit); err != nil {
+		return nil, problem(err)
+	}
+	components, err := h.components()
+	if err != nil {
+		return nil, problem(err)
 	}
 	return lines(func(tell func(any)) {
-		mends, err := assess.MendLimit(ctx, &job, request.Limit, func(share float64) { tell(MendLine{Share: share}) })
-		if err != nil { // the job has no such limit: it does not tow
-			mends = assess.Mends{Found: []assess.Mend{}, Vehicle: []string{}}
-		}
+		mends, _ := assess.MendLimit(ctx, &job, components, request.Limit, func(share float64) { tell(MendLine{Share: share}) })
 		tell(MendLine{Share: 1, Mends: &mends})
 	}), nil
 }

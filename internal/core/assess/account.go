@@ -93,7 +93,7 @@ func AccountOf(j *fitout.Job) Account {
 		add("Tanks", j.Vehicle.Tanks[i].Name, "by its content", s.plan.Tanks[i].Mass)
 	}
 	for i := range s.variant.Items {
-		if item := &s.variant.Items[i]; s.plan.Items[i].Present {
+		if item := &s.variant.Items[i]; s.plan.Items[i].Present && !s.plan.Items[i].Trailer {
 			group := item.Group
 			if group == "" {
 				group = "Items"

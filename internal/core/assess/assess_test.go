@@ -178,7 +178,8 @@ func TestFixesDoWhatTheySay(t *testing.T) {
 	for _, fix := range over[0].Fixes {
 		t.Run(fix.Label, func(t *testing.T) {
 			assert.NotContains(t, fix.Label, "guest", "who comes along is not for a fix to say")
-			mended := apply(j, fix)
+			mended, err := Apply(&j, nil, []fitout.FixEdit{fix.Edit})
+			require.NoError(t, err)
 			after := Of(&mended).Axles
 			assert.InDelta(t, fix.Rear, after.Rear-before.Rear, 1e-6)
 			assert.InDelta(t, fix.Front, after.Front-before.Front, 1e-6)
@@ -187,37 +188,6 @@ func TestFixesDoWhatTheySay(t *testing.T) {
 			}
 		})
 	}
-}
-
-// apply makes the plain edit that a fix describes.
-func apply(j fitout.Job, fix fitout.Fix) fitout.Job {
-	data, _ := fitout.Encode(&j) // valid, or found would have failed
-	j, _ = fitout.Decode(data)
-	variant := &j.Variants[0]
-	for i := range variant.Items {
-		if item := &variant.Items[i]; item.ID == fix.Edit.ID {
-			switch fix.Edit.Kind {
-			case "move-item":
-				item.At.X = fix.Edit.Value
-			case "item-level":
-				item.Presence.Level.Now = fix.Edit.Value
-			}
-		}
-	}
-	for i := range variant.Switches {
-		if fix.Edit.Kind == "switch-off" && variant.Switches[i].ID == fix.Edit.ID {
-			variant.Switches[i].On = false
-		}
-	}
-	for i := range j.Vehicle.Tanks {
-		if fix.Edit.Kind == "tank-level" && j.Vehicle.Tanks[i].ID == fix.Edit.ID {
-			j.Vehicle.Tanks[i].Now = fix.Edit.Value
-		}
-	}
-	if fix.Edit.Kind == "uncouple" {
-		j.Trailer.Coupled = false
-	}
-	return j
 }
 
 func TestGroupsSumToWhatIsAboard(t *testing.T) {

@@ -16,7 +16,7 @@ func frontLight(s *subject) []fitout.Finding {
 	}
 	share := 100 * axles.Front / axles.Gross()
 	return []fitout.Finding{{
-		Rule: "front-light", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "front-axle"},
+		Rule: "front-light", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "front-axle"}, Mend: targetFrontShare,
 		Title: fmt.Sprintf("Front axle carries only %.0f %%", share),
 		Sentence: fmt.Sprintf("%s of %s rest on the front axle. Below %.0f %% steering and braking suffer; %s more on the front would reach it.",
 			s.say.mass(axles.Front), s.say.mass(axles.Gross()), 100*leastFrontShare, s.say.mass(leastFrontShare*axles.Gross()-axles.Front)),
@@ -38,7 +38,7 @@ func sidesUneven(s *subject) []fitout.Finding {
 		side = "left"
 	}
 	return []fitout.Finding{{
-		Rule: "sides-uneven", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "vehicle"},
+		Rule: "sides-uneven", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "vehicle"}, Mend: targetSides,
 		Title: fmt.Sprintf("%s side %s heavier", capital(side), s.say.mass(math.Abs(difference))),
 		Sentence: fmt.Sprintf("Left wheels carry %s, right wheels %s (estimate). More than %.0f %% of the gross leans the vehicle and shows in its handling.",
 			s.say.mass(corners.Left()), s.say.mass(corners.Right()), 100*mostSideShare),

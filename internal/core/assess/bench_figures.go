@@ -53,7 +53,7 @@ func newBench(s *subject) bench {
 	}
 	for i := range s.placed {
 		item := &s.placed[i]
-		if item.Module == nil {
+		if item.Module == nil || s.plan.Items[i].Trailer {
 			continue
 		}
 		b.cells[item.ID] = module.Cells(item)

@@ -38,6 +38,7 @@ func grade(s *subject) Grade {
 // TrailerFigures is the trailer in the state shown.
 type TrailerFigures struct {
 	Coupled   bool       `json:"coupled"`
+	Mass      float64    `json:"mass" doc:"uncoupled, with what rides on it, kg"`
 	Ball      float64    `json:"ball" doc:"download before weight distribution, kg"`
 	BallShare float64    `json:"ballShare" doc:"ball mass as a share of the trailer's mass, %"`
 	Axle      float64    `json:"axle" doc:"on the trailer's own axles when coupled, kg"`
@@ -49,31 +50,33 @@ func trailer(s *subject) *TrailerFigures {
 	if t == nil {
 		return nil
 	}
-	figures := &TrailerFigures{Coupled: t.Coupled, Ball: t.Ball, Axle: s.plan.Towing.TrailerAxle, Effect: s.plan.Towing.Vehicle}
-	if t.Mass > 0 {
-		figures.BallShare = 100 * t.Ball / t.Mass
+	mass := s.plan.TrailerMass()
+	figures := &TrailerFigures{Coupled: t.Coupled, Mass: mass, Ball: t.Ball, Axle: s.plan.Towing.TrailerAxle + mass - t.Mass, Effect: s.plan.Towing.Vehicle}
+	if mass > 0 {
+		figures.BallShare = 100 * t.Ball / mass
 	}
 	return figures
 }
 
 // ItemFigures is what one item, or the content of one tank, does to the axles.
 type ItemFigures struct {
-	ID      string  `json:"id"`
-	Mass    float64 `json:"mass" doc:"with its content now, kg"`
-	Present bool    `json:"present" doc:"aboard in the state shown"`
-	X       float64 `json:"x" doc:"where it really is, with seat and wheelbase extension, mm"`
-	Y       float64 `json:"y"`
-	Z       float64 `json:"z"`
-	Front   float64 `json:"front" doc:"on the front axle when aboard, kg"`
-	Rear    float64 `json:"rear" doc:"on the rear axle when aboard, kg"`
-	Per100  float64 `json:"per100" doc:"change of the rear axle for 100 mm rearward, kg"`
+	ID        string  `json:"id"`
+	Mass      float64 `json:"mass" doc:"with its content now, kg"`
+	Present   bool    `json:"present" doc:"aboard in the state shown"`
+	OnTrailer bool    `json:"onTrailer" doc:"rides on the trailer, so nothing of it is on the vehicle's axles"`
+	X         float64 `json:"x" doc:"where it really is, with seat and wheelbase extension, mm"`
+	Y         float64 `json:"y"`
+	Z         float64 `json:"z"`
+	Front     float64 `json:"front" doc:"on the front axle when aboard, kg"`
+	Rear      float64 `json:"rear" doc:"on the rear axle when aboard, kg"`
+	Per100    float64 `json:"per100" doc:"change of the rear axle for 100 mm rearward, kg"`
 }
 
 func figures(s *subject, placed []load.Placed) []ItemFigures {
 	all := make([]ItemFigures, len(placed))
 	for i, p := range placed {
 		effect := p.Effect(s.plan.Wheelbase)
-		all[i] = ItemFigures{ID: p.ID, Mass: p.Mass.Kg, Present: p.Present, X: p.Mass.X, Y: p.Mass.Y, Z: p.Mass.Z,
+		all[i] = ItemFigures{ID: p.ID, Mass: p.Kg(), OnTrailer: p.Trailer, Present: p.Present, X: p.Mass.X, Y: p.Mass.Y, Z: p.Mass.Z,
 			Front: effect.Front, Rear: effect.Rear, Per100: 100 * s.plan.RearForm().Sensitivity(p.Mass).PerMM}
 	}
 	return all
@@ -104,7 +107,7 @@ func groups(s *subject) []GroupFigures {
 			all = append(all, GroupFigures{Group: name})
 		}
 		all[k].Count++
-		if figures.Present {
+		if figures.Present && !figures.OnTrailer {
 			all[k].Mass += figures.Mass
 			all[k].Front += figures.Front
 			all[k].Rear += figures.Rear

@@ -53,16 +53,21 @@ func fixes(s *subject, l *limit) []fitout.Fix {
 	return result
 }
 
-// candidate weighs up a change by its effect on the vehicle's axles and on the
-// trailer's.
-func (s *subject) candidate(l *limit, label string, edit fitout.FixEdit, effect load.Axles, trailerAxle, effort float64) candidate {
-	change := l.form.Of(load.Moments{Kg: effect.Gross(), X: effect.Rear * s.plan.Wheelbase}) + l.form.Towed*trailerAxle
+// candidate weighs up a change by what it does to the moments.
+func (s *subject) candidate(l *limit, label string, edit fitout.FixEdit, change load.Moments, effort float64) candidate {
+	effect, relief := change.Axles(s.plan.Wheelbase), -l.form.Of(change)
 	return candidate{
 		fix:    fitout.Fix{Label: label, Edit: edit, Front: effect.Front, Rear: effect.Rear},
-		relief: -change,
-		enough: -change >= l.over()-1e-9 && s.keeps(effect, l),
+		relief: relief,
+		enough: relief >= l.over()-1e-9 && s.keeps(effect, l),
 		effort: effort,
 	}
+}
+
+// lighter is what taking so many kg off a place does to the moments.
+func lighter(at load.Mass, kg float64) load.Moments {
+	at.Kg = -kg
+	return load.Moments{}.Add(at)
 }
 
 // keeps reports whether an effect leaves the other axle within its limit, if
@@ -91,37 +96,40 @@ func moves(s *subject, l *limit) []candidate {
 	for i := range s.variant.Items {
 		item, placed := &s.variant.Items[i], s.plan.Items[i]
 		half := item.Size.Length / 2
-		if !placed.Present || item.Seat != "" || item.In != nil || item.Locked || placed.Mass.Kg < lightest || placed.Mass.X < from+half || placed.Mass.X > to-half {
+		if !s.movable(i) || placed.Mass.X < from+half || placed.Mass.X > to-half {
 			continue
 		}
-		shift := -l.over() / l.form.Sensitivity(placed.Mass).PerMM
+		perMM := l.form.Sensitivity(placed.Mass).PerMM
+		if perMM == 0 {
+			continue
+		}
+		shift := -l.over() / perMM
 		shift = math.Copysign(math.Ceil(math.Abs(shift)/shiftStep)*shiftStep, shift)
 		shift = min(max(shift, from+half-placed.Mass.X), to-half-placed.Mass.X)
-		if math.Abs(shift) < shiftStep || !s.standsAfter(item.ID, shift) {
+		if math.Abs(shift) < shiftStep || !s.standsAfter(item.ID, fitout.Point{X: shift}) {
 			continue
 		}
 		direction := "rearward"
 		if shift < 0 {
 			direction = "forward"
 		}
-		rear := placed.Mass.Kg * shift / s.plan.Wheelbase
 		all = append(all, s.candidate(l,
 			fmt.Sprintf("Move %s %s %s", lower(item.Name), s.say.length(math.Abs(shift)), direction),
 			fitout.FixEdit{Kind: "move-item", ID: item.ID, Value: s.storedX(i) + shift},
-			load.Axles{Front: -rear, Rear: rear}, 0, placed.Mass.Kg*math.Abs(shift)/1000))
+			load.Moments{X: placed.Mass.Kg * shift, XY: placed.Mass.Kg * shift * placed.Mass.Y}, placed.Mass.Kg*math.Abs(shift)/1000))
 	}
 	return all
 }
 
-// standsAfter reports whether a part that is moved along the vehicle stays in
+// standsAfter reports whether a part that is moved stays in
 // its bay and clear of others; what is no module is not judged.
-func (s *subject) standsAfter(id string, shift float64) bool {
+func (s *subject) standsAfter(id string, by fitout.Point) bool {
 	parts := slices.Clone(s.bench.parts)
 	k := slices.IndexFunc(parts, func(p fit.Part) bool { return p.ID == id })
 	if k < 0 {
 		return true
 	}
-	parts[k].Box = parts[k].Box.Moved(shift, 0, 0)
+	parts[k].Box = parts[k].Box.Moved(by.X, by.Y, by.Z)
 	if bay := s.bench.bay(parts[k].Bay); bay != nil {
 		if _, side := fit.Outside(parts[k].Box, bay); side != "" {
 			return false
@@ -147,16 +155,15 @@ func drains(s *subject, l *limit) []candidate {
 			return
 		}
 		litres := min(now-least, math.Ceil(l.over()/perLitre))
-		effect := load.Moments{}.Add(load.Mass{Kg: -litres * density, X: place.X}).Axles(s.plan.Wheelbase)
 		all = append(all, s.candidate(l,
 			fmt.Sprintf("Carry %s less in %s", s.say.volume(litres), lower(name)),
-			fitout.FixEdit{Kind: kind, ID: id, Value: now - litres}, effect, 0, litres*density))
+			fitout.FixEdit{Kind: kind, ID: id, Value: now - litres}, lighter(place, litres*density), litres*density))
 	}
 	for i, tank := range s.job.Vehicle.Tanks {
 		drain("tank-level", tank.ID, tank.Name, s.plan.Tanks[i].Mass, tank.Now, tank.Min, tank.Density)
 	}
 	for i, item := range s.variant.Items {
-		if level := item.Presence.Level; level != nil && item.Presence.Kind == fitout.ByLevel {
+		if level := item.Presence.Level; level != nil && item.Presence.Kind == fitout.ByLevel && !s.plan.Items[i].Trailer {
 			drain("item-level", item.ID, item.Name, s.plan.Items[i].Mass, level.Now, level.Min, level.Density)
 		}
 	}
@@ -166,7 +173,6 @@ func drains(s *subject, l *limit) []candidate {
 // leavings switches something off that can stay behind, with all that needs it.
 func leavings(s *subject, l *limit) []candidate {
 	var all []candidate
-	before := s.plan.Axles()
 	for k, sw := range s.variant.Switches {
 		if !sw.On {
 			continue
@@ -176,13 +182,12 @@ func leavings(s *subject, l *limit) []candidate {
 		variant.Switches = slices.Clone(variant.Switches)
 		variant.Switches[k].On = false
 		trial.Variants = []fitout.Variant{variant}
-		without := load.NewPlan(&trial).Axles()
-		effect := load.Axles{Front: without.Front - before.Front, Rear: without.Rear - before.Rear}
-		if effect.Gross() == 0 || s.carriesPeople(sw.ID) {
+		change := load.NewPlan(&trial).Now().Minus(s.now)
+		if change.Kg+change.Towed == 0 || s.carriesPeople(sw.ID) {
 			continue
 		}
 		all = append(all, s.candidate(l, "Leave "+lower(sw.Name)+" behind", fitout.FixEdit{Kind: "switch-off", ID: sw.ID},
-			effect, 0, -effect.Gross()))
+			change, -change.Kg-change.Towed))
 	}
 	return all
 }
@@ -195,12 +200,30 @@ func (s *subject) carriesPeople(id string) bool {
 	})
 }
 
+// trailings put a loose thing onto the coupled trailer, over its axle.
+func trailings(s *subject, l *limit) []candidate {
+	if !s.plan.Coupled() {
+		return nil
+	}
+	var all []candidate
+	for i := range s.variant.Items {
+		item, placed := &s.variant.Items[i], s.plan.Items[i]
+		if !placed.Present || item.Seat != "" || item.Module != nil || item.Locked || placed.Mass.Kg < lightest {
+			continue
+		}
+		change := lighter(placed.Mass, placed.Mass.Kg)
+		change.Towed = placed.Mass.Kg
+		all = append(all, s.candidate(l, fmt.Sprintf("Carry %s on the trailer, over its axle", lower(item.Name)),
+			fitout.FixEdit{Kind: "to-trailer", ID: item.ID}, change, placed.Mass.Kg))
+	}
+	return all
+}
+
 // uncoupling leaves the trailer behind.
 func uncoupling(s *subject, l *limit) []candidate {
 	if !s.plan.Coupled() {
 		return nil
 	}
-	t := s.plan.Towing
-	effect := load.Axles{Front: -t.Vehicle.Front, Rear: -t.Vehicle.Rear}
-	return []candidate{s.candidate(l, "Uncouple the trailer", fitout.FixEdit{Kind: "uncouple"}, effect, -t.TrailerAxle, s.job.Trailer.Mass)}
+	change := load.Moments{Towed: -s.now.Towed}.Minus(s.plan.Towing.Moments(s.plan.Wheelbase))
+	return []candidate{s.candidate(l, "Uncouple the trailer", fitout.FixEdit{Kind: "uncouple"}, change, s.job.Trailer.Mass)}
 }

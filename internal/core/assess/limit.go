@@ -17,6 +17,7 @@ type limit struct {
 	load  float64
 	form  load.Form
 	worst load.State
+	ratio bool    // a workshop rule of balance: its form may be 0 at most
 	later float64 // what comes later puts on it, kg
 	close float64 // share of the limit below which what is left is close
 	sigma float64 // standard uncertainty of the load, kg
@@ -52,7 +53,7 @@ func limits(s *subject) []limit {
 // over is how much the load is over the limit, kg; negative within it.
 func (l *limit) over() float64 { return l.load - l.limit.Kg }
 
-func (l *limit) stated() bool { return l.limit.Kg > 0 }
+func (l *limit) stated() bool { return l.ratio || l.limit.Kg > 0 }
 
 // state is the state of a load against its limit, in one word.
 func (l *limit) state() string {

@@ -14,7 +14,7 @@ func overLimit(s *subject) []fitout.Finding {
 	for i := range s.limits {
 		l := &s.limits[i]
 		f := fitout.Finding{
-			Subject: l.subject(), Value: l.load, Limit: l.limit.Kg, Margin: -l.over(), Unit: "kg", Source: source(l.limit.Source),
+			Subject: l.subject(), Value: l.load, Limit: l.limit.Kg, Margin: -l.over(), Unit: "kg", Source: source(l.limit.Source), Mend: l.id,
 		}
 		switch l.state() {
 		case "over":
@@ -26,8 +26,8 @@ func overLimit(s *subject) []fitout.Finding {
 		case "close":
 			f.Rule, f.Severity = l.id+"-close", fitout.Caution
 			f.Title = fmt.Sprintf("%s has %s left", l.title, s.say.mass(-l.over()))
-			f.Sentence = fmt.Sprintf("%s carries %s of %s (%s). Less than 3 %% is left, about what unweighed odds and ends add to a build.",
-				l.title, s.say.mass(l.load), s.say.mass(l.limit.Kg), l.told())
+			f.Sentence = fmt.Sprintf("%s carries %s of %s (%s). Less than %.0f %% is left, about what unweighed odds and ends add to a build.",
+				l.title, s.say.mass(l.load), s.say.mass(l.limit.Kg), l.told(), 100*l.close)
 			f.Source = "workshop rule"
 		default:
 			continue
@@ -131,16 +131,43 @@ func overTowing(s *subject) []fitout.Finding {
 		}
 	}
 	check("ball-over", s.say.term(fitout.TermBall), t.Ball, s.rating(fitout.LimitBall), "ball")
-	check("trailer-over", "mass of the "+kind+" trailer", t.Mass, tow, "trailer")
+	check("trailer-over", "mass of the "+kind+" trailer", s.plan.TrailerMass(), tow, "trailer")
 	if !tow.Stated {
 		found = append(found, fitout.Finding{
 			Rule: "limit-missing", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "limit", ID: string(tow.Limit)},
 			Title:    "No towing limit stated",
-			Sentence: fmt.Sprintf("The trailer is %s and weighs %s; what the vehicle may tow %s is not stated.", kind, s.say.mass(t.Mass), kind),
-			Value:    t.Mass, Unit: "kg", Source: "plate",
+			Sentence: fmt.Sprintf("The trailer is %s and weighs %s; what the vehicle may tow %s is not stated.", kind, s.say.mass(s.plan.TrailerMass()), kind),
+			Value:    s.plan.TrailerMass(), Unit: "kg", Source: "plate",
 		})
 	}
-	return found
+	return append(found, s.ballShare()...)
+}
+
+// ballShare cautions about a coupled trailer with too little or too much of its
+// mass on the ball: too little makes it sway, too much takes load off the front.
+func (s *subject) ballShare() []fitout.Finding {
+	t, practice, mass := s.job.Trailer, &s.job.Practice, s.plan.TrailerMass()
+	if mass == 0 {
+		return nil
+	}
+	share := t.Ball / mass
+	f := fitout.Finding{
+		Severity: fitout.Caution, Subject: fitout.Subject{Kind: "ball"}, Value: 100 * share, Unit: "%", Source: "workshop rule",
+	}
+	term := s.say.term(fitout.TermBall)
+	switch {
+	case share < practice.BallLeast:
+		f.Rule, f.Limit, f.Margin = "ball-light", 100*practice.BallLeast, 100*(share-practice.BallLeast)
+		f.Title = fmt.Sprintf("%s is %.1f %% of the trailer", capital(term), 100*share)
+		f.Sentence = fmt.Sprintf("The %s is %s of a trailer of %s, less than the %.0f %% of the workshop's rule: it may sway. Load it further forward, by %s more on the ball.", term, s.say.mass(t.Ball), s.say.mass(mass), 100*practice.BallLeast, s.say.mass(practice.BallLeast*mass-t.Ball))
+	case practice.BallMost > 0 && share > practice.BallMost:
+		f.Rule, f.Limit, f.Margin = "ball-heavy", 100*practice.BallMost, 100*(practice.BallMost-share)
+		f.Title = fmt.Sprintf("%s is %.1f %% of the trailer", capital(term), 100*share)
+		f.Sentence = fmt.Sprintf("The %s is %s of a trailer of %s, more than the %.0f %% of the workshop's rule. Load it further back, by %s less on the ball.", term, s.say.mass(t.Ball), s.say.mass(mass), 100*practice.BallMost, s.say.mass(t.Ball-practice.BallMost*mass))
+	default:
+		return nil
+	}
+	return []fitout.Finding{f}
 }
 
 // overPlacard holds people and cargo against a payload placard.
@@ -156,6 +183,6 @@ func overPlacard(s *subject) []fitout.Finding {
 		Title: fmt.Sprintf("%s %s over", capital(s.say.term(fitout.TermPlacard)), s.say.mass(carried-placard.Kg)),
 		Sentence: fmt.Sprintf("People, fitout, cargo and %s together are %s; the %s allows %s.",
 			s.say.term(fitout.TermBall), s.say.mass(carried), s.say.term(fitout.TermPlacard), s.say.mass(placard.Kg)),
-		Value: carried, Limit: placard.Kg, Margin: placard.Kg - carried, Unit: "kg", Source: source(placard.Source),
+		Mend: targetPlacard, Value: carried, Limit: placard.Kg, Margin: placard.Kg - carried, Unit: "kg", Source: source(placard.Source),
 	}}
 }

@@ -164,8 +164,8 @@ func (s *subject) caseFigures(id, name string, state *load.State, columns []Limi
 func (s *subject) aboard(state *load.State, passes func(item *fitout.Item) bool) float64 {
 	sum := 0.0
 	for i := range s.variant.Items {
-		if m, ok := s.plan.In(i, state); ok && passes(&s.variant.Items[i]) {
-			sum += m.Kg
+		if thing, ok := s.plan.In(i, state); ok && passes(&s.variant.Items[i]) {
+			sum += thing.Mass.Kg
 		}
 	}
 	return sum

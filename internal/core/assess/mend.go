@@ -4,7 +4,6 @@ import (
 	"cmp"
 	"context"
 	"fmt"
-	"math"
 	"slices"
 	"strings"
 
@@ -22,12 +21,12 @@ type Mend struct {
 	Caution string       `json:"caution" doc:"what belongs to it; empty for nothing"`
 }
 
-// Mends are the ways found, the least effort first, and what to do to the vehicle
-// where nothing else does.
+// Mends are the ways found, the least effort first, and what could be done to the
+// vehicle, each with the caution that belongs to it.
 type Mends struct {
-	Found   []Mend   `json:"found"`
-	Vehicle []string `json:"vehicle" doc:"what could be done to the vehicle, each with the caution that belongs to it"`
-	None    string   `json:"none" doc:"said when nothing short of another vehicle will do; empty otherwise"`
+	Found   []Mend `json:"found"`
+	Vehicle []Mend `json:"vehicle"`
+	None    string `json:"none" doc:"said when no change of load does, or nothing short of another vehicle; empty otherwise"`
 }
 
 // How many ways are told, how many changes are combined, and how many of the best
@@ -39,50 +38,63 @@ const (
 )
 
 // MendLimit looks for the ways to mend one overloaded limit ("front", "rear",
-// "gross" or "combination"): single changes first, then pairs, then threes, until
+// "gross", "combination" or "placard") or rule of balance ("front-share" or
+// "sides"), or to come clear of one that is close: single changes first, then pairs, then threes, until
 // there are enough. Each is filtered by its linear effect, and the best are tried
 // on the whole job: only what keeps every other limit, breaks no hard rule of fit,
-// and does what it says is told. progress is told the share that is done.
-func MendLimit(ctx context.Context, j *fitout.Job, id string, progress func(share float64)) (Mends, error) {
+// and does what it says is told. What is bought comes from the given components.
+// progress is told the share that is done.
+func MendLimit(ctx context.Context, j *fitout.Job, components []fitout.Component, id string, progress func(share float64)) (Mends, error) {
 	s := newSubject(j)
-	k := slices.IndexFunc(s.limits, func(l limit) bool { return l.id == id })
-	if k < 0 {
-		return Mends{}, fitout.Problem{Path: "limit", Given: id, Accepted: "front, rear, gross or combination"}
+	if err := Mendable(j, id); err != nil {
+		return Mends{}, err
 	}
-	l := &s.limits[k]
-	result := Mends{Found: []Mend{}, Vehicle: []string{}}
+	target, _ := s.target(id, false)
+	clear := target.state() == "close"
+	if clear {
+		target, _ = s.target(id, true)
+	}
+	l := &target
+	result := Mends{Found: []Mend{}, Vehicle: []Mend{}}
 	if !l.stated() || l.over() <= 0 {
 		return result, nil
 	}
-	single := s.changes(l)
-	stopsBefore := stops(s)
+	single := s.changes(l, components)
+	try := trial{s, components, stops(s), id, clear}
 	for together := 1; together <= mostTogether && len(result.Found) < mostMends && ctx.Err() == nil; together++ {
 		sets := combine(ctx, single, together, func(set []candidate) bool { return s.suffices(l, set) })
 		for n, set := range sets[:min(len(sets), mostTried)] {
 			if len(result.Found) >= mostMends || ctx.Err() != nil {
 				break
 			}
-			if m, ok := s.tried(set, stopsBefore); ok {
+			if m, ok := try.of(set); ok {
 				result.Found = append(result.Found, m)
 			}
 			progress((float64(together-1) + float64(n+1)/mostTried) / mostTogether)
 		}
 	}
 	progress(1)
-	result.Vehicle = s.vehicleWays(l)
+	result.Vehicle = try.vehicleWays(l)
 	if len(result.Found) == 0 && ctx.Err() == nil {
-		result.None = fmt.Sprintf("No one, two or three changes of load bring it within its limit. %s, or nothing short of another vehicle will do.", capital(strings.Join(result.Vehicle, " or ")))
+		result.None = "No one, two or three changes of load bring it within its limit."
+		if len(result.Vehicle) == 0 {
+			result.None += fmt.Sprintf(" It is %s over, and a certified upgrade is taken to raise a rating by %.0f %% at most: nothing short of another vehicle will do.", s.say.mass(l.over()), 100*s.job.Practice.UpgradeShare)
+		}
 	}
 	return result, nil
 }
 
 // changes are all single changes that take something off a limit.
-func (s *subject) changes(l *limit) []candidate {
-	all := append(moves(s, l), drains(s, l)...)
+func (s *subject) changes(l *limit, components []fitout.Component) []candidate {
+	all := append(moves(s, l), sideMoves(s, l)...)
+	all = append(all, drains(s, l)...)
 	all = append(all, leavings(s, l)...)
 	all = append(all, uncoupling(s, l)...)
 	all = append(all, lightenings(s, l)...)
 	all = append(all, seatings(s, l)...)
+	all = append(all, trailings(s, l)...)
+	all = append(all, swaps(s, l, components)...)
+	all = append(all, ballShifts(s, l)...)
 	all = slices.DeleteFunc(all, func(c candidate) bool { return c.relief <= 0.05 })
 	slices.SortStableFunc(all, func(a, b candidate) int { return cmp.Compare(a.effort/a.relief, b.effort/b.relief) })
 	return all[:min(len(all), 40)]
@@ -106,8 +118,7 @@ func lightenings(s *subject, l *limit) []candidate {
 		if !ok || saves < 1 {
 			continue
 		}
-		effect := load.Moments{}.Add(load.Mass{Kg: -saves, X: s.plan.Items[i].Mass.X}).Axles(s.plan.Wheelbase)
-		all = append(all, s.candidate(l, fmt.Sprintf("Build %s of foam-core, %s lighter", lower(item.Name), s.say.mass(saves)), fitout.FixEdit{Kind: "foam-core", ID: item.ID, Value: 15}, effect, 0, 2*saves+item.Mass/2))
+		all = append(all, s.candidate(l, fmt.Sprintf("Build %s of foam-core, %s lighter", lower(item.Name), s.say.mass(saves)), fitout.FixEdit{Kind: "foam-core", ID: item.ID, Value: 15}, lighter(s.plan.Items[i].Mass, saves), 2*saves+item.Mass/2))
 	}
 	return all
 }
@@ -126,13 +137,13 @@ func seatings(s *subject, l *limit) []candidate {
 		if item.Seat == "" || !s.plan.Items[i].Present || !isTraveller(item) {
 			continue
 		}
-		for k, seat := range s.job.Vehicle.Seats {
+		for _, seat := range s.job.Vehicle.Seats {
 			if taken[seat.ID] || seat.Driver || s.drives(item.Seat) {
 				continue
 			}
-			kg := s.plan.Items[i].Mass.Kg
-			rear := kg * (seat.At.X - s.plan.Items[i].Mass.X) / s.plan.Wheelbase
-			all = append(all, s.candidate(l, fmt.Sprintf("Seat %s on the seat %q", lower(item.Name), seat.Name), fitout.FixEdit{Kind: "seat", ID: item.ID, Value: float64(k)}, load.Axles{Front: -rear, Rear: rear}, 0, 1))
+			from := s.plan.Items[i].Mass
+			to := load.Mass{Kg: from.Kg, X: seat.At.X, Y: seat.At.Y, Z: seat.At.Z}
+			all = append(all, s.candidate(l, fmt.Sprintf("Seat %s on the seat %q", lower(item.Name), seat.Name), fitout.FixEdit{Kind: "seat", ID: item.ID, With: seat.ID}, lighter(from, from.Kg).Add(to), 1))
 		}
 	}
 	return all
@@ -199,138 +210,55 @@ func combine(ctx context.Context, all []candidate, n int, passes func([]candidat
 	return sets
 }
 
-// tried makes the changes of a set on the whole job and holds it against every
-// limit and every hard rule.
-func (s *subject) tried(set []candidate, stopsBefore map[string]bool) (Mend, bool) {
+// trial tries changes on the whole job.
+type trial struct {
+	*subject
+	components []fitout.Component
+	stops      map[string]bool // the hard rules that are broken before it
+	id         string          // of what is to be mended
+	clear      bool            // is to come clear of its limit, not only within it
+}
+
+// of makes the changes of a set on the whole job and holds it against every limit
+// and every hard rule.
+func (t trial) of(set []candidate) (Mend, bool) {
 	m := Mend{}
-	job := *s.given
+	edits := make([]fitout.FixEdit, 0, len(set))
 	for _, c := range set {
-		var err error
-		if job, err = ApplyFix(&job, c.fix.Edit); err != nil {
-			return m, false
-		}
+		edits = append(edits, c.fix.Edit)
 		m.Changes = append(m.Changes, c.fix)
 		m.Effort += c.effort
-		if c.fix.Edit.Kind == "seat" {
-			m.Caution = "Each seat that is used needs its belt."
+		if said := cautionOf[c.fix.Edit.Kind]; !strings.Contains(m.Caution, said) {
+			m.Caution = strings.TrimSpace(m.Caution + " " + said)
 		}
+	}
+	job, err := Apply(t.given, t.components, edits)
+	if err != nil {
+		return m, false
 	}
 	after := newSubject(&job)
 	for i := range after.limits {
-		before, now := &s.limits[i], &after.limits[i]
+		before, now := &t.limits[i], &after.limits[i]
 		if now.stated() && now.over() > max(0.05, before.over()) {
 			return m, false
 		}
 		m.Pads = append(m.Pads, now.pad())
 	}
 	for key := range stops(after) {
-		if !stopsBefore[key] {
+		if !t.stops[key] {
 			return m, false
 		}
 	}
-	return m, slices.ContainsFunc(m.Pads, func(p Pad) bool { return p.State != "over" }) && s.mended(after)
+	target, _ := after.target(t.id, t.clear)
+	return m, target.over() <= 0.05
 }
 
-// mended tells whether every limit that is over now is within after.
-func (s *subject) mended(after *subject) bool {
-	worse := 0
-	for i := range s.limits {
-		if s.limits[i].stated() && s.limits[i].over() > 0 && after.limits[i].over() >= s.limits[i].over()-0.05 {
-			worse++
-		}
-	}
-	return worse == 0
-}
-
-// vehicleWays are what could be done to the vehicle, by how much.
-func (s *subject) vehicleWays(l *limit) []string {
-	var ways []string
-	over := l.over()
-	switch l.id {
-	case "gross", "combination":
-		ways = append(ways, fmt.Sprintf("a certified upgrade by %s or more (whether it may be done before or after first registration, and whether the axle ratings rise with it, is for certified people under local rules)", s.say.mass(over)))
-	case "rear":
-		ways = append(ways, fmt.Sprintf("a certified rear axle rating %s higher, with tyres, springs and brakes that carry it (certified people under local rules; helper airbags raise no rating)", s.say.mass(over)))
-		if by := s.extensionBy(); by > 0 {
-			ways = append(ways, fmt.Sprintf("a wheelbase extension of about %s with the load where it is (a structural change, for certified people)", s.say.length(by)))
-		}
-	case "front":
-		ways = append(ways, fmt.Sprintf("a certified front axle rating %s higher, with tyres and springs that carry it", s.say.mass(over)))
-	}
-	if s.plan.Coupled() && l.id == "rear" {
-		ways = append(ways, fmt.Sprintf("a weight-distributing hitch that takes %s off the rear axle, where the maker and local rules allow it", s.say.mass(over)))
-	}
-	return ways
-}
-
-// extensionBy is by how much the wheelbase would have to grow to bring the rear
-// axle within its limit, the load staying where it is: R = Σ m x / L.
-func (s *subject) extensionBy() float64 {
-	limit := s.rating(fitout.LimitRearAxle).Kg
-	m := s.plan.Now()
-	if limit <= 0 {
-		return 0
-	}
-	by := m.X/limit - s.plan.Wheelbase
-	const step = 50
-	return math.Ceil(by/step) * step
-}
-
-// ApplyFix makes the plain edit of a fix on a job's chosen variant.
-func ApplyFix(j *fitout.Job, edit fitout.FixEdit) (fitout.Job, error) {
-	changed := *j
-	switch edit.Kind {
-	case "tank-level":
-		changed.Vehicle.Tanks = slices.Clone(j.Vehicle.Tanks)
-		for i := range changed.Vehicle.Tanks {
-			if changed.Vehicle.Tanks[i].ID == edit.ID {
-				changed.Vehicle.Tanks[i].Now = edit.Value
-			}
-		}
-		return changed, nil
-	case "uncouple":
-		if j.Trailer != nil {
-			trailer := *j.Trailer
-			trailer.Coupled = false
-			changed.Trailer = &trailer
-		}
-		return changed, nil
-	case "switch-off":
-		changed.Variants = slices.Clone(j.Variants)
-		v := changed.ChosenVariant()
-		v.Switches = slices.Clone(v.Switches)
-		for i := range v.Switches {
-			if v.Switches[i].ID == edit.ID {
-				v.Switches[i].On = false
-			}
-		}
-		return changed, nil
-	}
-	found := false
-	changed = withItems(j, func(i *fitout.Item) {
-		if i.ID != edit.ID {
-			return
-		}
-		found = true
-		switch edit.Kind {
-		case "move-item":
-			i.At.X = edit.Value
-		case "item-level":
-			level := *i.Presence.Level
-			level.Now = edit.Value
-			i.Presence.Level = &level
-		case "foam-core":
-			m := *i.Module
-			m.Wall, m.Panel = fitout.FoamCore, edit.Value
-			i.Module, i.Source = &m, fitout.ByMaterial
-		case "seat":
-			i.Seat = j.Vehicle.Seats[min(len(j.Vehicle.Seats)-1, max(0, int(edit.Value)))].ID
-		default:
-			found = false
-		}
-	})
-	if !found {
-		return *j, fitout.Problem{Path: "changes", Given: edit.Kind + " " + edit.ID, Accepted: "a change that was offered for this job"}
-	}
-	return changed, nil
+// cautionOf is what is said with a kind of change.
+var cautionOf = map[string]string{
+	"seat":         "Each seat that is used needs its belt.",
+	"ball":         "Too little on the ball makes a trailer sway: keep to the least share that the makers of vehicle and trailer allow.",
+	"distribution": "Only where the makers of vehicle, hitch and trailer and local rules allow it; it raises no rating, the ball's neither.",
+	"rating":       "For certified people under local rules; whether it may be done before or after first registration, and whether other ratings rise with it, differs from place to place. Until it is certified the plate holds. Airbags and springs raise no rating.",
+	"tyres":        "Tyres and wheels have to be allowed for the vehicle; set their pressure by the maker's table.",
+	"extension":    "A structural change: for certified people under local rules, with brakes, drive shaft and turning circle looked at. What is bolted to the body ahead of the cut stays where it is.",
 }

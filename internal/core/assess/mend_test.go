@@ -2,6 +2,8 @@ package assess
 
 import (
 	"context"
+	"encoding/json"
+	"os"
 	"sync"
 	"testing"
 
@@ -36,7 +38,7 @@ func TestMendsDoWhatTheySay(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		over := rapid.Float64Range(1, 90).Draw(t, "over")
 		j := laden(t, over)
-		mends, err := MendLimit(context.Background(), &j, "rear", func(float64) {})
+		mends, err := MendLimit(context.Background(), &j, shop(), "rear", func(float64) {})
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -44,13 +46,7 @@ func TestMendsDoWhatTheySay(t *testing.T) {
 			t.Fatal("neither a way nor that there is none")
 		}
 		for _, m := range mends.Found {
-			fixed := j
-			for _, c := range m.Changes {
-				if fixed, err = ApplyFix(&fixed, c.Edit); err != nil {
-					t.Fatal(err)
-				}
-			}
-			a := Of(&fixed)
+			a := applied(t, &j, m)
 			for i := range a.Pads {
 				if a.Pads[i] != m.Pads[i] {
 					t.Fatalf("said %+v, is %+v", m.Pads[i], a.Pads[i])
@@ -70,9 +66,36 @@ func TestMendsDoWhatTheySay(t *testing.T) {
 	})
 }
 
+// applied is a job after a way to mend it, as it is assessed then.
+func applied(t require.TestingT, j *fitout.Job, m Mend) Assessment {
+	var edits []fitout.FixEdit
+	for _, c := range m.Changes {
+		edits = append(edits, c.Edit)
+	}
+	fixed, err := Apply(j, shop(), edits)
+	require.NoError(t, err)
+	return Of(&fixed)
+}
+
+// shop are the generic parts that can be bought.
+var shop = sync.OnceValue(func() []fitout.Component {
+	data, err := os.ReadFile("../../catalogue/components.json")
+	if err != nil {
+		panic(err)
+	}
+	components := []fitout.Component{}
+	if err := json.Unmarshal(data, &components); err != nil {
+		panic(err)
+	}
+	for i := range components {
+		components[i].Fill()
+	}
+	return components
+})
+
 func TestAHeavyOverloadTakesSeveralChangesOrAnotherVehicle(t *testing.T) {
 	j := laden(t, 40)
-	mends, err := MendLimit(context.Background(), &j, "rear", func(float64) {})
+	mends, err := MendLimit(context.Background(), &j, shop(), "rear", func(float64) {})
 	require.NoError(t, err)
 	require.NotEmpty(t, mends.Found)
 	for i, m := range mends.Found[1:] {
@@ -83,15 +106,15 @@ func TestAHeavyOverloadTakesSeveralChangesOrAnotherVehicle(t *testing.T) {
 	assert.NotEmpty(t, mends.Vehicle)
 
 	j = laden(t, 900)
-	mends, err = MendLimit(context.Background(), &j, "rear", func(float64) {})
+	mends, err = MendLimit(context.Background(), &j, shop(), "rear", func(float64) {})
 	require.NoError(t, err)
 	assert.Empty(t, mends.Found)
 	assert.Contains(t, mends.None, "another vehicle")
 
-	_, err = MendLimit(context.Background(), &j, "roof", func(float64) {})
-	assert.ErrorContains(t, err, "front, rear, gross or combination")
-	j = laden(t, -10)
-	mends, err = MendLimit(context.Background(), &j, "rear", func(float64) {})
+	_, err = MendLimit(context.Background(), &j, shop(), "roof", func(float64) {})
+	assert.ErrorContains(t, err, "placard, front-share or sides")
+	j = laden(t, -200)
+	mends, err = MendLimit(context.Background(), &j, shop(), "rear", func(float64) {})
 	require.NoError(t, err)
 	assert.Empty(t, mends.Found, "nothing is to be mended")
 }
@@ -99,7 +122,7 @@ func TestAHeavyOverloadTakesSeveralChangesOrAnotherVehicle(t *testing.T) {
 func BenchmarkMendTheRearAxle(b *testing.B) {
 	j := laden(b, 40)
 	for b.Loop() {
-		if _, err := MendLimit(context.Background(), &j, "rear", func(float64) {}); err != nil {
+		if _, err := MendLimit(context.Background(), &j, shop(), "rear", func(float64) {}); err != nil {
 			b.Fatal(err)
 		}
 	}

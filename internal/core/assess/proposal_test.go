@@ -2,9 +2,7 @@ package assess
 
 import (
 	"context"
-	"encoding/json"
 	"fmt"
-	"os"
 	"testing"
 	"time"
 
@@ -146,13 +144,7 @@ func rulesOf(j *fitout.Job) []string {
 
 func TestVariantsAreBranchedVariedAndCompared(t *testing.T) {
 	j := twelve()
-	components := []fitout.Component{}
-	data, err := os.ReadFile("../../catalogue/components.json")
-	require.NoError(t, err)
-	require.NoError(t, json.Unmarshal(data, &components))
-	for i := range components {
-		components[i].Fill()
-	}
+	components := shop()
 	branched, err := Branch(&j, "a", "With less")
 	require.NoError(t, err)
 	assert.Equal(t, "b", branched.Chosen)

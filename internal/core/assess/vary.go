@@ -3,6 +3,7 @@ package assess
 import (
 	"fmt"
 	"math"
+	"slices"
 	"strings"
 
 	"zaino/internal/core/brief"
@@ -248,7 +249,8 @@ func swap(kinds []fitout.ModuleKind, fits func(c *fitout.Item) bool) change {
 			if best < 0 || fits(old) {
 				return false
 			}
-			replace(v, old, &components[best].Item)
+			replace(old, &components[best].Item)
+			rehouse(v, old)
 			return true
 		}
 		return false
@@ -266,9 +268,9 @@ func contains(kinds []fitout.ModuleKind, kind fitout.ModuleKind) bool {
 
 func litres(i *fitout.Item) float64 { return i.Box().Litres() }
 
-// replace puts a component in the place of an item: what lies in it lies in the
-// component then, its floor stays, and so does the side that it opens to.
-func replace(v *fitout.Variant, old, with *fitout.Item) {
+// replace puts a component in the place of an item: its floor stays, and so does
+// the side that it opens to.
+func replace(old, with *fitout.Item) {
 	box := old.Box()
 	size := with.Size
 	m := *with.Module
@@ -294,12 +296,23 @@ func replace(v *fitout.Variant, old, with *fitout.Item) {
 	case fitout.FaceLeft:
 		at.Y = box.From.Y + size.Width/2
 	}
+	old.Name, old.Mass, old.Source, old.Size, old.At, old.Module, old.Form = with.Name, with.Mass, with.Source, size, at, &m, module.Of(m.Kind).Form
+}
+
+// rehouse lays what lay in a part that was replaced into the compartment of the
+// same id, into the first where there is none, or onto its place where it has none.
+func rehouse(v *fitout.Variant, in *fitout.Item) {
 	for k := range v.Items {
-		if in := v.Items[k].In; in != nil && in.Module == old.ID && len(m.Cells) > 0 {
-			v.Items[k].In = &fitout.InCell{Module: old.ID, Cell: m.Cells[0].ID}
-		} else if in != nil && in.Module == old.ID {
-			v.Items[k].In, v.Items[k].At = nil, at
+		switch item := &v.Items[k]; {
+		case item.In == nil || item.In.Module != in.ID || hasCell(in.Module, item.In.Cell):
+		case len(in.Module.Cells) > 0:
+			item.In = &fitout.InCell{Module: in.ID, Cell: in.Module.Cells[0].ID}
+		default:
+			item.In, item.At = nil, in.At
 		}
 	}
-	old.Name, old.Mass, old.Source, old.Size, old.At, old.Module, old.Form = with.Name, with.Mass, with.Source, size, at, &m, module.Of(m.Kind).Form
+}
+
+func hasCell(m *fitout.Module, id string) bool {
+	return slices.ContainsFunc(m.Cells, func(c fitout.Cell) bool { return c.ID == id })
 }

@@ -31,7 +31,9 @@ func wayBlocked(s *Scene) []fitout.Finding {
 				f.Sentence = fmt.Sprintf("On its way %s meets %s, by %s. Move one of them by that much, or put %s elsewhere first.", lower(part.Name()), lower(s.Parts[i].Name()), s.Say.Length(least(by)), lower(s.Parts[i].Name()))
 				f.Value, f.Margin = least(by), -least(by)
 				f.Lines = []fitout.Line{line(part.Box.Middle(), box.Cut(o.Swept).Middle(), s.Say.Length(least(by)))}
-				f.Fixes = []fitout.Fix{edit("Put "+lower(s.Parts[i].Name())+" outside in this stance", "outside", s.Parts[i].ID, 0)}
+				away := edit("Put "+lower(s.Parts[i].Name())+" outside in this stance", "outside", s.Parts[i].ID, 0)
+				away.Edit.With = p.Stance.ID
+				f.Fixes = []fitout.Fix{away}
 				found = append(found, f)
 				break
 			}

@@ -9,6 +9,7 @@ type Case struct {
 	Switches []CaseSwitch `json:"switches" maxItems:"200"`
 	Choices  []CaseChoice `json:"choices" maxItems:"100"`
 	Levels   []CaseLevel  `json:"levels" maxItems:"200"`
+	People   []CasePerson `json:"people" maxItems:"60"`
 	Coupled  bool         `json:"coupled" doc:"the trailer is coupled, where there is one"`
 	Stance   string       `json:"stance" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the stance that belongs to it; empty for the road"`
 }
@@ -29,6 +30,13 @@ type CaseChoice struct {
 type CaseLevel struct {
 	Of     string  `json:"of" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of a tank or of an item"`
 	Litres float64 `json:"litres" minimum:"0" maximum:"5000" unit:"L"`
+}
+
+// CasePerson says who comes along, and on which seat.
+type CasePerson struct {
+	Item   string `json:"item" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of the item that is the person or animal"`
+	Aboard bool   `json:"aboard" doc:"false: stays at home, whatever else is set"`
+	Seat   string `json:"seat" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the seat; empty for where they sit in the plan"`
 }
 
 // UsedFirst names a tank or level item in the order of use.

@@ -15,6 +15,7 @@ type Finding struct {
 	Fixes    []Fix    `json:"fixes"`
 	Stance   string   `json:"stance" doc:"id of the stance in which it holds; empty on the road"`
 	Lines    []Line   `json:"lines" doc:"the measure, to be drawn in the scene"`
+	Mend     string   `json:"mend" doc:"what to ask ways to mend it for; empty where only its fixes mend it"`
 	Waivable bool     `json:"waivable" doc:"the specialist may let it stand; not what plate and papers forbid"`
 	Accepted string   `json:"accepted" doc:"why the specialist lets it stand; empty while nobody does"`
 }
@@ -51,9 +52,10 @@ type Fix struct {
 	Rear  float64 `json:"rear" doc:"change of the rear axle load, kg"`
 }
 
-// FixEdit is the plain edit of the document that makes a fix.
+// FixEdit is the edit of the document that makes a fix.
 type FixEdit struct {
-	Kind  string  `json:"kind" enum:"move-item,item-level,tank-level,switch-off,uncouple,part-x,part-y,part-z,part-length,part-width,part-height,travel,drop,lining,latch,strut-force,outside,foam-core,seat" doc:"what is set"`
-	ID    string  `json:"id" doc:"id of the item, tank or switch; empty for uncouple"`
-	Value float64 `json:"value" doc:"new middle, size, travel or drop in mm, litres, newtons, thickness in mm, or index of the seat; 0 for the others"`
+	Kind  string  `json:"kind" enum:"move-item,item-level,tank-level,switch-off,uncouple,part-x,part-y,part-z,part-length,part-width,part-height,travel,drop,lining,latch,strut-force,outside,foam-core,seat,swap,to-trailer,ball,distribution,rating,tyres,springs,extension" doc:"what is set"`
+	ID    string  `json:"id" maxLength:"64" doc:"id of the item, tank, switch, limit or axle; empty for what there is one of"`
+	With  string  `json:"with" maxLength:"64" doc:"id of the seat, component or stance; empty for the others"`
+	Value float64 `json:"value" doc:"new middle, size, travel, drop or extension in mm, litres, newtons, thickness in mm, kg, kg·mm, load index or N/mm; 0 for the others"`
 }

@@ -15,6 +15,11 @@ type Practice struct {
 	Close        float64     `json:"close" minimum:"0" maximum:"0.5" doc:"share of a limit below which what is left counts as close"`
 	FrontShare   float64     `json:"frontShare" minimum:"0" maximum:"0.9" doc:"least share of the gross on the front axle, for steering"`
 	SideShare    float64     `json:"sideShare" minimum:"0" maximum:"0.5" doc:"share of the gross by which one side may be heavier"`
+	TipLoss      float64     `json:"tipLoss" minimum:"0" maximum:"45" unit:"°" doc:"side tip angle that the load may take, °"`
+	BallLeast    float64     `json:"ballLeast" minimum:"0" maximum:"0.5" doc:"least ball mass as a share of the trailer's mass"`
+	BallMost     float64     `json:"ballMost" minimum:"0" maximum:"0.5" doc:"most ball mass as a share of the trailer's mass"`
+	UpgradeShare float64     `json:"upgradeShare" minimum:"0" maximum:"1" doc:"share by which a certified upgrade is taken to raise a rating at most"`
+	LongestCut   float64     `json:"longestCut" minimum:"0" maximum:"3000" unit:"mm" doc:"longest wheelbase extension that is thought of, mm"`
 	Restraint    Restraint   `json:"restraint"`
 	Uncertainty  Uncertainty `json:"uncertainty"`
 }
@@ -47,11 +52,16 @@ type Restraint struct {
 func NewPractice(region Region) Practice {
 	p := Practice{
 		RunnerFactor: 0.6, Clearance: 3, Headroom: 550, Step: 250, OneLifts: 25, Standing: 100, HighFrom: 1400, HeavyFrom: 25, Wind: 60, Close: 0.03, FrontShare: 0.35, SideShare: 0.04,
+		TipLoss: 8, BallLeast: 0.05, BallMost: 0.15, UpgradeShare: 0.15, LongestCut: 600,
 		Restraint:   Restraint{Forward: 0.8, Rearward: 0.5, Sideways: 0.5, Upward: 0.2},
 		Uncertainty: Uncertainty{Weighed: 0.01, Resolution: 0.1, DataSheet: 0.03, Material: 0.08, Estimate: 0.15, Station: 10, Split: 0.03},
 	}
-	if region == UKEurope {
+	switch region {
+	case UKEurope:
 		p.Restraint = Restraint{Forward: 0.8, Rearward: 0.5, Sideways: 0.6, Upward: 0}
+		p.BallLeast = 0.04
+	case NorthAmerica:
+		p.BallLeast = 0.1
 	}
 	return p
 }

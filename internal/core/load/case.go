@@ -11,7 +11,7 @@ func (p *Plan) Shown() State {
 
 // asSet is the state shown as its switches are set.
 func (p *Plan) asSet() State {
-	s := State{Switches: map[string]bool{}, Choices: map[string]string{}, Levels: map[string]float64{}, TankFills: map[string]float64{}, Coupled: p.Coupled()}
+	s := State{Switches: map[string]bool{}, Choices: map[string]string{}, Levels: map[string]float64{}, TankFills: map[string]float64{}, Out: map[string]bool{}, At: map[string]fitout.Point{}, Coupled: p.Coupled()}
 	for _, sw := range p.variant.Switches {
 		s.Switches[sw.ID] = sw.On
 	}
@@ -47,8 +47,75 @@ func (p *Plan) Case(c *fitout.Case) State {
 	for _, l := range c.Levels {
 		p.fill(&s, l.Of, l.Litres)
 	}
+	p.people(&s, c)
+	p.stance(&s, c.Stance)
 	p.settleRequirements(&s)
 	return s
+}
+
+// people puts those of a case onto its seats, or leaves them at home.
+func (p *Plan) people(s *State, c *fitout.Case) {
+	for _, person := range c.People {
+		if !person.Aboard {
+			s.Out[person.Item] = true
+		}
+		if seat := seatByID(p.vehicle, person.Seat); person.Seat != "" && seat != nil {
+			s.At[person.Item] = seat.At
+		}
+	}
+}
+
+// stance lays what is loose, with all that lies in it, where it lies in a stance.
+func (p *Plan) stance(s *State, id string) {
+	for i := range p.variant.Stances {
+		if p.variant.Stances[i].ID != id {
+			continue
+		}
+		for _, loose := range p.variant.Stances[i].Loose {
+			p.lay(s, &loose)
+		}
+	}
+}
+
+func (p *Plan) lay(s *State, loose *fitout.LoosePlace) {
+	from := p.item(loose.Item)
+	if from == nil {
+		return
+	}
+	for i := range p.variant.Items {
+		item := &p.variant.Items[i]
+		if !p.within(item, loose.Item) {
+			continue
+		}
+		if loose.Outside {
+			s.Out[item.ID] = true
+			continue
+		}
+		s.At[item.ID] = fitout.Point{X: item.At.X + loose.At.X - from.At.X, Y: item.At.Y + loose.At.Y - from.At.Y, Z: item.At.Z + loose.At.Z - from.At.Z}
+	}
+}
+
+// within tells whether an item is one or lies in it, however deep.
+func (p *Plan) within(item *fitout.Item, id string) bool {
+	for depth := 0; item != nil && depth <= len(p.variant.Items); depth++ {
+		if item.ID == id {
+			return true
+		}
+		if item.In == nil {
+			return false
+		}
+		item = p.item(item.In.Module)
+	}
+	return false
+}
+
+func (p *Plan) item(id string) *fitout.Item {
+	for i := range p.variant.Items {
+		if p.variant.Items[i].ID == id {
+			return &p.variant.Items[i]
+		}
+	}
+	return nil
 }
 
 // fill sets a tank or vessel of a state to so many litres, or as far as it goes.
@@ -82,7 +149,7 @@ func (p *Plan) settleRequirements(s *State) {
 	}
 }
 
-// MomentsIn are the moments in a state, without trailer.
+// MomentsIn are the moments in a state, without trailer but with what rides on it.
 func (p *Plan) MomentsIn(s *State) Moments {
 	m := p.Unladen
 	for i := range p.Tanks {
@@ -91,8 +158,8 @@ func (p *Plan) MomentsIn(s *State) Moments {
 		m = m.Add(tank)
 	}
 	for i := range p.Items {
-		if mass, aboard := p.In(i, s); aboard {
-			m = m.Add(mass)
+		if thing, aboard := p.In(i, s); aboard {
+			m = thing.onto(m, s.Coupled)
 		}
 	}
 	return m
@@ -103,7 +170,7 @@ func (p *Plan) Towed(f Form, s *State) float64 {
 	if !s.Coupled || p.Trailer == nil {
 		return 0
 	}
-	return f.Of(Moments{Kg: p.Towing.Vehicle.Gross(), X: p.Towing.Vehicle.Rear * p.Wheelbase}) + f.Towed*p.Towing.TrailerAxle
+	return f.Of(p.Towing.Moments(p.Wheelbase))
 }
 
 // Value is a form in a state.

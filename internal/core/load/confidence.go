@@ -85,31 +85,36 @@ func BaselineOf(v *fitout.Vehicle, w *Weighing, u *fitout.Uncertainty) Baseline 
 func (p *Plan) Errors(b Baseline, u *fitout.Uncertainty, state *State) []Err {
 	errors := p.baselineErrors(b)
 	for i := range p.Tanks {
-		m := p.Tanks[i].Mass
+		tank := p.Tanks[i]
 		if state != nil {
-			m.Kg = state.TankFills[p.vehicle.Tanks[i].ID] * p.vehicle.Tanks[i].Density
+			tank.Mass.Kg = state.TankFills[p.vehicle.Tanks[i].ID] * p.vehicle.Tanks[i].Density
 		}
-		if m.Kg > 0 {
-			errors = append(errors, Err{[]ErrPart{massPart(i, true, m, u.Weighed*m.Kg, u.Weighed*m.Kg)}})
+		if kg := tank.Mass.Kg; kg > 0 {
+			part := tank.massPart(i, u.Weighed*kg, u.Weighed*kg)
+			part.Tank = true
+			errors = append(errors, Err{[]ErrPart{part}})
 		}
 	}
 	materials := map[fitout.Material]int{}
 	for i := range p.Items {
 		item := &p.variant.Items[i]
-		m, aboard := p.Items[i].Mass, p.Items[i].Present
+		thing, aboard := p.Items[i], p.Items[i].Present
 		if state != nil {
-			m, aboard = p.In(i, state)
+			thing, aboard = p.In(i, state)
 		}
-		if !aboard || m.Kg == 0 {
+		if !aboard || thing.Kg() == 0 || thing.Trailer && !p.coupledIn(state) {
 			continue
 		}
-		errors = append(errors, Err{[]ErrPart{{Item: i, Delta: along(m, u.Station), Weighed: along(m, u.Station)}}})
+		if m := thing.Mass; !thing.Trailer {
+			errors = append(errors, Err{[]ErrPart{{Item: i, Delta: along(m, u.Station), Weighed: along(m, u.Station)}}})
+		}
 		content := 0.0
 		if l := item.Presence.Level; item.Presence.Kind == fitout.ByLevel && l != nil {
-			content = m.Kg - item.Mass
-			errors = append(errors, Err{[]ErrPart{massPart(i, false, m, u.Weighed*content, u.Weighed*content)}})
+			content = thing.Kg() - item.Mass
+			errors = append(errors, Err{[]ErrPart{thing.massPart(i, u.Weighed*content, u.Weighed*content)}})
 		}
-		part := massPart(i, false, m, sigmaOf(item.Source, m.Kg-content, u), sigmaOf(fitout.ByScale, m.Kg-content, u))
+		own := thing.Kg() - content
+		part := thing.massPart(i, sigmaOf(item.Source, own, u), sigmaOf(fitout.ByScale, own, u))
 		if item.Source != fitout.ByMaterial || item.Module == nil {
 			errors = append(errors, Err{[]ErrPart{part}})
 			continue
@@ -135,29 +140,59 @@ func (p *Plan) baselineErrors(b Baseline) []Err {
 	return []Err{vehicle(Moments{Kg: b.Front}), vehicle(Moments{Kg: b.Rear, X: b.Rear * L})}
 }
 
-// In returns the mass of an item in a state, and whether it is aboard.
-func (p *Plan) In(i int, state *State) (Mass, bool) {
+// In returns an item as it is in a state, and whether it is aboard.
+func (p *Plan) In(i int, state *State) (Placed, bool) {
 	item := &p.variant.Items[i]
-	m := p.Items[i].Mass
-	if !item.Work.Now() {
-		return m, false
+	thing := p.Items[i]
+	if !item.Work.Now() || state.Out[item.ID] {
+		return thing, false
+	}
+	if at, elsewhere := state.At[item.ID]; elsewhere && !thing.Trailer {
+		thing.Mass = Mass{thing.Mass.Kg, at.X, at.Y, at.Z}
+		if item.Behind && p.vehicle.Extension != nil {
+			thing.Mass.X += p.vehicle.Extension.By
+		}
 	}
 	switch item.Presence.Kind {
 	case fitout.BySwitch:
-		return m, state.Switches[item.Presence.Switch]
+		return thing, state.Switches[item.Presence.Switch]
 	case fitout.ByChoice:
-		return m, state.Choices[item.Presence.Choice] == item.Presence.Member
+		return thing, state.Choices[item.Presence.Choice] == item.Presence.Member
 	case fitout.ByLevel:
 		if l := item.Presence.Level; l != nil {
-			m.Kg = item.Mass + state.Levels[item.ID]*l.Density
+			thing.setKg(item.Mass + state.Levels[item.ID]*l.Density)
 		}
 	}
-	return m, true
+	return thing, true
 }
 
-func massPart(i int, tank bool, m Mass, sigma, weighed float64) ErrPart {
-	at := func(kg float64) Moments { return Moments{}.Add(Mass{kg, m.X, m.Y, m.Z}) }
-	return ErrPart{Item: i, Tank: tank, Delta: at(sigma), Weighed: at(weighed), Mass: true}
+// Kg is what a thing weighs, wherever it rides.
+func (p *Placed) Kg() float64 { return p.Mass.Kg + p.Towed }
+
+func (p *Placed) setKg(kg float64) {
+	if p.Trailer {
+		p.Towed = kg
+	} else {
+		p.Mass.Kg = kg
+	}
+}
+
+// massPart is the error of the mass of a thing where it is.
+func (p *Placed) massPart(i int, sigma, weighed float64) ErrPart {
+	at := func(kg float64) Moments {
+		thing := *p
+		thing.setKg(kg)
+		return thing.onto(Moments{}, true)
+	}
+	return ErrPart{Item: i, Delta: at(sigma), Weighed: at(weighed), Mass: true}
+}
+
+// coupledIn tells whether the trailer is on in a state, or in the one shown for nil.
+func (p *Plan) coupledIn(state *State) bool {
+	if state == nil {
+		return p.Coupled()
+	}
+	return state.Coupled
 }
 
 // along is the error of a station.

@@ -19,8 +19,8 @@ func example() (*Plan, []Err) {
 	shares := []float64{.03, .03, .08, .15, .03, .15, .01, .01, .01, .03, .03, .15}
 	errors := p.baselineErrors(Baseline{Front: 10, Rear: 10})
 	for i, share := range shares {
-		m := p.Items[i].Mass
-		errors = append(errors, Err{[]ErrPart{massPart(i, false, m, share*m.Kg, 0.01*m.Kg)}})
+		thing := &p.Items[i]
+		errors = append(errors, Err{[]ErrPart{thing.massPart(i, share*thing.Kg(), 0.01*thing.Kg())}})
 	}
 	return p, errors
 }

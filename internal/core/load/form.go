@@ -6,7 +6,9 @@ package load
 type Form struct{ Kg, X, Y, XY, Towed float64 }
 
 // Of applies the form to moments.
-func (f Form) Of(m Moments) float64 { return f.Kg*m.Kg + f.X*m.X + f.Y*m.Y + f.XY*m.XY }
+func (f Form) Of(m Moments) float64 {
+	return f.Kg*m.Kg + f.X*m.X + f.Y*m.Y + f.XY*m.XY + f.Towed*m.Towed
+}
 
 // Negative turns the greatest into the least.
 func (f Form) Negative() Form { return Form{-f.Kg, -f.X, -f.Y, -f.XY, -f.Towed} }

@@ -9,6 +9,12 @@ type Towing struct {
 	TrailerAxle float64 // load on the trailer's axles when coupled
 }
 
+// Moments are what the coupled trailer adds to those of a vehicle, with the
+// wheelbase in mm.
+func (t Towing) Moments(wheelbase float64) Moments {
+	return Moments{Kg: t.Vehicle.Gross(), X: t.Vehicle.Rear * wheelbase, Towed: t.TrailerAxle}
+}
+
 // Tow returns the effect of a trailer on a vehicle of the given wheelbase with
 // the ball an overhang behind the rear axle, both mm. The ball download acts at
 // L + overhang; a weight-distributing hitch with moment C and ball-to-axle

@@ -11,13 +11,18 @@ import "math"
 type Mass struct{ Kg, X, Y, Z float64 }
 
 // Moments are the sums that every figure of statics comes from: mass in kg,
-// first moments in kg·mm, and the product moment XY in kg·mm², which the
-// corners need.
-type Moments struct{ Kg, X, Y, Z, XY float64 }
+// first moments in kg·mm, the product moment XY in kg·mm², which the corners
+// need, and what rides on a coupled trailer's axles, kg.
+type Moments struct{ Kg, X, Y, Z, XY, Towed float64 }
 
 // Add returns the moments with one more mass.
 func (m Moments) Add(a Mass) Moments {
-	return Moments{m.Kg + a.Kg, m.X + a.Kg*a.X, m.Y + a.Kg*a.Y, m.Z + a.Kg*a.Z, m.XY + a.Kg*a.X*a.Y}
+	return Moments{m.Kg + a.Kg, m.X + a.Kg*a.X, m.Y + a.Kg*a.Y, m.Z + a.Kg*a.Z, m.XY + a.Kg*a.X*a.Y, m.Towed}
+}
+
+// Minus takes moments off.
+func (m Moments) Minus(b Moments) Moments {
+	return Moments{m.Kg - b.Kg, m.X - b.X, m.Y - b.Y, m.Z - b.Z, m.XY - b.XY, m.Towed - b.Towed}
 }
 
 // Sum returns the moments of all masses. It allocates nothing.

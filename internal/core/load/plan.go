@@ -6,9 +6,11 @@ import "zaino/internal/core/fitout"
 type Placed struct {
 	ID      string
 	Name    string
-	Mass    Mass // with its present content; what it would weigh if it is not aboard
-	Present bool // aboard in the state shown
-	Later   bool // would be aboard, but is kept for later or fitted by others
+	Mass    Mass    // with its present content; what it would weigh if it is not aboard; nothing where it rides on the trailer
+	Towed   float64 // what it puts on the axles of the trailer, kg
+	Trailer bool    // rides on the trailer
+	Present bool    // aboard in the state shown
+	Later   bool    // would be aboard, but is kept for later or fitted by others
 }
 
 // Effect is what the thing puts on each axle when aboard, kg.
@@ -64,6 +66,9 @@ func NewPlan(j *fitout.Job) *Plan {
 		item := &variant.Items[i]
 		aboard, now := present.of(item), item.Work.Now()
 		p.Items[i] = Placed{ID: item.ID, Name: item.Name, Present: aboard && now, Later: aboard && !now, Mass: placedItem(v, item, shift)}
+		if item.OnTrailer && j.Trailer != nil {
+			p.Items[i].Trailer, p.Items[i].Towed, p.Items[i].Mass = true, p.Items[i].Mass.Kg, Mass{}
+		}
 	}
 	if j.Trailer != nil {
 		p.Towing = Tow(j.Trailer, p.Wheelbase, v.Hitch.Overhang)
@@ -99,10 +104,34 @@ func (p *Plan) Now() Moments {
 	}
 	for i := range p.Items {
 		if p.Items[i].Present {
-			m = m.Add(p.Items[i].Mass)
+			m = p.Items[i].onto(m, p.Coupled())
 		}
 	}
 	return m
+}
+
+// onto adds a thing to moments; what rides on a trailer counts while that is
+// coupled.
+func (p *Placed) onto(m Moments, coupled bool) Moments {
+	if coupled {
+		m.Towed += p.Towed
+	}
+	return m.Add(p.Mass)
+}
+
+// TrailerMass is what the trailer weighs uncoupled in the state shown, with what
+// rides on it, kg; 0 without one.
+func (p *Plan) TrailerMass() float64 {
+	if p.Trailer == nil {
+		return 0
+	}
+	sum := p.Trailer.Mass
+	for i := range p.Items {
+		if p.Items[i].Present {
+			sum += p.Items[i].Towed
+		}
+	}
+	return sum
 }
 
 // Later returns the moments of what comes later or from others, in the state
@@ -111,7 +140,7 @@ func (p *Plan) Later() Moments {
 	m := Moments{}
 	for i := range p.Items {
 		if p.Items[i].Later {
-			m = m.Add(p.Items[i].Mass)
+			m = p.Items[i].onto(m, p.Coupled())
 		}
 	}
 	return m
@@ -135,7 +164,7 @@ func (p *Plan) Axles() Axles {
 func (p *Plan) Combination() float64 {
 	gross := p.Axles().Gross()
 	if p.Coupled() {
-		gross += p.Towing.TrailerAxle
+		gross += p.Towing.TrailerAxle + p.Now().Towed
 	}
 	return gross
 }

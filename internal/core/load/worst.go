@@ -8,28 +8,40 @@ type State struct {
 	Switches  map[string]bool   // on, by id of the switch
 	Choices   map[string]string // member, by id of the choice; empty for none
 	Levels    map[string]float64
-	TankFills map[string]float64 // litres, by id of the tank
+	TankFills map[string]float64      // litres, by id of the tank
+	Out       map[string]bool         // left behind whatever else is set, by id of the item
+	At        map[string]fitout.Point // elsewhere than in the plan, by id of the item
 	Coupled   bool
 }
 
 // Worst returns the state in which a form is greatest, over every switch,
-// choice, level, tank and the trailer, without trying them all: the form is
-// linear, so independent terms count where they add, a choice gives its best
-// member, and each tree of requirements is maximised from its leaves up. What
-// comes later or from others does not count yet.
+// choice, level, tank and the trailer, without trying them all: with the trailer
+// on, and without it, the form is linear, so independent terms count where they
+// add, a choice gives its best member, and each tree of requirements is maximised
+// from its leaves up. What comes later or from others does not count yet.
 func (p *Plan) Worst(f Form) State {
-	w := newWorst(p, f)
+	worst := p.worst(f, false)
+	if p.Trailer != nil {
+		if towing := p.worst(f, true); towing.Value > worst.Value {
+			return towing
+		}
+	}
+	return worst
+}
+
+func (p *Plan) worst(f Form, coupled bool) State {
+	w := newWorst(p, f, coupled)
 	value := f.Of(p.Unladen) + w.always
 	for i := range p.vehicle.Tanks {
 		tank := &p.vehicle.Tanks[i]
-		litres, gain := w.level(p.Tanks[i].Mass, 0, tank.Min, tank.Capacity, tank.Density)
+		litres, gain := w.level(p.Tanks[i], 0, tank.Min, tank.Capacity, tank.Density)
 		w.state.TankFills[tank.ID] = litres
 		value += gain
 	}
 	for i := range p.variant.Items {
 		item := &p.variant.Items[i]
 		if l := item.Presence.Level; item.Presence.Kind == fitout.ByLevel && l != nil && item.Work.Now() {
-			litres, gain := w.level(p.Items[i].Mass, item.Mass, l.Min, l.Max, l.Density)
+			litres, gain := w.level(p.Items[i], item.Mass, l.Min, l.Max, l.Density)
 			w.state.Levels[item.ID] = litres
 			value += gain
 		}
@@ -42,13 +54,7 @@ func (p *Plan) Worst(f Form) State {
 	for i := range p.variant.Choices {
 		value += w.choose(&p.variant.Choices[i])
 	}
-	if p.Trailer != nil {
-		gain := f.Of(Moments{Kg: p.Towing.Vehicle.Gross(), X: p.Towing.Vehicle.Rear * p.Wheelbase}) + f.Towed*p.Towing.TrailerAxle
-		if w.state.Coupled = gain > 0; gain > 0 {
-			value += gain
-		}
-	}
-	w.state.Value = value
+	w.state.Value = value + p.Towed(f, &w.state)
 	return w.state
 }
 
@@ -59,6 +65,7 @@ type member struct{ choice, id string }
 // form by itself, and which switches hang on it.
 type worst struct {
 	form      Form
+	coupled   bool
 	always    float64
 	own       map[string]float64
 	ownMember map[member]float64
@@ -67,20 +74,20 @@ type worst struct {
 	state     State
 }
 
-func newWorst(p *Plan, f Form) *worst {
+func newWorst(p *Plan, f Form, coupled bool) *worst {
 	w := &worst{
-		form: f, own: map[string]float64{}, ownMember: map[member]float64{},
+		form: f, coupled: coupled, own: map[string]float64{}, ownMember: map[member]float64{},
 		below: map[string][]string{}, belowOf: map[member][]string{},
 		state: State{
 			Switches: map[string]bool{}, Choices: map[string]string{},
-			Levels: map[string]float64{}, TankFills: map[string]float64{},
+			Levels: map[string]float64{}, TankFills: map[string]float64{}, Coupled: coupled,
 		},
 	}
 	for i := range p.variant.Items {
 		if !p.variant.Items[i].Work.Now() {
 			continue
 		}
-		value := f.Of(Moments{}.Add(p.Items[i].Mass))
+		value := f.Of(p.Items[i].onto(Moments{}, coupled))
 		switch presence := p.variant.Items[i].Presence; presence.Kind {
 		case fitout.BySwitch:
 			w.own[presence.Switch] += value
@@ -105,8 +112,9 @@ func newWorst(p *Plan, f Form) *worst {
 
 // level returns the fill between least and most where the form is greater, and
 // the form's value of vessel and content.
-func (w *worst) level(place Mass, vessel, least, most, density float64) (litres, value float64) {
-	perKg := w.form.Of(Moments{}.Add(Mass{1, place.X, place.Y, place.Z}))
+func (w *worst) level(thing Placed, vessel, least, most, density float64) (litres, value float64) {
+	thing.setKg(1)
+	perKg := w.form.Of(thing.onto(Moments{}, w.coupled))
 	litres = least
 	if perKg > 0 {
 		litres = most

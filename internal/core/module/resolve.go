@@ -122,7 +122,7 @@ func lay(things []*fitout.Item, holder *fitout.Item, c Cell, laid map[string]boo
 		thing := things[k]
 		laid[thing.ID] = true
 		thing.At, thing.Size = box.Middle(), box.Size()
-		thing.Bay, thing.Behind = holder.Bay, holder.Behind
+		thing.Bay, thing.Behind, thing.OnTrailer = holder.Bay, holder.Behind, holder.OnTrailer
 		// It is where its module is, also when that stays at home or comes later.
 		if thing.Presence.Kind == fitout.Always && holder.Presence.Kind != fitout.ByLevel {
 			thing.Presence = holder.Presence
