@@ -34,7 +34,7 @@ func TestRulesAreTrippedAndMendedOnTheBench(t *testing.T) {
 	const unit, fridge, pantry = "Drawer unit left", "Sample fridge on its slide", "Pantry pull-out"
 	typed := func(label, value string) func() { return func() { p.enter(label, value) } }
 	chosen := func(label, value string) func() { return func() { p.choose(label, value) } }
-	fixed := func(label string) func() { return func() { p.press(label) } }
+	fixed := func(label string) func() { return func() { p.press(label); p.press("Keep it") } }
 	undone := func() { p.press("Undo:") }
 	cases := []struct {
 		rule, part  string

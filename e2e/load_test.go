@@ -226,6 +226,7 @@ func TestFixesMendTheRearAxle(t *testing.T) {
 	p.press("Rear axle 28.9 kg over")
 	p.see(".axle.state-over.pointed") // the finding shows what it is about
 	p.press("Carry 25 L less in water tank")
+	p.press("Keep it")
 	p.waitText("[data-pad=rear]", "left")
 	assert.Zero(t, p.count("[data-rule=rear-over]"))
 	assert.Equal(t, "25", p.value("Content of Water tank"))

@@ -7,6 +7,7 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"zaino/internal/core/assess"
 	"zaino/internal/core/fitout"
 	"zaino/internal/exchange"
 )
@@ -21,6 +22,12 @@ type PreviewRequest struct {
 type drawingInput struct {
 	JobID
 	View exchange.View `path:"view" enum:"side,plan,rear"`
+}
+
+// accountInput asks for the account of one of a job's states.
+type accountInput struct {
+	JobID
+	State string `query:"state" maxLength:"80" doc:"empty for the state shown, case: and the id of a case, or worst: and a limit"`
 }
 
 type previewOutput struct{ Body exchange.Preview }
@@ -47,9 +54,15 @@ func (h handlers) registerExchange(api huma.API) {
 			return h.file(in.ID, "-"+string(in.View)+"."+format, contentType, func(j *fitout.Job) ([]byte, error) { return write(j, in.View) })
 		})
 	}
-	account := func(format, contentType string, write func(*fitout.Job) ([]byte, error)) {
-		huma.Register(api, operation("account-"+format, http.MethodGet, "/api/jobs/{id}/account."+format), func(_ context.Context, in *JobID) (*fileOutput, error) {
-			return h.file(in.ID, "-load."+format, contentType, write)
+	account := func(format, contentType string, write func(*assess.Account) ([]byte, error)) {
+		huma.Register(api, operation("account-"+format, http.MethodGet, "/api/jobs/{id}/account."+format), func(_ context.Context, in *accountInput) (*fileOutput, error) {
+			return h.file(in.ID, "-load."+format, contentType, func(j *fitout.Job) ([]byte, error) {
+				a, err := assess.AccountOf(j, in.State)
+				if err != nil {
+					return nil, err
+				}
+				return write(&a)
+			})
 		})
 	}
 	account("csv", "text/csv; charset=utf-8", exchange.WriteAccountCSV)

@@ -11,7 +11,6 @@ import (
 	"github.com/xuri/excelize/v2"
 
 	"zaino/internal/core/assess"
-	"zaino/internal/core/fitout"
 )
 
 // accountHead are the columns of an account, as a table has them. Masses are in
@@ -26,8 +25,7 @@ func accountRow(r *assess.AccountRow) []string {
 
 // WriteAccountCSV writes where the figures of a job come from as CSV: the rows and
 // their sum.
-func WriteAccountCSV(j *fitout.Job) ([]byte, error) {
-	a := assess.AccountOf(j)
+func WriteAccountCSV(a *assess.Account) ([]byte, error) {
 	var out bytes.Buffer
 	w := csv.NewWriter(&out)
 	rows := [][]string{accountHead}
@@ -45,8 +43,7 @@ func WriteAccountCSV(j *fitout.Job) ([]byte, error) {
 }
 
 // WriteAccountXLSX writes the account as a workbook: masses, formulas, limits.
-func WriteAccountXLSX(j *fitout.Job) ([]byte, error) {
-	a := assess.AccountOf(j)
+func WriteAccountXLSX(a *assess.Account) ([]byte, error) {
 	f := excelize.NewFile()
 	defer func() { _ = f.Close() }()
 	put := func(sheet string, rows [][]any) error {
@@ -106,8 +103,7 @@ var latin = strings.NewReplacer("Σ", "Sum ", "σ", "sigma", "Φ", "Phi", "−",
 
 // WriteAccountPDF writes the account as pages to hand over: where the figures come
 // from, the formulas, the limits with their sources, and the cautions.
-func WriteAccountPDF(j *fitout.Job) ([]byte, error) {
-	a := assess.AccountOf(j)
+func WriteAccountPDF(a *assess.Account) ([]byte, error) {
 	pdf := fpdf.New("P", "mm", "A4", "")
 	encode := pdf.UnicodeTranslatorFromDescriptor("")
 	text := func(s string) string { return encode(latin.Replace(s)) }
@@ -132,7 +128,7 @@ func WriteAccountPDF(j *fitout.Job) ([]byte, error) {
 	}
 	pdf.SetFont("Helvetica", "B", 16)
 	pdf.MultiCell(0, 8, text(a.Job), "", "L", false)
-	say(fmt.Sprintf("%s. Variant %s, %s.", a.Customer, a.Variant, a.State))
+	say(fmt.Sprintf("%s. Variant %s. %s: %s.", a.Customer, a.Variant, a.Case, a.State))
 	say(a.Baseline)
 	table := func(widths []float64, align string, rows [][]string) {
 		for i, row := range rows {

@@ -19,8 +19,9 @@ func TestTheAccountIsTheSameInEveryFormat(t *testing.T) {
 	jobs, err := demo.Jobs()
 	require.NoError(t, err)
 	for _, j := range jobs {
-		a := assess.AccountOf(&j)
-		data, err := WriteAccountCSV(&j)
+		a, err := assess.AccountOf(&j, "")
+		require.NoError(t, err)
+		data, err := WriteAccountCSV(&a)
 		require.NoError(t, err)
 		rows, err := csv.NewReader(bytes.NewReader(data)).ReadAll()
 		require.NoError(t, err)
@@ -35,7 +36,7 @@ func TestTheAccountIsTheSameInEveryFormat(t *testing.T) {
 		require.NoError(t, err)
 		assert.InDelta(t, assess.Of(&j).Axles.Rear, rear, 0.051)
 
-		data, err = WriteAccountXLSX(&j)
+		data, err = WriteAccountXLSX(&a)
 		require.NoError(t, err)
 		book, err := excelize.OpenReader(bytes.NewReader(data))
 		require.NoError(t, err)
@@ -45,7 +46,7 @@ func TestTheAccountIsTheSameInEveryFormat(t *testing.T) {
 		assert.Equal(t, a.Rows[1].Name, cells[2][1])
 		assert.Contains(t, book.GetSheetList(), "Formulas")
 
-		data, err = WriteAccountPDF(&j)
+		data, err = WriteAccountPDF(&a)
 		require.NoError(t, err)
 		assert.True(t, bytes.HasPrefix(data, []byte("%PDF-")))
 		assert.Greater(t, len(data), 4000)

@@ -13,7 +13,9 @@ func TestTheAccountAddsUpToThePads(t *testing.T) {
 	j := laden(t, 40)
 	j.Trailer = &fitout.Trailer{Name: "Box trailer", Coupled: true, Mass: 900, Ball: 80}
 	j.Vehicle.Parts = []fitout.Part{{ID: "spare", Name: "Spare wheel", Mass: 30, At: fitout.Point{X: 3800}, InBaseline: true, State: fitout.Moved, MovedTo: &fitout.Point{X: 1000, Z: 1900}, Source: fitout.ByScale}}
-	a, of := AccountOf(&j), Of(&j)
+	of := Of(&j)
+	a, err := AccountOf(&j, "")
+	require.NoError(t, err)
 	assert.InDelta(t, of.Axles.Front, a.Sum.Front, 1e-6)
 	assert.InDelta(t, of.Axles.Rear, a.Sum.Rear, 1e-6)
 	assert.InDelta(t, of.Gross, a.Sum.Kg, 1e-6)

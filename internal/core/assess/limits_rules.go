@@ -55,7 +55,26 @@ func worstOverLimit(s *subject) []fitout.Finding {
 			Value: l.worst.Value, Limit: l.limit.Kg, Margin: -over, Unit: "kg", Source: source(l.limit.Source),
 		})
 	}
-	return found
+	return append(found, placardWorst(s)...)
+}
+
+// placardWorst cautions when people and cargo can exceed the placard in a state
+// that is not shown. It counts what the gross counts but the vehicle and its fuel,
+// so it is worst where the gross is.
+func placardWorst(s *subject) []fitout.Finding {
+	placard, shown := s.rating(fitout.LimitPlacard), s.plan.Shown()
+	worst := s.plan.Worst(s.plan.GrossForm())
+	carried := s.peopleAndCargoIn(&worst)
+	if placard.Kg == 0 || carried <= placard.Kg || s.peopleAndCargoIn(&shown) > placard.Kg {
+		return nil
+	}
+	term := s.say.term(fitout.TermPlacard)
+	return []fitout.Finding{{
+		Rule: "placard-worst-over", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "limit", ID: "placard"},
+		Title:    fmt.Sprintf("%s can go %s over", capital(term), s.say.mass(carried-placard.Kg)),
+		Sentence: fmt.Sprintf("People, fitout and cargo are within the %s now, but come to %s of %s %s.", term, s.say.mass(carried), s.say.mass(placard.Kg), s.say.state(s.variant, worst)),
+		Value:    carried, Limit: placard.Kg, Margin: placard.Kg - carried, Unit: "kg", Source: source(placard.Source),
+	}}
 }
 
 // limitMissing says which of the limits on the pads nobody has stated yet.
@@ -172,8 +191,7 @@ func (s *subject) ballShare() []fitout.Finding {
 
 // overPlacard holds people and cargo against a payload placard.
 func overPlacard(s *subject) []fitout.Finding {
-	placard := s.job.Vehicle.Limits.Placard
-	shown := s.plan.Shown()
+	placard, shown := s.rating(fitout.LimitPlacard), s.plan.Shown()
 	carried := s.peopleAndCargoIn(&shown)
 	if placard.Kg == 0 || carried <= placard.Kg {
 		return nil

@@ -2,8 +2,6 @@ package assess
 
 import (
 	"fmt"
-	"math"
-	"strings"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/load"
@@ -24,14 +22,17 @@ type LoadFigures struct {
 type LimitColumn struct {
 	ID    string  `json:"id"`
 	Title string  `json:"title"`
-	Limit float64 `json:"limit" doc:"in unit; 0 = not stated"`
+	Limit float64 `json:"limit" doc:"in unit; 0 = not stated, or for information only"`
 	Least bool    `json:"least" doc:"a least that has to be reached, not a most"`
-	Unit  string  `json:"unit" enum:"kg,%"`
+	Info  bool    `json:"info" doc:"for information: nothing holds it against a limit"`
+	Unit  string  `json:"unit" enum:"kg,%,°,people"`
+	Note  string  `json:"note" doc:"where the limit comes from, or what the figure is"`
 }
 
 // CaseFigures is one row of the matrix.
 type CaseFigures struct {
 	ID    string     `json:"id" doc:"of the case; empty for the state shown and the worst states"`
+	At    string     `json:"at" doc:"what to ask the account of this state for"`
 	Name  string     `json:"name"`
 	State string     `json:"state" doc:"the state in words"`
 	Cells []CaseCell `json:"cells"`
@@ -82,134 +83,26 @@ const mostNext = 5
 func LoadOf(j *fitout.Job) LoadFigures {
 	s := newSubject(j)
 	f := LoadFigures{Cases: []CaseFigures{}, Confidence: []LimitBand{}, Turns: []string{}}
-	f.Columns = s.columns()
+	columns := s.columns()
+	for _, c := range columns {
+		f.Columns = append(f.Columns, c.LimitColumn)
+	}
 	shown := s.plan.Shown()
-	f.Cases = append(f.Cases, s.caseFigures("", "State shown", &shown, f.Columns))
+	f.Cases = append(f.Cases, s.caseFigures("", "", "State shown", &shown, columns))
 	for i := range s.variant.Cases {
 		c := &s.variant.Cases[i]
 		state := s.plan.Case(c)
-		f.Cases = append(f.Cases, s.caseFigures(c.ID, c.Name, &state, f.Columns))
+		f.Cases = append(f.Cases, s.caseFigures(c.ID, "case:"+c.ID, c.Name, &state, columns))
 	}
 	for i := range s.limits {
 		l := &s.limits[i]
-		f.Cases = append(f.Cases, s.caseFigures("", "Worst for "+lower(l.title), &l.worst, f.Columns))
+		f.Cases = append(f.Cases, s.caseFigures("", "worst:"+l.id, "Worst for "+lower(l.title), &l.worst, columns))
 		f.Confidence = append(f.Confidence, s.band(l))
 	}
 	share := s.plan.Worst(s.plan.FrontShareForm(s.job.Practice.FrontShare))
-	f.Cases = append(f.Cases, s.caseFigures("", "Lightest front", &share, f.Columns))
+	f.Cases = append(f.Cases, s.caseFigures("", "worst:"+targetFrontShare, "Lightest front", &share, columns))
 	f.Curve, f.Turns = s.curve()
 	return f
-}
-
-func (s *subject) columns() []LimitColumn {
-	var all []LimitColumn
-	for i := range s.limits {
-		all = append(all, LimitColumn{ID: s.limits[i].id, Title: s.limits[i].title, Limit: s.limits[i].limit.Kg, Unit: "kg"})
-	}
-	for _, more := range []struct {
-		id    string
-		limit fitout.LimitID
-		title string
-	}{{"placard", fitout.LimitPlacard, capital(s.say.term(fitout.TermPlacard))}, {"ball", fitout.LimitBall, capital(s.say.term(fitout.TermBall))}, {"roof", fitout.LimitRoofMoving, "Roof, moving"}} {
-		if r := s.rating(more.limit); r.Kg > 0 && (more.id != "ball" || s.job.Trailer != nil) {
-			all = append(all, LimitColumn{ID: more.id, Title: more.title, Limit: r.Kg, Unit: "kg"})
-		}
-	}
-	for i := range s.job.Vehicle.Bays {
-		if b := &s.job.Vehicle.Bays[i]; b.Rating > 0 && b.Kind != fitout.BayRoof {
-			all = append(all, LimitColumn{ID: "bay:" + b.ID, Title: b.Name, Limit: b.Rating, Unit: "kg"})
-		}
-	}
-	all = append(all, LimitColumn{ID: "front-share", Title: "Front share", Limit: 100 * s.job.Practice.FrontShare, Least: true, Unit: "%"},
-		LimitColumn{ID: "sides", Title: "Sides differ", Limit: 100 * s.job.Practice.SideShare, Unit: "%"})
-	return all
-}
-
-func (s *subject) caseFigures(id, name string, state *load.State, columns []LimitColumn) CaseFigures {
-	c := CaseFigures{ID: id, Name: name, State: s.say.state(s.variant, *state)}
-	m := s.plan.MomentsIn(state)
-	axles := m.Axles(s.plan.Wheelbase)
-	if state.Coupled && s.plan.Trailer != nil {
-		axles = axles.Plus(s.plan.Towing.Vehicle)
-	}
-	corners := m.Corners(s.plan.Wheelbase, s.plan.TrackFront, s.plan.TrackRear)
-	for i, column := range columns {
-		value := 0.0
-		switch column.ID {
-		case "front-share":
-			value = 100 * axles.Front / max(1, axles.Gross())
-		case "sides":
-			value = 100 * math.Abs(corners.Left()-corners.Right()) / max(1, m.Kg)
-		case "placard":
-			value = s.peopleAndCargoIn(state)
-		case "ball":
-			if state.Coupled {
-				value = s.job.Trailer.Ball
-			}
-		case "roof":
-			value = s.aboard(state, func(item *fitout.Item) bool { return s.onRoof(item.Bay) })
-		default:
-			if bay, ok := strings.CutPrefix(column.ID, "bay:"); ok {
-				value = s.aboard(state, func(item *fitout.Item) bool { return item.Bay == bay })
-				break
-			}
-			value = s.limits[i].form.Of(m) + s.plan.Towed(s.limits[i].form, state)
-		}
-		c.Cells = append(c.Cells, cell(value, &column, s.job.Practice.Close))
-	}
-	return c
-}
-
-// aboard is the mass of what is aboard in a state and passes, kg.
-func (s *subject) aboard(state *load.State, passes func(item *fitout.Item) bool) float64 {
-	sum := 0.0
-	for i := range s.variant.Items {
-		if thing, ok := s.plan.In(i, state); ok && passes(&s.variant.Items[i]) {
-			sum += thing.Mass.Kg
-		}
-	}
-	return sum
-}
-
-// onRoof tells whether a bay is a roof.
-func (s *subject) onRoof(bay string) bool {
-	for i := range s.job.Vehicle.Bays {
-		if b := &s.job.Vehicle.Bays[i]; b.ID == bay {
-			return b.Kind == fitout.BayRoof
-		}
-	}
-	return false
-}
-
-// peopleAndCargoIn is what a door placard counts, in a state: everything aboard,
-// what is in tanks other than fuel, and the ball.
-func (s *subject) peopleAndCargoIn(state *load.State) float64 {
-	sum := s.aboard(state, func(*fitout.Item) bool { return true })
-	for _, tank := range s.job.Vehicle.Tanks {
-		if tank.Kind != fitout.TankFuel {
-			sum += state.TankFills[tank.ID] * tank.Density
-		}
-	}
-	if state.Coupled && s.job.Trailer != nil {
-		sum += s.job.Trailer.Ball
-	}
-	return sum
-}
-
-func cell(value float64, c *LimitColumn, closeShare float64) CaseCell {
-	out := CaseCell{Load: value, Left: c.Limit - value, State: "within"}
-	if c.Least {
-		out.Left = -out.Left
-	}
-	switch {
-	case c.Limit == 0:
-		out.Left, out.State = 0, "unknown"
-	case out.Left < 0:
-		out.State = "over"
-	case out.Left < closeShare*c.Limit:
-		out.State = "close"
-	}
-	return out
 }
 
 func (s *subject) band(l *limit) LimitBand {

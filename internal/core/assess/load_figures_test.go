@@ -105,7 +105,7 @@ func BenchmarkFortyCases(b *testing.B) {
 	for b.Loop() {
 		for range 40 {
 			state := s.plan.Case(&c)
-			s.caseFigures("c", "C", &state, columns)
+			s.caseFigures("c", "", "C", &state, columns)
 		}
 	}
 }

@@ -113,12 +113,7 @@ func roofParkedOver(s *subject) []fitout.Finding {
 	if s.job.Brief.Camp.SleepWhere != fitout.SleepRoof {
 		return nil
 	}
-	sleepers := 0.0
-	for _, t := range s.job.Brief.Travellers {
-		if t.Sleeps {
-			sleepers += t.Mass
-		}
-	}
+	sleepers := s.roofSleepers()
 	var found []fitout.Finding
 	for i := range s.job.Vehicle.Bays {
 		b := &s.job.Vehicle.Bays[i]

@@ -1,6 +1,7 @@
 package assess
 
 import (
+	"fmt"
 	"slices"
 	"strings"
 	"unicode"
@@ -82,12 +83,22 @@ func (s speaker) state(v *fitout.Variant, state load.State) string {
 			without = append(without, "any "+lower(c.Name))
 		}
 	}
+	for i := range v.Items {
+		if item := &v.Items[i]; state.Out[item.ID] && isTraveller(item) {
+			without = append(without, lower(item.Name))
+		}
+	}
 	if s.job.Trailer != nil {
 		sort(state.Coupled, "the trailer")
 	}
 	text := strings.Join(with, ", ")
 	if len(with) > 0 {
 		text = "with " + text
+	}
+	for i := range v.Stances {
+		if stance := &v.Stances[i]; stance.ID == state.Stance {
+			text = strings.TrimSpace(fmt.Sprintf("in the stance “%s” %s", stance.Name, text))
+		}
 	}
 	if len(without) > 0 {
 		text = strings.TrimPrefix(text+"; without "+strings.Join(without, ", "), "; ")

@@ -6,6 +6,7 @@ import (
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/rating"
+	"zaino/internal/core/ride"
 )
 
 // ticketMissing cautions about a baseline as weighed that nobody weighed.
@@ -145,11 +146,26 @@ func tyreUnknown(s *subject) []fitout.Finding {
 // close to it, mm. Workshop practice.
 const leastBump = 25
 
+// springFixes are springs that leave the way to the stop: the drop is ΔF g / 2k, so
+// the rate has to grow as the drop has to shrink.
+func springFixes(axle string, h ride.Height) []fitout.Fix {
+	wanted := h.Drop - (leastBump - h.Bump)
+	if wanted <= 0 {
+		return nil // it stands too near to the stop unladen: springs are not the matter
+	}
+	rate := math.Ceil(h.Rate * h.Drop / wanted)
+	return []fitout.Fix{{
+		Label: fmt.Sprintf("Fit springs of %.0f N/mm at the %s; they raise no rating", rate, axle),
+		Edit:  fitout.FixEdit{Kind: "springs", ID: axle, Value: rate},
+	}}
+}
+
 // bumpClearance cautions when the loaded vehicle stands near its bump stops.
 func bumpClearance(s *subject) []fitout.Finding {
 	var found []fitout.Finding
-	check := func(axle string, known bool, left, drop float64) {
-		if !known || left >= leastBump {
+	check := func(axle string, h ride.Height) {
+		left, drop := h.Bump, h.Drop
+		if !h.BumpKnown || left >= leastBump {
 			return
 		}
 		title := fmt.Sprintf("%s to the bump stop at the %s", s.say.length(left), axle)
@@ -161,9 +177,10 @@ func bumpClearance(s *subject) []fitout.Finding {
 			Sentence: fmt.Sprintf("Loaded as shown the %s goes down %s against unladen, which leaves %s to the bump stop. Matched springs or less load bring it back; airbags level it and raise no rating.",
 				axle, s.say.length(drop), s.say.length(max(0, left))),
 			Value: left, Limit: leastBump, Margin: left - leastBump, Unit: "mm", Source: "workshop rule",
+			Fixes: springFixes(axle, h),
 		})
 	}
-	check("front", s.ride.Front.BumpKnown, s.ride.Front.Bump, s.ride.Front.Drop)
-	check("rear", s.ride.Rear.BumpKnown, s.ride.Rear.Bump, s.ride.Rear.Drop)
+	check("front", s.ride.Front)
+	check("rear", s.ride.Rear)
 	return found
 }

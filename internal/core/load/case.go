@@ -71,6 +71,7 @@ func (p *Plan) stance(s *State, id string) {
 		if p.variant.Stances[i].ID != id {
 			continue
 		}
+		s.Stance = id
 		for _, loose := range p.variant.Stances[i].Loose {
 			p.lay(s, &loose)
 		}

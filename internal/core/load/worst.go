@@ -11,6 +11,7 @@ type State struct {
 	TankFills map[string]float64      // litres, by id of the tank
 	Out       map[string]bool         // left behind whatever else is set, by id of the item
 	At        map[string]fitout.Point // elsewhere than in the plan, by id of the item
+	Stance    string                  // id of the stance that it is in; empty for the road
 	Coupled   bool
 }
 

@@ -84,6 +84,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cases/{case}/show": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["show-case"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/catalogue.csv": {
         parameters: {
             query?: never;
@@ -159,6 +175,22 @@ export interface paths {
         put: operations["keep-component"];
         post?: never;
         delete: operations["forget-component"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/fix": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["fix"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -602,6 +634,8 @@ export interface components {
         Account: {
             /** @description what the empty figure contains and where it comes from */
             baseline: string;
+            /** @description name of the state that is accounted for */
+            case: string;
             cautions: string[];
             customer: string;
             formulas: components["schemas"]["Formula"][];
@@ -667,6 +701,8 @@ export interface components {
              */
             front: number;
             group: string;
+            /** @description of the item, tank, part or modification; empty for the dry vehicle and the trailer */
+            id: string;
             /** Format: double */
             kg: number;
             /**
@@ -1198,6 +1234,7 @@ export interface components {
             id: string;
             levels: components["schemas"]["CaseLevel"][];
             name: string;
+            people: components["schemas"]["CasePerson"][];
             /** @description id of the stance that belongs to it; empty for the road */
             stance: string;
             switches: components["schemas"]["CaseSwitch"][];
@@ -1221,6 +1258,8 @@ export interface components {
             member: string;
         };
         CaseFigures: {
+            /** @description what to ask the account of this state for */
+            at: string;
             cells: components["schemas"]["CaseCell"][];
             /** @description of the case; empty for the state shown and the worst states */
             id: string;
@@ -1233,6 +1272,14 @@ export interface components {
             litres: number;
             /** @description id of a tank or of an item */
             of: string;
+        };
+        CasePerson: {
+            /** @description false: stays at home, whatever else is set */
+            aboard: boolean;
+            /** @description id of the item that is the person or animal */
+            item: string;
+            /** @description id of the seat; empty for where they sit in the plan */
+            seat: string;
         };
         CaseSwitch: {
             on: boolean;
@@ -1544,6 +1591,8 @@ export interface components {
              * @description limit − value; negative is over
              */
             margin: number;
+            /** @description what to ask ways to mend it for; empty where only its fixes mend it */
+            mend: string;
             /** @description stable id of the rule */
             rule: string;
             /** @description what, how much and why, in plain words and the job's units */
@@ -1582,25 +1631,33 @@ export interface components {
             rear: number;
         };
         FixEdit: {
-            /** @description id of the item, tank or switch; empty for uncouple */
+            /** @description id of the item, tank, switch, limit or axle; empty for what there is one of */
             id: string;
             /**
              * @description what is set
              * @enum {string}
              */
-            kind: "move-item" | "item-level" | "tank-level" | "switch-off" | "uncouple" | "part-x" | "part-y" | "part-z" | "part-length" | "part-width" | "part-height" | "travel" | "drop" | "lining" | "latch" | "strut-force" | "outside" | "foam-core" | "seat";
+            kind: "move-item" | "item-level" | "tank-level" | "switch-off" | "uncouple" | "part-x" | "part-y" | "part-z" | "part-length" | "part-width" | "part-height" | "travel" | "drop" | "lining" | "latch" | "strut-force" | "outside" | "foam-core" | "seat" | "swap" | "to-trailer" | "ball" | "distribution" | "rating" | "tyres" | "springs" | "extension";
             /**
              * Format: double
-             * @description new middle, size, travel or drop in mm, litres, newtons, thickness in mm, or index of the seat; 0 for the others
+             * @description new middle, size, travel, drop or extension in mm, litres, newtons, thickness in mm, kg, kg·mm, load index or N/mm; 0 for the others
              */
             value: number;
+            /** @description id of the seat, component or stance; empty for the others */
+            with: string;
         };
         Fixing: {
             /** @description id of a mount of the vehicle */
             mount: string;
         };
+        FixRequest: {
+            edits: components["schemas"]["FixEdit"][];
+            job: components["schemas"]["Job"];
+        };
         Formula: {
             formula: string;
+            /** @description of the limit or figure that it is about */
+            id: string;
             name: string;
             numbers: string;
         };
@@ -1798,6 +1855,8 @@ export interface components {
             module?: components["schemas"]["Module"];
             name: string;
             note: string;
+            /** @description rides on the trailer, over its axle, where there is one */
+            onTrailer: boolean;
             presence: components["schemas"]["Presence"];
             /** @description id of the seat that it travels in; its station is then the seat's */
             seat: string;
@@ -1825,6 +1884,8 @@ export interface components {
              * @description with its content now, kg
              */
             mass: number;
+            /** @description rides on the trailer, so nothing of it is on the vehicle's axles */
+            onTrailer: boolean;
             /**
              * Format: double
              * @description change of the rear axle for 100 mm rearward, kg
@@ -1999,16 +2060,20 @@ export interface components {
         };
         LimitColumn: {
             id: string;
+            /** @description for information: nothing holds it against a limit */
+            info: boolean;
             /** @description a least that has to be reached, not a most */
             least: boolean;
             /**
              * Format: double
-             * @description in unit; 0 = not stated
+             * @description in unit; 0 = not stated, or for information only
              */
             limit: number;
+            /** @description where the limit comes from, or what the figure is */
+            note: string;
             title: string;
             /** @enum {string} */
-            unit: "kg" | "%";
+            unit: "kg" | "%" | "°" | "people";
         };
         LimitMoved: {
             /**
@@ -2120,14 +2185,13 @@ export interface components {
         MendRequest: {
             job: components["schemas"]["Job"];
             /** @enum {string} */
-            limit: "front" | "rear" | "gross" | "combination";
+            limit: "front" | "rear" | "gross" | "combination" | "placard" | "front-share" | "sides";
         };
         Mends: {
             found: components["schemas"]["Mend"][];
-            /** @description said when nothing short of another vehicle will do; empty otherwise */
+            /** @description said when no change of load does, or nothing short of another vehicle; empty otherwise */
             none: string;
-            /** @description what could be done to the vehicle, each with the caution that belongs to it */
-            vehicle: string[];
+            vehicle: components["schemas"]["Mend"][];
         };
         Modification: {
             at: components["schemas"]["Point"];
@@ -2553,6 +2617,16 @@ export interface components {
         Practice: {
             /**
              * Format: double
+             * @description least ball mass as a share of the trailer's mass
+             */
+            ballLeast: number;
+            /**
+             * Format: double
+             * @description most ball mass as a share of the trailer's mass
+             */
+            ballMost: number;
+            /**
+             * Format: double
              * @description least room beside what moves, mm
              */
             clearance: number;
@@ -2583,6 +2657,11 @@ export interface components {
             highFrom: number;
             /**
              * Format: double
+             * @description longest wheelbase extension that is thought of, mm
+             */
+            longestCut: number;
+            /**
+             * Format: double
              * @description most that one person lifts out, kg
              */
             oneLifts: number;
@@ -2607,7 +2686,17 @@ export interface components {
              * @description height of a step to stand on, mm
              */
             step: number;
+            /**
+             * Format: double
+             * @description side tip angle that the load may take, °
+             */
+            tipLoss: number;
             uncertainty: components["schemas"]["Uncertainty"];
+            /**
+             * Format: double
+             * @description share by which a certified upgrade is taken to raise a rating at most
+             */
+            upgradeShare: number;
             /**
              * Format: double
              * @description wind under an open lid, N/m²
@@ -3098,6 +3187,11 @@ export interface components {
             coupled: boolean;
             /** @description on the vehicle's axles when coupled, kg */
             effect: components["schemas"]["Axles"];
+            /**
+             * Format: double
+             * @description uncoupled, with what rides on it, kg
+             */
+            mass: number;
         };
         Traveller: {
             /**
@@ -3497,7 +3591,10 @@ export interface operations {
     };
     account: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description empty for the state shown, case: and the id of a case, or worst: and a limit */
+                state?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -3614,6 +3711,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Card"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "show-case": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                case: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Job"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Job"];
                 };
             };
             /** @description Error */
@@ -3834,6 +3966,39 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    fix: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FixRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Job"];
+                };
             };
             /** @description Error */
             default: {
@@ -4073,7 +4238,10 @@ export interface operations {
     };
     "account-csv": {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description empty for the state shown, case: and the id of a case, or worst: and a limit */
+                state?: string;
+            };
             header?: never;
             path: {
                 id: string;
@@ -4106,7 +4274,10 @@ export interface operations {
     };
     "account-pdf": {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description empty for the state shown, case: and the id of a case, or worst: and a limit */
+                state?: string;
+            };
             header?: never;
             path: {
                 id: string;
@@ -4139,7 +4310,10 @@ export interface operations {
     };
     "account-xlsx": {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description empty for the state shown, case: and the id of a case, or worst: and a limit */
+                state?: string;
+            };
             header?: never;
             path: {
                 id: string;

@@ -56,6 +56,7 @@ export type ProposeLine = Schemas['ProposeLine'];
 export type Wishes = Schemas['Wishes'];
 export type LoadFigures = Schemas['LoadFigures'];
 export type LimitBand = Schemas['LimitBand'];
+export type LimitColumn = Schemas['LimitColumn'];
 export type Case = Schemas['Case'];
 export type MendLine = Schemas['MendLine'];
 export type Mend = Schemas['Mend'];

@@ -19,6 +19,12 @@ export class LiveAssessment {
   /** changed is called after each answer, also when there was none. */
   constructor(private readonly changed: () => void) {}
 
+  /** Shows what was said of a job before, until it is asked for again. */
+  restore(assessment: Assessment, job: Job): void {
+    this.latest = assessment;
+    this.asked = job;
+  }
+
   ask(job: Job): void {
     this.waiting = job;
     if (!this.busy) void this.work();

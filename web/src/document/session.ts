@@ -42,8 +42,17 @@ export interface Snapshot {
   stale: boolean;
   undo: string | undefined;
   redo: string | undefined;
+  /** What is being tried: the whole screen shows it, and nothing is changed yet. */
+  trial: Trial | undefined;
   /** Something that happened by itself and that the user should know. */
   notice: string;
+}
+
+export interface Trial {
+  label: string;
+  job: Job;
+  /** What was said before it. */
+  before: Assessment | undefined;
 }
 
 const GATHER_MS = 1500;
@@ -59,6 +68,7 @@ export class JobSession {
   private job: Job;
   private synced: Document;
   private dragged: Job | undefined;
+  private trial: Trial | undefined;
   private done: Gesture[] = [];
   private undone: Gesture[] = [];
   private save: SaveState = 'saved';
@@ -148,7 +158,41 @@ export class JobSession {
     this.emit();
   }
 
+  /** Tries an edit that the core makes, on the whole screen; a refusal is told. */
+  async try(label: string, ask: (job: Job) => Promise<Job>): Promise<void> {
+    const base = this.job;
+    const before = this.trial?.before ?? this.live.latest;
+    try {
+      const job = await ask(base);
+      if (this.job !== base) return; // edited meanwhile: it was offered for another state
+      this.trial = { label, job, before };
+      this.notice = '';
+      this.live.ask(job);
+    } catch (error) {
+      this.notice = error instanceof Refused ? error.message : 'The server does not answer; nothing was tried.';
+    }
+    this.emit();
+  }
+
+  /** Makes the edit that was tried. */
+  keep(): void {
+    const trial = this.trial;
+    if (trial) this.edit(trial.label, (job) => Object.assign(job, trial.job));
+  }
+
+  putBack(): void {
+    if (!this.trial) return;
+    if (this.trial.before) this.live.restore(this.trial.before, this.job); // so that nothing flickers
+    this.trial = undefined;
+    this.live.ask(this.job);
+    this.emit();
+  }
+
   undo(): void {
+    if (this.trial) {
+      this.putBack();
+      return;
+    }
     const gesture = this.done.pop();
     if (gesture) this.takeBack(gesture, inverse(gesture.changes), this.undone);
   }
@@ -207,6 +251,7 @@ export class JobSession {
   }
 
   private take(next: Job, delay: number): void {
+    this.trial = undefined;
     this.job = next;
     this.live.ask(next);
     if (equal(asJson(next), asJson(this.synced.job))) {
@@ -291,7 +336,7 @@ export class JobSession {
 
   /** Carries in what others have saved while nothing here waits to be saved. */
   private async lookForOthers(): Promise<void> {
-    if (this.save !== 'saved' || this.dragged || document.hidden) return;
+    if (this.save !== 'saved' || this.dragged || this.trial || document.hidden) return;
     const params = { path: { id: this.job.id } };
     try {
       const { revision } = await answer(api.GET('/api/jobs/{id}/revision', { params }));
@@ -307,7 +352,7 @@ export class JobSession {
 
   private look(): Snapshot {
     return {
-      job: this.dragged ?? this.job,
+      job: this.dragged ?? this.trial?.job ?? this.job,
       revision: this.synced.revision,
       save: this.save,
       trouble: this.save === 'saved' ? '' : this.trouble,
@@ -317,6 +362,7 @@ export class JobSession {
       stale: this.live.stale,
       undo: this.done.at(-1)?.label,
       redo: this.undone.at(-1)?.label,
+      trial: this.trial,
       notice: this.notice,
     };
   }

@@ -1,12 +1,12 @@
 import { useNavigate } from 'react-router';
 
 import type { Finding } from '../api/types';
-import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
+import { chosenVariant, useSnapshot } from '../document/SessionContext';
 import { formatChange } from '../quantity/format';
 import { unitName } from '../quantity/units';
 import { Acceptance } from './Acceptance';
-import { applyFix } from './applyFix';
-import { canBeMended, MendPanel } from './MendPanel';
+import { MendPanel } from './MendPanel';
+import { useTrial } from './useTrial';
 import { whereabouts } from './whereabouts';
 
 const severityWords: Record<Finding['severity'], string> = { stop: 'Stop', caution: 'Caution', note: 'Note' };
@@ -18,11 +18,12 @@ interface Props {
 
 /** What the core has to say about the job, worst first. */
 export function Findings({ onShow }: Props) {
-  const session = useSession();
   const navigate = useNavigate();
-  const { job, assessment } = useSnapshot();
+  const { job, assessment, trial } = useSnapshot();
+  const { tried, toggle } = useTrial();
   if (!assessment) return <p aria-busy="true" />;
-  const { findings } = assessment;
+  // While something is tried the list stays, so that another way can be tried.
+  const { findings } = trial?.before ?? assessment;
   const show = (finding: Finding) => {
     onShow?.(finding);
     const sheet = whereabouts(finding.subject);
@@ -49,7 +50,7 @@ export function Findings({ onShow }: Props) {
             <ul className="fixes" aria-label="What would mend it">
               {finding.fixes.map((fix) => (
                 <li key={fix.label}>
-                  <button type="button" onClick={() => session.edit(fix.label, (j) => applyFix(j, fix, finding))}>
+                  <button type="button" aria-pressed={tried(fix.label)} onClick={() => toggle(fix.label, [fix])}>
                     <span>{fix.label}</span>
                     {(fix.front !== 0 || fix.rear !== 0) && <small className="figure">
                       F {formatChange(fix.front, 'mass', job.units)} · R {formatChange(fix.rear, 'mass', job.units)} {unitName('mass', job.units)}
@@ -59,7 +60,7 @@ export function Findings({ onShow }: Props) {
               ))}
             </ul>
           )}
-          {canBeMended(finding) && <MendPanel finding={finding} />}
+          {finding.mend !== '' && <MendPanel finding={finding} />}
           <Acceptance finding={finding} />
         </li>
       ))}

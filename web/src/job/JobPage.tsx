@@ -5,6 +5,7 @@ import { Refused } from '../api/client';
 import { Trouble } from '../components/Trouble';
 import { SessionContext } from '../document/SessionContext';
 import { JobSession } from '../document/session';
+import { TrialBar } from '../findings/TrialBar';
 import { Pads } from '../pads/Pads';
 import { ConflictPanel } from './ConflictPanel';
 import { Keys } from './Keys';
@@ -70,6 +71,7 @@ export function JobPage() {
           <div className="stage-head">
             <Notices />
             <ConflictPanel />
+            <TrialBar />
             <Pads />
           </div>
           <Outlet />

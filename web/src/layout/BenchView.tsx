@@ -37,7 +37,7 @@ export function BenchView({ view, width, height, bench, onTouch, onPick, tape }:
   if (!assessment || !w) return <div className="scene" aria-busy="true" style={{ height }} />;
   const [across, up] = axesOf[view];
   const wrong = new Set(assessment.findings.filter((f) => f.subject.kind === 'module' && f.severity === 'stop' && f.accepted === '' && (f.stance === '' || f.stance === bench.stance)).map((f) => f.subject.id));
-  const aboard = new Map(assessment.items.map((f) => [f.id, f.present]));
+  const aboard = new Map(assessment.items.map((f) => [f.id, f.present && !f.onTrailer]));
   const absent = ({ id, work }: Item) => work === '' && aboard.get(id) === false;
   const area = (b: Box) => (b.to[across] - b.from[across]) * (b.to[up] - b.from[up]);
   // Modules over gear, small things over large ones, what lies in something over that, what is chosen over all.

@@ -19,6 +19,11 @@ const rules: { key: Plain; label: string; kind: Kind; hint: string }[] = [
   { key: 'close', label: 'Close is', kind: 'plain', hint: 'share of a limit that is left' },
   { key: 'frontShare', label: 'On the front axle', kind: 'plain', hint: 'least share of the gross, for steering' },
   { key: 'sideShare', label: 'Sides may differ', kind: 'plain', hint: 'by this share of the gross' },
+  { key: 'tipLoss', label: 'Tip angle lost', kind: 'plain', hint: '° that the load may take' },
+  { key: 'ballLeast', label: 'On the ball at least', kind: 'plain', hint: 'share of the trailer; less sways' },
+  { key: 'ballMost', label: 'On the ball at most', kind: 'plain', hint: 'share of the trailer' },
+  { key: 'upgradeShare', label: 'An upgrade gives', kind: 'plain', hint: 'share of a rating at most; certified people decide' },
+  { key: 'longestCut', label: 'Longest extension', kind: 'length', hint: 'of the wheelbase that is thought of' },
   { key: 'wind', label: 'Wind under a lid', kind: 'plain', hint: 'N/m²' },
 ];
 

@@ -1,4 +1,6 @@
-import type { Job, LoadFigures } from '../api/types';
+import { Link } from 'react-router';
+
+import type { Job, LimitColumn, LoadFigures } from '../api/types';
 import { RemoveButton } from '../components/ListButtons';
 import { StateMark } from '../components/StateMark';
 import { TextField } from '../components/TextField';
@@ -8,6 +10,9 @@ import { formatQuantity } from '../quantity/format';
 interface Props {
   figures: LoadFigures;
   job: Job;
+  /** Id of the case whose settings are open below. */
+  open: string;
+  onOpen: (id: string) => void;
   onRename: (id: string, name: string) => void;
   onRemove: (id: string) => void;
   onShow: (id: string) => void;
@@ -15,8 +20,13 @@ interface Props {
 }
 
 /** Cases by limits: load, what is left, and the state of each by shape and word. */
-export function CaseMatrix({ figures, job, onRename, onRemove, onShow, onUpdate }: Props) {
-  const say = (value: number, unit: string) => (unit === '%' ? `${value.toFixed(1)} %` : formatQuantity(value, 'mass', job.units));
+export function CaseMatrix({ figures, job, open, onOpen, onRename, onRemove, onShow, onUpdate }: Props) {
+  const say = (value: number, unit: LimitColumn['unit']) => {
+    if (unit === 'kg') return formatQuantity(value, 'mass', job.units);
+    if (unit === 'people') return value.toFixed(0);
+    return unit === '%' ? `${value.toFixed(1)} %` : `${value.toFixed(1)}°`;
+  };
+  const account = (at: string, limit: string) => `/jobs/${job.id}/load/account${at === '' ? '' : `?state=${encodeURIComponent(at)}`}#${limit}`;
   // Names are as they are being typed; the figures follow a moment later.
   const names = new Map(chosenVariant(job).cases.map((c) => [c.id, c.name]));
   const rows = figures.cases.filter((row) => row.id === '' || names.has(row.id)).map((row) => ({ ...row, name: names.get(row.id) ?? row.name }));
@@ -27,8 +37,8 @@ export function CaseMatrix({ figures, job, onRename, onRemove, onShow, onUpdate 
           <tr>
             <th scope="col">Case</th>
             {figures.columns.map((c) => (
-              <th key={c.id} scope="col">
-                {c.title} <small className="hint">{c.limit > 0 ? `${c.least ? 'at least' : 'at most'} ${say(c.limit, c.unit)}` : 'not stated'}</small>
+              <th key={c.id} scope="col" title={c.note}>
+                {c.title} <small className="hint">{c.info ? 'for information' : c.limit > 0 ? `${c.least ? 'at least' : 'at most'} ${say(c.limit, c.unit)}` : 'not stated'}</small>
               </th>
             ))}
           </tr>
@@ -40,6 +50,7 @@ export function CaseMatrix({ figures, job, onRename, onRemove, onShow, onUpdate 
                 {row.id === '' ? <>{row.name}{i > 0 && <small className="hint">{row.state}</small>}</> : (
                   <div className="case-name">
                     <TextField label={`Name of case ${row.name}`} value={row.name} maxLength={120} required onCommit={(name) => onRename(row.id, name)} />
+                    <button type="button" className="chip" aria-label={`Change ${row.name}`} aria-expanded={open === row.id} onClick={() => onOpen(open === row.id ? '' : row.id)}>Change</button>
                     <button type="button" className="chip" aria-label={`Show ${row.name}`} onClick={() => onShow(row.id)}>Show</button>
                     <button type="button" className="icon-button" aria-label={`Set ${row.name} to the state shown`} title="Set to the state shown" onClick={() => onUpdate(row.id)}><i className="bi bi-arrow-down-square" aria-hidden /></button>
                     <RemoveButton label={`Remove case ${row.name}`} onClick={() => onRemove(row.id)} />
@@ -51,7 +62,7 @@ export function CaseMatrix({ figures, job, onRename, onRemove, onShow, onUpdate 
                 if (!column) return null;
                 return (
                   <td key={column.id} data-limit={column.id} className={`case-${cell.state}`}>
-                    <span className="figure">{say(cell.load, column.unit)}</span>
+                    <Link className="figure" to={account(row.at, column.id)} title="Where this comes from">{say(cell.load, column.unit)}</Link>
                     {cell.state !== 'unknown' && <StateMark state={cell.state} />}
                     {cell.state !== 'unknown' && <small className="figure hint">{cell.left < 0 ? `${say(-cell.left, column.unit)} ${column.least ? 'short' : 'over'}` : `${say(cell.left, column.unit)} left`}</small>}
                   </td>

@@ -1,4 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link } from 'react-router';
 
 import { answer, api, Refused } from '../api/client';
@@ -8,6 +9,7 @@ import { Panel } from '../components/Panel';
 import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
 import { newId } from '../document/things';
 import { CaseMatrix } from './CaseMatrix';
+import { CaseSheet } from './CaseSheet';
 import { ConfidenceList } from './ConfidenceList';
 import { UseUpCurve } from './UseUpCurve';
 
@@ -18,40 +20,25 @@ function caseOfNow(job: Job): Omit<Case, 'id' | 'name'> {
     switches: variant.switches.map((s) => ({ switch: s.id, on: s.on })),
     choices: variant.choices.map((c) => ({ choice: c.id, member: c.chosen })),
     levels: [...job.vehicle.tanks.map((t) => ({ of: t.id, litres: t.now })), ...variant.items.flatMap((i) => (i.presence.kind === 'level' && i.presence.level ? [{ of: i.id, litres: i.presence.level.now }] : []))],
+    people: [],
     coupled: job.trailer?.coupled ?? false,
     stance: '',
   };
-}
-
-/** Shows a case: sets everything that may vary as it says. */
-function showCase(job: Job, c: Case): void {
-  const variant = chosenVariant(job);
-  for (const s of variant.switches) s.on = c.switches.find((x) => x.switch === s.id)?.on ?? s.on;
-  for (const choice of variant.choices) {
-    const member = c.choices.find((x) => x.choice === choice.id)?.member;
-    if (member !== undefined && (member === '' ? choice.none : choice.members.some((m) => m.id === member))) choice.chosen = member;
-  }
-  for (const tank of job.vehicle.tanks) tank.now = Math.min(tank.capacity, c.levels.find((l) => l.of === tank.id)?.litres ?? tank.now);
-  for (const item of variant.items) {
-    const level = item.presence.level;
-    const litres = c.levels.find((l) => l.of === item.id)?.litres;
-    if (level && litres !== undefined) level.now = Math.min(level.max, Math.max(level.min, litres));
-  }
-  if (job.trailer) job.trailer.coupled = c.coupled;
 }
 
 /** Is it legal and good in every state that it will be driven in, and how sure is that? */
 export function CasesPage() {
   const session = useSession();
   const { job } = useSnapshot();
-  const variant = chosenVariant(job);
+  const [open, setOpen] = useState('');
+  const [trouble, setTrouble] = useState('');
   const { data, error } = useQuery({
     queryKey: ['load', job],
     queryFn: ({ signal }) => answer(api.POST('/api/load', { body: job, signal })),
     placeholderData: keepPreviousData,
   });
   const keep = () => {
-    const id = newId(variant.cases, 'case');
+    const id = newId(chosenVariant(job).cases, 'case');
     session.edit('Keep the state as a case', (j) => chosenVariant(j).cases.push({ id, name: `Case ${chosenVariant(j).cases.length + 1}`, ...caseOfNow(j) }));
   };
   return (
@@ -65,6 +52,7 @@ export function CasesPage() {
           </>
         }
       >
+        {trouble !== '' && <p className="trouble" role="alert">{trouble}</p>}
         {error ? <p className="empty" role="alert">{error instanceof Refused ? error.message : 'The server does not answer; the cases appear when it does.'}</p> : !data ? <p className="empty" aria-busy="true">Counting…</p> : (
           <CaseMatrix
             figures={data} job={job}
@@ -73,17 +61,22 @@ export function CasesPage() {
               const v = chosenVariant(j);
               v.cases = v.cases.filter((c) => c.id !== id);
             })}
+            open={open} onOpen={setOpen}
             onShow={(id) => {
-              const c = variant.cases.find((x) => x.id === id);
-              if (c) session.edit(`Show ${c.name}`, (j) => showCase(j, c));
+              const name = chosenVariant(job).cases.find((c) => c.id === id)?.name ?? id;
+              session.derive(`Show ${name}`, (j) => answer(api.POST('/api/cases/{case}/show', { params: { path: { case: id } }, body: j }))).then(
+                () => setTrouble(''),
+                (e: unknown) => setTrouble(e instanceof Refused ? e.message : 'The server does not answer; the state is as it was.'),
+              );
             }}
             onUpdate={(id) => session.edit('Set case to the state shown', (j) => {
               const v = chosenVariant(j);
-              v.cases = v.cases.map((c) => (c.id === id ? { ...c, ...caseOfNow(j), stance: c.stance } : c));
+              v.cases = v.cases.map((c) => (c.id === id ? { ...c, ...caseOfNow(j), people: c.people, stance: c.stance } : c));
             })}
           />
         )}
       </Panel>
+      {open !== '' && <CaseSheet id={open} onClose={() => setOpen('')} />}
       {data && <ConfidenceList bands={data.confidence} job={job} />}
       {data && <UseUpCurve figures={data} job={job} />}
     </div>

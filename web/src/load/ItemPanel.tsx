@@ -90,6 +90,11 @@ export function ItemPanel({ selected }: { selected: string | undefined }) {
       <Field label="Drawn as">
         <SelectField label="Drawn as" value={item.form} options={forms} onCommit={(form) => edit('Form', (i) => (i.form = form))} />
       </Field>
+      {job.trailer && item.seat === '' && (
+        <Field label="On the trailer" hint="over its axle">
+          <input type="checkbox" className="form-check-input" aria-label={`${item.name} rides on the trailer`} checked={item.onTrailer} onChange={(e) => edit('Trailer', (i) => (i.onTrailer = e.target.checked))} />
+        </Field>
+      )}
       {job.vehicle.extension && (
         <Field label="Behind the cut">
           <input type="checkbox" className="form-check-input" aria-label="Moves rearward with the wheelbase extension" checked={item.behind} onChange={(e) => edit('Cut', (i) => (i.behind = e.target.checked))} />

@@ -137,7 +137,7 @@ export function Ledger({ selected, onSelect, onImport }: Props) {
                 {rows.map((s) => (
                   <LedgerRow
                     key={s.item.id} item={s.item} figures={s.figures} selected={s.item.id === selected} units={job.units} origin={origin}
-                    place={placeOf(job, s.item)} presences={presences} onSelect={onSelect}
+                    account={`/jobs/${job.id}/load/account`} place={s.figures.onTrailer ? 'on the trailer' : placeOf(job, s.item)} presences={presences} onSelect={onSelect}
                   />
                 ))}
               </tbody>

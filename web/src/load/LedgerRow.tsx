@@ -1,4 +1,5 @@
 import { memo, useEffect, useRef } from 'react';
+import { Link } from 'react-router';
 
 import type { Item, ItemFigures, Units } from '../api/types';
 import { RemoveButton } from '../components/ListButtons';
@@ -19,12 +20,14 @@ interface Props {
   origin: number;
   /** What it sits or lies in, if it does: its station is then that of the seat or compartment. */
   place: string | undefined;
+  /** Address of the page that tells where figures come from. */
+  account: string;
   presences: PresenceOption[];
   onSelect: (id: string | undefined) => void;
 }
 
 /** One item of the ledger; drawn again only when something of its own has changed. */
-export const LedgerRow = memo(function LedgerRow({ item, figures, selected, units, origin, place, presences, onSelect }: Props) {
+export const LedgerRow = memo(function LedgerRow({ item, figures, selected, units, origin, place, account, presences, onSelect }: Props) {
   const session = useSession();
   const row = useRef<HTMLTableRowElement>(null);
   useEffect(() => {
@@ -84,8 +87,8 @@ export const LedgerRow = memo(function LedgerRow({ item, figures, selected, unit
           })}
         />
       </td>
-      <td className="figure" data-cell="front">{figures.present ? formatMassColumn(figures.front, units) : '–'}</td>
-      <td className="figure" data-cell="rear">{figures.present ? formatMassColumn(figures.rear, units) : '–'}</td>
+      <td className="figure" data-cell="front">{figures.present ? <Link to={`${account}#${item.id}`} title="Where this comes from">{formatMassColumn(figures.front, units)}</Link> : '–'}</td>
+      <td className="figure" data-cell="rear">{figures.present ? <Link to={`${account}#${item.id}`} title="Where this comes from">{formatMassColumn(figures.rear, units)}</Link> : '–'}</td>
       <td>
         <RemoveButton
           label={`Remove ${item.name}`}

@@ -17,7 +17,7 @@ const plainPresence = (kind: Presence['kind']): Presence => ({ kind, switch: '',
 export function plainItem(id: string, name: string, group: string): Item {
   return {
     id, name, group, form: 'box', mass: 0, at: { x: 0, y: 0, z: 0 }, size: { length: 400, width: 400, height: 300 },
-    source: 'estimate', presence: plainPresence('always'), seat: '', bay: '', behind: false, note: '', work: '', locked: false,
+    source: 'estimate', presence: plainPresence('always'), seat: '', bay: '', behind: false, note: '', work: '', locked: false, onTrailer: false,
   };
 }
 

@@ -25,7 +25,7 @@ export function Scene({ width = 860, height, selected, subject, onSelect }: Prop
   const snapshot = useSnapshot();
   const { job, assessment } = snapshot;
   const svg = useRef<SVGSVGElement>(null);
-  const shown = useMemo(() => shownItems(snapshot), [snapshot]);
+  const shown = useMemo(() => shownItems(snapshot).filter((s) => !s.figures.onTrailer), [snapshot]);
   const fitted = useMemo(() => assessment && fitWindow(job, assessment, shown, width, height), [job, assessment, shown, width, height]);
   const hand = useHand(svg, shown, fitted, onSelect);
   // While something is dragged, the paper stays still under the hand.

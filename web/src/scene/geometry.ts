@@ -59,7 +59,7 @@ export function shownItems({ job, assessment, assessed }: Pick<Snapshot, 'job' |
   const figuresOf = new Map(assessment?.items.map((f) => [f.id, f]));
   const before = new Map(assessed?.variants.find((v) => v.id === assessment?.variant)?.items.map((i) => [i.id, i]));
   return chosenVariant(job).items.map((item) => {
-    const figures = figuresOf.get(item.id) ?? { id: item.id, mass: item.mass, present: true, ...item.at, front: 0, rear: 0, per100: 0 };
+    const figures = figuresOf.get(item.id) ?? { id: item.id, mass: item.mass, present: true, onTrailer: item.onTrailer, ...item.at, front: 0, rear: 0, per100: 0 };
     const old = before.get(item.id);
     const stands = !old || item.seat !== '' || old.seat !== '' || (item.at.x === old.at.x && item.at.z === old.at.z);
     if (stands) return { item, figures };
