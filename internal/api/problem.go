@@ -1,6 +1,7 @@
 package api
 
 import (
+	"bytes"
 	"encoding/json"
 	"errors"
 	"fmt"
@@ -121,8 +122,10 @@ const maxRequest = fitout.MaxBytes + 64<<10
 // decodeWithJob reads a body that holds a job under "job" beside the fields of
 // out, which must have a json.RawMessage for it.
 func decodeWithJob(body []byte, out any, raw *json.RawMessage) (fitout.Job, error) {
-	if err := json.Unmarshal(body, out); err != nil {
-		return fitout.Job{}, huma.Error422UnprocessableEntity("The request is not understood: " + err.Error())
+	decoder := json.NewDecoder(bytes.NewReader(body))
+	decoder.DisallowUnknownFields()
+	if err := decoder.Decode(out); err != nil {
+		return fitout.Job{}, huma.Error422UnprocessableEntity("The request is not understood: " + strings.TrimPrefix(err.Error(), "json: ") + "; accepted are only the fields of the contract")
 	}
 	job, err := fitout.Decode(*raw)
 	if err != nil {

@@ -121,15 +121,19 @@ func moves(s *subject, l *limit) []candidate {
 	return all
 }
 
-// standsAfter reports whether a part that is moved stays in
-// its bay and clear of others; what is no module is not judged.
+// standsAfter reports whether a part that is moved stays in its bay and clear of
+// others; what is no module is not judged.
 func (s *subject) standsAfter(id string, by fitout.Point) bool {
+	k := slices.IndexFunc(s.bench.parts, func(p fit.Part) bool { return p.ID == id })
+	return k < 0 || s.standsAs(k, s.bench.parts[k].Box.Moved(by.X, by.Y, by.Z))
+}
+
+// standsAs reports whether part k of the bench stays in its bay and clear of
+// others as another box.
+func (s *subject) standsAs(k int, box fitout.Box) bool {
 	parts := slices.Clone(s.bench.parts)
-	k := slices.IndexFunc(parts, func(p fit.Part) bool { return p.ID == id })
-	if k < 0 {
-		return true
-	}
-	parts[k].Box = parts[k].Box.Moved(by.X, by.Y, by.Z)
+	id := parts[k].ID
+	parts[k].Box = box
 	if bay := s.bench.bay(parts[k].Bay); bay != nil {
 		if _, side := fit.Outside(parts[k].Box, bay); side != "" {
 			return false

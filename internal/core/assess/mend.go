@@ -250,7 +250,7 @@ func (t trial) of(set []candidate) (Mend, bool) {
 		}
 	}
 	target, _ := after.target(t.id, t.clear)
-	return m, target.over() <= 0.05
+	return m, target.over() <= 0
 }
 
 // cautionOf is what is said with a kind of change.

@@ -5,6 +5,7 @@ import (
 	"fmt"
 	"slices"
 
+	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/module"
 )
@@ -30,7 +31,7 @@ func swaps(s *subject, l *limit, components []fitout.Component) []candidate {
 			}
 			kg := componentMass(with)
 			saves := old.Mass - kg
-			if saves < 1 {
+			if saves < 1 || !s.fitsInstead(old, with) {
 				continue
 			}
 			own = append(own, s.candidate(l, fmt.Sprintf("Swap %s for %s, %s lighter", lower(old.Name), lower(with.Name), s.say.mass(saves)),
@@ -43,12 +44,27 @@ func swaps(s *subject, l *limit, components []fitout.Component) []candidate {
 	return all
 }
 
-// houses tells whether what lies in a part has a compartment of the same name in
-// what would replace it.
+// houses tells whether what would replace a part holds what is in it now, and has
+// a compartment of the same name for all that lies in it.
 func (s *subject) houses(old, with *fitout.Item) bool {
+	holds, has := old.Presence.Level, with.Presence.Level
+	if (holds == nil) != (has == nil) || holds != nil && has.Max < holds.Now {
+		return false
+	}
 	return !slices.ContainsFunc(s.variant.Items, func(i fitout.Item) bool {
 		return i.In != nil && i.In.Module == old.ID && !hasCell(with.Module, i.In.Cell)
 	})
+}
+
+// fitsInstead tells whether a part of the catalogue stands where an old one stands.
+func (s *subject) fitsInstead(old, with *fitout.Item) bool {
+	k := slices.IndexFunc(s.bench.parts, func(p fit.Part) bool { return p.ID == old.ID })
+	if k < 0 {
+		return true // it lies in another, which the whole trial looks at
+	}
+	trial := *old
+	replace(&trial, with)
+	return s.standsAs(k, trial.Box())
 }
 
 // componentMass is what a component weighs empty, kg.

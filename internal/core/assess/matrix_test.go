@@ -1,0 +1,222 @@
+package assess
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"zaino/internal/core/fitout"
+)
+
+// travelling is a ute with everything that a case is held against: people, a
+// trailer with something on it, tyres, a rack, a placard.
+func travelling() fitout.Job {
+	j := build()
+	v := &j.Vehicle
+	v.Front.Tyre.Index, v.Rear.Tyre.Index = 110, 115
+	v.Hitch.Overhang = 1180
+	v.Limits.Placard.Kg, v.Limits.RoofMoving.Kg, v.Limits.RoofParked.Kg, v.Limits.Ball.Kg, v.Limits.TrailerBraked.Kg, v.Limits.TrailerUnbraked.Kg, v.Limits.Combination.Kg = 800, 75, 220, 300, 3000, 750, 5500
+	v.Bays = []fitout.Bay{
+		{ID: "rack", Name: "Rack", Kind: fitout.BayRoof, At: fitout.Point{X: 1800, Z: 1900}, LengthLeft: 1500, LengthRight: 1500, WidthFront: 1200, WidthRear: 1200, Opening: fitout.Opening{Face: fitout.FaceNone, Hinge: fitout.HingeNone}, Obstacles: []fitout.Obstacle{}},
+		{ID: "tray", Name: "Tray", Kind: fitout.BayTub, At: fitout.Point{X: 2300, Z: 850}, LengthLeft: 1900, LengthRight: 1900, WidthFront: 1800, WidthRear: 1800, Rating: 600, Opening: fitout.Opening{Face: fitout.FaceNone, Hinge: fitout.HingeNone}, Obstacles: []fitout.Obstacle{}},
+	}
+	for i, who := range []string{"ann", "bo"} {
+		add(&j, who, 75, 0, func(item *fitout.Item) { item.Form, item.Seat = fitout.FormPerson, v.Seats[i].ID })
+	}
+	add(&j, "tent", 40, 2400, func(item *fitout.Item) { item.Bay, item.At.Z = "rack", 2000 })
+	add(&j, "crate", 120, 3200, func(item *fitout.Item) { item.Bay = "tray" })
+	add(&j, "drum", 50, 3000, func(item *fitout.Item) { item.OnTrailer = true })
+	j.Trailer = &fitout.Trailer{Name: "Box", Coupled: true, Mass: 950, Ball: 90, Braked: true, BallToAxle: 3000}
+	j.Variants[0].Cases = []fitout.Case{
+		{ID: "alone", Name: "Alone, without trailer", People: []fitout.CasePerson{{Item: "bo"}}},
+		{ID: "towing", Name: "Towing", Coupled: true},
+	}
+	return j
+}
+
+func TestEveryLimitIsInTheMatrix(t *testing.T) {
+	j := travelling()
+	require.NoError(t, fitout.Validate(&j))
+	f, a := LoadOf(&j), Of(&j)
+	shown := func(column string) float64 { return cellOf(t, &f, "State shown", column).Load }
+	assert.InDelta(t, a.Axles.Front, shown("tyres-front"), 1e-6)
+	assert.InDelta(t, a.Axles.Rear, shown("tyres-rear"), 1e-6)
+	assert.InDelta(t, a.Stability.Loss, shown("tip"), 1e-6)
+	assert.InDelta(t, a.Grade.Axles.Front, shown("grade-front"), 1e-6)
+	assert.InDelta(t, a.Grade.Axles.Rear, shown("grade-rear"), 1e-6)
+	assert.InDelta(t, a.Trailer.Mass, shown("trailer"), 1e-6)
+	assert.InDelta(t, 1000, shown("trailer"), 1e-6, "with the drum on it")
+	assert.InDelta(t, 90, shown("ball"), 1e-6)
+	assert.InDelta(t, 9, shown("ball-most"), 1e-6)
+	assert.InDelta(t, 9, shown("ball-least"), 1e-6)
+	assert.InDelta(t, 2, shown("seats"), 0)
+	assert.InDelta(t, 40, shown("roof"), 1e-6)
+	assert.InDelta(t, 120, shown("bay:tray"), 1e-6)
+	assert.InDelta(t, 75+75+40+120+90, shown("placard"), 1e-6, "people, load and ball; what rides on the trailer is none of it")
+
+	limits := map[string]LimitColumn{}
+	for _, c := range f.Columns {
+		limits[c.ID] = c
+		assert.NotEmpty(t, c.Note, c.ID)
+	}
+	assert.InDelta(t, 2120, limits["tyres-front"].Limit, 0, "two of index 110")
+	assert.InDelta(t, 2430, limits["tyres-rear"].Limit, 0, "two of index 115")
+	assert.InDelta(t, 3000, limits["trailer"].Limit, 0)
+	assert.Equal(t, "Trailer, braked", limits["trailer"].Title)
+	assert.True(t, limits["ball-least"].Least)
+	assert.True(t, limits["grade-rear"].Info)
+
+	j.Trailer.Braked = false
+	f = LoadOf(&j)
+	assert.Equal(t, "over", cellOf(t, &f, "State shown", "trailer").State, "unbraked it may weigh 750 kg")
+	j.Trailer.Ball = 30
+	f = LoadOf(&j)
+	assert.Equal(t, "over", cellOf(t, &f, "State shown", "ball-least").State, "3 % sway")
+	assert.NotEmpty(t, found(t, j, "ball-light"))
+	j.Trailer.Ball = 200
+	assert.NotEmpty(t, found(t, j, "ball-heavy"))
+	j.Trailer.Ball = 100
+	assert.Empty(t, append(found(t, j, "ball-heavy"), found(t, j, "ball-light")...))
+}
+
+func TestACaseWithoutTrailerIsHeldAgainstNoTowingLimit(t *testing.T) {
+	j := travelling()
+	f := LoadOf(&j)
+	alone := func(column string) CaseCell { return cellOf(t, &f, "Alone, without trailer", column) }
+	assert.Zero(t, alone("trailer").Load)
+	assert.Zero(t, alone("ball").Load)
+	assert.Equal(t, "within", alone("ball-least").State, "nothing sways")
+	assert.InDelta(t, alone("gross").Load, alone("combination").Load, 1e-6)
+	assert.InDelta(t, 1, alone("seats").Load, 0, "bo stays at home")
+	for _, c := range f.Cases {
+		if c.ID == "alone" {
+			assert.Contains(t, c.State, "without bo")
+		}
+	}
+}
+
+func TestMoreInSeatsThanThereAre(t *testing.T) {
+	j := travelling()
+	j.Vehicle.Seats = j.Vehicle.Seats[:2]
+	add(&j, "dog", 20, 0, func(i *fitout.Item) { i.Form, i.Seat = fitout.FormAnimal, j.Vehicle.Seats[1].ID })
+	f := LoadOf(&j)
+	assert.Equal(t, "over", cellOf(t, &f, "State shown", "seats").State)
+}
+
+func TestSleepersAreOnTheParkedRoof(t *testing.T) {
+	j := travelling()
+	j.Brief.Camp.SleepWhere = fitout.SleepRoof
+	j.Brief.Travellers = []fitout.Traveller{{ID: "ann", Name: "Ann", Kind: fitout.TravellerPerson, Mass: 75, Height: 1700, Sleeps: true}, {ID: "bo", Name: "Bo", Kind: fitout.TravellerPerson, Mass: 115, Height: 1800, Sleeps: true}}
+	f := LoadOf(&j)
+	parked := cellOf(t, &f, "State shown", "roof-parked")
+	assert.InDelta(t, 40+75+115, parked.Load, 1e-6)
+	assert.Equal(t, "over", parked.State)
+	assert.Equal(t, "within", cellOf(t, &f, "State shown", "roof").State, "while driving nobody is up there")
+}
+
+// Showing a case makes the state shown what the case is, in every column; showing
+// it once more changes nothing.
+func TestShowingACaseSetsTheStateShown(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		j := travelling()
+		v := &j.Variants[0]
+		v.Switches = []fitout.Switch{{ID: "raft", Name: "Raft", On: rapid.Bool().Draw(t, "raft")}, {ID: "motor", Name: "Motor", On: true, Requires: &fitout.Require{Switch: "raft"}}}
+		v.Choices = []fitout.Choice{{ID: "top", Name: "Top", None: true, Members: []fitout.Member{{ID: "box", Name: "Box"}}}}
+		add(&j, "raft", 35, 3900, func(i *fitout.Item) { i.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: "raft"} })
+		add(&j, "motor", 20, 4000, func(i *fitout.Item) { i.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: "motor"} })
+		add(&j, "box", 25, 2400, func(i *fitout.Item) {
+			i.Presence = fitout.Presence{Kind: fitout.ByChoice, Choice: "top", Member: "box"}
+		})
+		add(&j, "jar", 2, 2500, func(i *fitout.Item) {
+			i.Presence = fitout.Presence{Kind: fitout.ByLevel, Level: &fitout.Level{Max: 20, Now: 15, Density: 1}}
+		})
+		on := func(name string) bool { return rapid.Bool().Draw(t, name) }
+		c := fitout.Case{ID: "drawn", Name: "Drawn", Coupled: on("coupled"),
+			Switches: []fitout.CaseSwitch{{Switch: "raft", On: on("raft on")}, {Switch: "motor", On: on("motor on")}},
+			Choices:  []fitout.CaseChoice{{Choice: "top", Member: rapid.SampledFrom([]string{"", "box"}).Draw(t, "top")}},
+			Levels:   []fitout.CaseLevel{{Of: "jar", Litres: rapid.Float64Range(0, 60).Draw(t, "jar")}, {Of: j.Vehicle.Tanks[0].ID, Litres: rapid.Float64Range(0, 200).Draw(t, "fuel")}},
+			People:   []fitout.CasePerson{{Item: "bo", Aboard: on("bo"), Seat: rapid.SampledFrom([]string{"", j.Vehicle.Seats[1].ID, j.Vehicle.Seats[len(j.Vehicle.Seats)-1].ID}).Draw(t, "seat")}},
+		}
+		v.Cases = []fitout.Case{c}
+		shown, err := ShowCase(&j, "drawn")
+		if err != nil {
+			t.Fatal(err)
+		}
+		f := LoadOf(&shown)
+		for i := range f.Columns {
+			state, of := f.Cases[0].Cells[i].Load, f.Cases[1].Cells[i].Load
+			if d := state - of; d > 1e-6 || d < -1e-6 {
+				t.Fatalf("%s is %.2f shown and %.2f in the case", f.Columns[i].ID, state, of)
+			}
+		}
+		again, err := ShowCase(&shown, "drawn")
+		if err != nil {
+			t.Fatal(err)
+		}
+		once, _ := fitout.Encode(&shown)
+		twice, _ := fitout.Encode(&again)
+		if string(once) != string(twice) {
+			t.Fatal("showing it once more changes something")
+		}
+	})
+}
+
+func TestWhoStaysAtHomeHangsOnASwitch(t *testing.T) {
+	j := travelling()
+	shown, err := ShowCase(&j, "alone")
+	require.NoError(t, err)
+	v := shown.ChosenVariant()
+	require.Len(t, v.Switches, 1)
+	assert.Equal(t, "Bo", v.Switches[0].Name)
+	assert.False(t, v.Switches[0].On)
+	assert.InDelta(t, 75, Of(&j).Gross-90-Of(&shown).Gross, 1e-6)
+	back, err := ShowCase(&shown, "towing")
+	require.NoError(t, err)
+	assert.False(t, back.ChosenVariant().Switches[0].On, "a case that says nothing of him leaves him where he is")
+	_, err = ShowCase(&j, "gone")
+	assert.ErrorContains(t, err, "the id of a case")
+}
+
+// Whatever state is accounted for: the rows add up to what the matrix shows.
+func TestEachStateIsAccountedFor(t *testing.T) {
+	j := travelling()
+	f := LoadOf(&j)
+	require.Greater(t, len(f.Cases), 5)
+	for _, c := range f.Cases {
+		a, err := AccountOf(&j, c.At)
+		require.NoError(t, err, c.Name)
+		assert.Equal(t, c.State, a.State)
+		for i, column := range f.Columns {
+			switch column.ID {
+			case "front":
+				assert.InDelta(t, c.Cells[i].Load, a.Sum.Front, 1e-6, c.Name)
+			case "rear":
+				assert.InDelta(t, c.Cells[i].Load, a.Sum.Rear, 1e-6, c.Name)
+			case "gross":
+				assert.InDelta(t, c.Cells[i].Load, a.Sum.Kg, 1e-6, c.Name)
+			case "combination":
+				assert.InDelta(t, c.Cells[i].Load, a.Limits[3].Load, 1e-6, c.Name)
+			}
+		}
+		if c.ID == "alone" {
+			assert.False(t, strings.Contains(rowNames(&a), "Bo"), "who is at home is in no row")
+			assert.False(t, strings.Contains(rowNames(&a), "on the hitch"))
+		}
+		assert.False(t, strings.Contains(rowNames(&a), "Drum"), "what rides on the trailer is not on the vehicle")
+	}
+	for _, at := range []string{"case:gone", "worst:roof", "nonsense", "worst:"} {
+		_, err := AccountOf(&j, at)
+		assert.ErrorContains(t, err, "case: and the id of a case", at)
+	}
+}
+
+func rowNames(a *Account) string {
+	var names []string
+	for _, r := range a.Rows {
+		names = append(names, r.Name)
+	}
+	return strings.Join(names, "|")
+}

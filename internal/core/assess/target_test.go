@@ -1,0 +1,171 @@
+package assess
+
+import (
+	"context"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"zaino/internal/core/fitout"
+)
+
+// leaning is a ute with loose boxes along its left side and at its tail.
+func leaning() fitout.Job {
+	j := build()
+	for i, x := range []float64{2600, 3000, 3400, 3800} {
+		add(&j, string(rune('a'+i))+"-box", 60, x, func(item *fitout.Item) { item.At.Y = -620 })
+	}
+	return j
+}
+
+func TestALeanIsMendedByMovingThingsAcross(t *testing.T) {
+	j := leaning()
+	uneven := found(t, j, "sides-uneven")
+	require.Len(t, uneven, 1)
+	assert.Equal(t, "sides", uneven[0].Mend)
+	mends := mendsOf(t, &j, "sides")
+	require.NotEmpty(t, mends.Found)
+	for _, m := range mends.Found {
+		after := appliedTo(t, &j, m)
+		assert.Empty(t, found(t, after, "sides-uneven"), m.Changes[0].Label)
+	}
+	first := mends.Found[0].Changes[0]
+	assert.Equal(t, "part-y", first.Edit.Kind, "the least to do is to move one across")
+	assert.Contains(t, first.Label, "to the right")
+	assert.InDelta(t, 0, first.Rear, 1e-9, "which leaves the axles as they are")
+}
+
+func TestALightFrontIsMendedByMovingForward(t *testing.T) {
+	j := leaning()
+	for i := range j.Variants[0].Items {
+		j.Variants[0].Items[i].At = fitout.Point{X: 4200, Y: 0, Z: 900}
+	}
+	a := Of(&j)
+	j.Practice.FrontShare = a.Axles.Front/a.Gross + 0.01
+	light := found(t, j, "front-light")
+	require.Len(t, light, 1)
+	assert.Equal(t, "front-share", light[0].Mend)
+	mends := mendsOf(t, &j, "front-share")
+	require.NotEmpty(t, mends.Found)
+	for _, m := range mends.Found {
+		after := appliedTo(t, &j, m)
+		assert.Empty(t, found(t, after, "front-light"))
+	}
+}
+
+func TestWhatIsCloseCanBeCleared(t *testing.T) {
+	j := leaning()
+	j.Vehicle.Limits.RearAxle.Kg = Of(&j).Axles.Rear + 10
+	near := found(t, j, "rear-close")
+	require.Len(t, near, 1)
+	assert.Equal(t, "rear", near[0].Mend)
+	for _, m := range mendsOf(t, &j, "rear").Found {
+		after := appliedTo(t, &j, m)
+		assert.Empty(t, found(t, after, "rear-close"), "it comes clear, not only a little further")
+		assert.Equal(t, "within", m.Pads[1].State)
+	}
+}
+
+func TestAPlacardIsMendedByLeavingSomethingBehind(t *testing.T) {
+	j := leaning()
+	j.Vehicle.Limits.Placard = fitout.Limit{Kg: 242, Source: fitout.FromPlate}
+	j.Variants[0].Switches = []fitout.Switch{{ID: "raft", Name: "Raft", On: true}}
+	add(&j, "raft", 8, 3000, func(i *fitout.Item) { i.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: "raft"} })
+	over := found(t, j, "placard-over")
+	require.Len(t, over, 1)
+	assert.InDelta(t, 248, over[0].Value, 1e-9)
+	assert.Equal(t, "placard", over[0].Mend)
+	mends := mendsOf(t, &j, "placard")
+	require.NotEmpty(t, mends.Found)
+	assert.Equal(t, "Leave raft behind", mends.Found[0].Changes[0].Label)
+	assert.Empty(t, found(t, appliedTo(t, &j, mends.Found[0]), "placard-over"))
+
+	j.Vehicle.Limits.Placard.Kg = 230
+	assert.Empty(t, mendsOf(t, &j, "placard").Found, "8 kg are not 18, and moving takes nothing off")
+}
+
+func TestAPlacardThatOnlyAnotherStateExceedsIsACaution(t *testing.T) {
+	j := leaning()
+	j.Vehicle.Limits.Placard = fitout.Limit{Kg: 250, Source: fitout.FromPlate}
+	j.Variants[0].Switches = []fitout.Switch{{ID: "raft", Name: "Raft"}}
+	add(&j, "raft", 30, 3000, func(i *fitout.Item) { i.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: "raft"} })
+	can := found(t, j, "placard-worst-over")
+	require.Len(t, can, 1)
+	assert.InDelta(t, 270, can[0].Value, 1e-9)
+	assert.Contains(t, can[0].Sentence, "raft")
+	j.Variants[0].Switches[0].On = true
+	assert.Empty(t, found(t, j, "placard-worst-over"), "then it is over, and that is what is said")
+	assert.NotEmpty(t, found(t, j, "placard-over"))
+}
+
+// appliedTo is a job after a way to mend it.
+func appliedTo(t require.TestingT, j *fitout.Job, m Mend) fitout.Job {
+	var edits []fitout.FixEdit
+	for _, c := range m.Changes {
+		edits = append(edits, c.Edit)
+	}
+	fixed, err := Apply(j, shop(), edits)
+	require.NoError(t, err)
+	return fixed
+}
+
+// Whatever stands where, with or without a trailer: each way does to every pad what
+// it says, reaches what it was asked for, and makes no other limit worse.
+func TestEveryWayDoesWhatItSays(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		j := build()
+		j.Variants[0].Switches = []fitout.Switch{{ID: "raft", Name: "Raft", On: true}}
+		for i := range rapid.IntRange(2, 7).Draw(t, "items") {
+			item := add(&j, string(rune('a'+i))+"-box", rapid.Float64Range(5, 160).Draw(t, "kg"), rapid.Float64Range(2000, 4300).Draw(t, "x"))
+			item.At.Y = rapid.Float64Range(-600, 600).Draw(t, "y")
+			if rapid.IntRange(0, 3).Draw(t, "switched") == 0 {
+				item.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: "raft"}
+			}
+		}
+		if rapid.Bool().Draw(t, "tows") {
+			j.Vehicle.Hitch.Overhang = 1100
+			j.Trailer = &fitout.Trailer{Name: "Box", Coupled: true, Mass: 900, Ball: rapid.Float64Range(45, 140).Draw(t, "ball"), BallToAxle: 3000}
+		}
+		id := rapid.SampledFrom([]string{"front", "rear", "gross", "front-share", "sides"}).Draw(t, "limit")
+		before := Of(&j)
+		over := rapid.Float64Range(1, 60).Draw(t, "over")
+		switch id {
+		case "front":
+			j.Vehicle.Limits.FrontAxle.Kg = before.Axles.Front - over
+		case "rear":
+			j.Vehicle.Limits.RearAxle.Kg = before.Axles.Rear - over
+		case "gross":
+			j.Vehicle.Limits.Gross.Kg = before.Gross - over
+		case "front-share":
+			j.Practice.FrontShare = min(0.9, before.Axles.Front/before.Gross+0.01)
+		case "sides":
+			j.Practice.SideShare = 0.002
+		}
+		if err := fitout.Validate(&j); err != nil {
+			t.Fatal(err)
+		}
+		mends, err := MendLimit(context.Background(), &j, nil, id, func(float64) {})
+		if err != nil {
+			t.Fatal(err)
+		}
+		was := newSubject(&j)
+		for _, m := range append(mends.Found, mends.Vehicle...) {
+			fixed := appliedTo(t, &j, m)
+			s := newSubject(&fixed)
+			target, _ := s.target(id, false)
+			if target.over() > 0 {
+				t.Fatalf("%q leaves %s %.2f over", m.Changes[0].Label, id, target.over())
+			}
+			for i := range s.limits {
+				if s.limits[i].pad() != m.Pads[i] {
+					t.Fatalf("%q: said %+v, is %+v", m.Changes[0].Label, m.Pads[i], s.limits[i].pad())
+				}
+				if now := s.limits[i].over(); now > 0.05 && now > was.limits[i].over()+1e-9 {
+					t.Fatalf("%q makes %s worse", m.Changes[0].Label, s.limits[i].id)
+				}
+			}
+		}
+	})
+}
