@@ -282,3 +282,94 @@ describe('edits that the core derives', () => {
     expect(masses(session.getSnapshot().job)).toBe('fridge 43, spare 31');
   });
 });
+
+describe('trying what is offered', () => {
+  const offered = (change: (job: Job) => void) => (job: Job) => {
+    const tried = structuredClone(job);
+    change(tried);
+    return Promise.resolve(tried);
+  };
+
+  it('shows it everywhere, and changes and saves nothing', async () => {
+    const before = now().assessment;
+    await session.try('Lighter', offered(setMass('fridge', 30)));
+    expect(now().trial).toMatchObject({ label: 'Lighter', before });
+    expect(masses(now().job)).toBe('fridge 30, spare 31');
+    await settle(5000);
+    expect(masses(state.assessed.at(-1) as Job)).toBe('fridge 30, spare 31');
+    expect(state.saves).toHaveLength(0);
+    expect(now().undo).toBeUndefined();
+  });
+
+  it('is one edit when it is kept, and undo takes it back', async () => {
+    await session.try('Lighter', offered(setMass('fridge', 30)));
+    session.keep();
+    expect(now().trial).toBeUndefined();
+    await settle(10);
+    expect(masses((state.stored as Document).job)).toBe('fridge 30, spare 31');
+    expect(now().undo).toBe('Lighter');
+    session.undo();
+    expect(masses(now().job)).toBe('fridge 43, spare 31');
+  });
+
+  it('is put back by a button and by undo', async () => {
+    session.edit('Mass', setMass('spare', 28));
+    await settle(10);
+    for (const back of [() => session.putBack(), () => session.undo()]) {
+      await session.try('Lighter', offered(setMass('fridge', 30)));
+      back();
+      expect(now().trial).toBeUndefined();
+      expect(masses(now().job), 'what was edited before stays').toBe('fridge 43, spare 28');
+    }
+    await settle(10);
+    expect(state.saves).toHaveLength(1);
+    session.keep();
+    expect(masses(now().job), 'nothing is tried any more').toBe('fridge 43, spare 28');
+  });
+
+  it('is tried on the job itself, not on what is being tried', async () => {
+    const before = now().assessment;
+    await session.try('Lighter', offered(setMass('fridge', 30)));
+    await session.try('Without spare', offered(setMass('spare', 0)));
+    expect(masses(now().job)).toBe('fridge 43, spare 0');
+    expect(now().trial?.before, 'the pads are compared with the job').toBe(before);
+  });
+
+  it('is dropped by an edit, which is made on the job', async () => {
+    await session.try('Lighter', offered(setMass('fridge', 30)));
+    session.edit('Name', (job) => (job.name = 'Typed'));
+    expect(now().trial).toBeUndefined();
+    expect(masses(now().job)).toBe('fridge 43, spare 31');
+    expect(now().job.name).toBe('Typed');
+  });
+
+  it('is not shown when the job was edited while it was asked for', async () => {
+    let answer: () => void = () => undefined;
+    const asked = session.try('Lighter', (job) => new Promise<Job>((done) => (answer = () => done({ ...job, name: 'Old offer' }))));
+    session.edit('Mass', setMass('fridge', 41));
+    answer();
+    await asked;
+    expect(now().trial).toBeUndefined();
+    expect(masses(now().job)).toBe('fridge 41, spare 31');
+  });
+
+  it('tells why when it is refused, and when the server is away', async () => {
+    await session.try('Lighter', () => Promise.reject(new Refused(422, 'not offered for this job')));
+    expect(now().notice).toBe('not offered for this job');
+    await session.try('Lighter', () => Promise.reject(new TypeError('away')));
+    expect(now().notice).toContain('The server does not answer');
+    expect(now().trial).toBeUndefined();
+  });
+
+  it('is not overtaken by what somebody else saves', async () => {
+    await session.try('Lighter', offered(setMass('fridge', 30)));
+    const theirs = structuredClone(state.stored.job) as Job;
+    theirs.name = 'Theirs';
+    state.stored = { revision: 2, job: theirs };
+    await settle(6000);
+    expect(now().trial?.label).toBe('Lighter');
+    session.putBack();
+    await settle(6000);
+    expect(now().job.name).toBe('Theirs');
+  });
+});
