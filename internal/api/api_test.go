@@ -112,7 +112,7 @@ func TestBadRequestsAreProblemDocuments(t *testing.T) {
 		{"a fix that was not offered", "POST", "/api/fix", `{"edits":[{"kind":"drop","id":"nothing","with":"","value":3}],"job":` + good + `}`, 422, "a change that was offered for this job"},
 		{"a fix into nonsense", "POST", "/api/fix", `{"edits":[{"kind":"part-length","id":"water-tank","with":"","value":-3}],"job":` + good + `}`, 422, "Water tank"},
 		{"a fix with a field too many", "POST", "/api/fix", `{"edits":[],"colour":1,"job":` + good + `}`, 422, "colour"},
-		{"a case that is none", "POST", "/api/cases/gone/show", good, 422, "the id of a case of the chosen variant"},
+		{"a case that is none", "POST", "/api/show?state=case:gone", good, 422, "case: and the id of a case"},
 		{"a state that is none", "POST", "/api/account?state=case:gone", good, 422, "case: and the id of a case"},
 		{"the account of a state that is none", "GET", "/api/jobs/river-gauging/account.pdf?state=worst:roof", "", 422, "worst: and front, rear"},
 		{"an aim that is none", "POST", "/api/propose", `{"wishes":{"aims":["beauty"]},"job":` + good + `}`, 422, "accepted is rear-axle, low, sides, access, steps or room"},

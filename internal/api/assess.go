@@ -25,12 +25,6 @@ type stateBody struct {
 	RawBody []byte `contentType:"application/json"`
 }
 
-// caseBody is a job and one of its cases.
-type caseBody struct {
-	Case    string `path:"case" pattern:"^[A-Za-z0-9_-]{1,64}$"`
-	RawBody []byte `contentType:"application/json"`
-}
-
 type schoolsOutput struct{ Body []*brief.School }
 
 type sheetsOutput struct{ Body []assess.Sheet }
@@ -50,13 +44,13 @@ func (h handlers) registerAssess(api huma.API) {
 		return &accountOutput{a}, problem(err)
 	})
 	documentBody[fitout.Job](api, api.OpenAPI().Paths[account.Path].Post)
-	show := withJob("show-case", http.MethodPost, "/api/cases/{case}/show")
-	huma.Register(api, show, func(_ context.Context, in *caseBody) (*jobOutput, error) {
+	show := withJob("show-state", http.MethodPost, "/api/show")
+	huma.Register(api, show, func(_ context.Context, in *stateBody) (*jobOutput, error) {
 		job, err := fitout.Decode(in.RawBody)
 		if err != nil {
 			return nil, refused(err)
 		}
-		job, err = assess.ShowCase(&job, in.Case)
+		job, err = assess.ShowState(&job, in.State)
 		return &jobOutput{job}, problem(err)
 	})
 	documentBody[fitout.Job](api, api.OpenAPI().Paths[show.Path].Post)

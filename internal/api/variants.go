@@ -44,7 +44,7 @@ type ProposeLine struct {
 
 // MendRequest asks for the ways to bring a load back within its limit.
 type MendRequest struct {
-	Limit string     `json:"limit" enum:"front,rear,gross,combination,placard,front-share,sides"`
+	Limit string     `json:"limit" maxLength:"80" doc:"what a finding says to ask for"`
 	Job   fitout.Job `json:"job"`
 }
 

@@ -107,7 +107,7 @@ func TestACaseIsShownAndAVariantBranchedOverTheWire(t *testing.T) {
 		require.NoError(t, json.Unmarshal([]byte(text), &j))
 		return j
 	}
-	shown := decoded("/api/cases/end/show", good)
+	shown := decoded("/api/show?state=case:end", good)
 	assert.NoError(t, fitout.Validate(&shown))
 	var of struct {
 		Cases []assess.CaseFigures `json:"cases"`

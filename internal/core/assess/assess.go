@@ -112,7 +112,7 @@ func rules() []func(*subject) []fitout.Finding {
 	return []func(*subject) []fitout.Finding{
 		overLimit, overTowing, overPlacard, worstOverLimit, limitMissing, limitEstimated, ratingsShort,
 		baselineOverLimit, baselineAssumed, driverSeatMissing, ticketMissing, scaleNotLevel, ticketsContradict,
-		frontLight, sidesUneven, seatShared, stationUnset,
+		frontLight, sidesUneven, tipLost, seatShared, stationUnset,
 		extensionUncertified, upgradeUncertified, raisesNothing, tyreUnknown, bumpClearance,
 		bayMeasures, bayOver, roofParkedOver, envelope, fuelShort, payloadGone, travellerDiffers, gearNotAboard,
 		gearTooLarge, cellOverfull, fitFindings,

@@ -46,6 +46,26 @@ func sidesUneven(s *subject) []fitout.Finding {
 	}}
 }
 
+// tipLost cautions when the load takes more of the side tip angle than the
+// workshop's rule lets it.
+func tipLost(s *subject) []fitout.Finding {
+	lost, most := stability(s), s.job.Practice.TipLoss
+	if most == 0 || lost.Loss <= most {
+		return nil
+	}
+	known := "known"
+	if !lost.HeightKnown {
+		known = "assumed"
+	}
+	return []fitout.Finding{{
+		Rule: "tip-lost", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "vehicle"}, Mend: targetTip,
+		Title: fmt.Sprintf("The load takes %.1f° of the side tip angle", lost.Loss),
+		Sentence: fmt.Sprintf("Loaded as shown the side tip angle is %.1f° instead of %.1f°, upper bounds of a rigid body, with the unladen height %s. Put heavy things lower, or leave high ones behind.",
+			lost.Tip, lost.UnladenTip, known),
+		Value: lost.Loss, Limit: most, Margin: most - lost.Loss, Unit: "°", Source: "workshop rule",
+	}}
+}
+
 // seatShared stops a plan that puts two into one seat.
 func seatShared(s *subject) []fitout.Finding {
 	inSeat := map[string][]string{}

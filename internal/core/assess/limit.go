@@ -18,6 +18,7 @@ type limit struct {
 	form  load.Form
 	worst load.State
 	ratio bool    // a workshop rule of balance: its form may be 0 at most
+	place bool    // counts what is at one place: its form is only near the effect of a change
 	later float64 // what comes later puts on it, kg
 	close float64 // share of the limit below which what is left is close
 	sigma float64 // standard uncertainty of the load, kg

@@ -48,7 +48,7 @@ func worstOverLimit(s *subject) []fitout.Finding {
 		}
 		over := l.worst.Value - l.limit.Kg
 		found = append(found, fitout.Finding{
-			Rule: l.id + "-worst-over", Severity: fitout.Caution, Subject: l.subject(),
+			Rule: l.id + "-worst-over", Severity: fitout.Caution, Subject: l.subject(), At: "worst:" + l.id,
 			Title: fmt.Sprintf("%s can go %s over", l.title, s.say.mass(over)),
 			Sentence: fmt.Sprintf("%s is within its limit now, but carries %s of %s (%s) %s.",
 				l.title, s.say.mass(l.worst.Value), s.say.mass(l.limit.Kg), l.told(), s.say.state(s.variant, l.worst)),
@@ -70,7 +70,7 @@ func placardWorst(s *subject) []fitout.Finding {
 	}
 	term := s.say.term(fitout.TermPlacard)
 	return []fitout.Finding{{
-		Rule: "placard-worst-over", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "limit", ID: "placard"},
+		Rule: "placard-worst-over", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "limit", ID: "placard"}, At: "worst:gross",
 		Title:    fmt.Sprintf("%s can go %s over", capital(term), s.say.mass(carried-placard.Kg)),
 		Sentence: fmt.Sprintf("People, fitout and cargo are within the %s now, but come to %s of %s %s.", term, s.say.mass(carried), s.say.mass(placard.Kg), s.say.state(s.variant, worst)),
 		Value:    carried, Limit: placard.Kg, Margin: placard.Kg - carried, Unit: "kg", Source: source(placard.Source),
@@ -146,6 +146,7 @@ func overTowing(s *subject) []fitout.Finding {
 				Title:    fmt.Sprintf("%s %s over", capital(what), s.say.mass(load-l.Kg)),
 				Sentence: fmt.Sprintf("The %s is %s; the limit of %s is %s.", what, s.say.mass(load), s.bindsOrVehicle(l), s.say.mass(l.Kg)),
 				Value:    load, Limit: l.Kg, Margin: l.Kg - load, Unit: "kg", Source: source(l.Source),
+				Mend: map[string]string{"ball": targetBall}[subject],
 			})
 		}
 	}

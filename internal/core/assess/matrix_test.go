@@ -82,6 +82,18 @@ func TestEveryLimitIsInTheMatrix(t *testing.T) {
 	assert.Empty(t, append(found(t, j, "ball-heavy"), found(t, j, "ball-light")...))
 }
 
+// The band of the state shown is that of its pad; with fewer aboard it is narrower.
+func TestEachCaseHasItsBand(t *testing.T) {
+	j := travelling()
+	f := LoadOf(&j)
+	for _, pad := range Of(&j).Pads {
+		shown := cellOf(t, &f, "State shown", pad.ID)
+		assert.InDelta(t, pad.Sigma, shown.Sigma, 1e-9, pad.ID)
+		assert.Less(t, cellOf(t, &f, "Alone, without trailer", pad.ID).Sigma, shown.Sigma, pad.ID)
+	}
+	assert.Zero(t, cellOf(t, &f, "State shown", "seats").Sigma)
+}
+
 func TestACaseWithoutTrailerIsHeldAgainstNoTowingLimit(t *testing.T) {
 	j := travelling()
 	f := LoadOf(&j)
@@ -141,7 +153,7 @@ func TestShowingACaseSetsTheStateShown(t *testing.T) {
 			People:   []fitout.CasePerson{{Item: "bo", Aboard: on("bo"), Seat: rapid.SampledFrom([]string{"", j.Vehicle.Seats[1].ID, j.Vehicle.Seats[len(j.Vehicle.Seats)-1].ID}).Draw(t, "seat")}},
 		}
 		v.Cases = []fitout.Case{c}
-		shown, err := ShowCase(&j, "drawn")
+		shown, err := ShowState(&j, "case:drawn")
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -152,7 +164,7 @@ func TestShowingACaseSetsTheStateShown(t *testing.T) {
 				t.Fatalf("%s is %.2f shown and %.2f in the case", f.Columns[i].ID, state, of)
 			}
 		}
-		again, err := ShowCase(&shown, "drawn")
+		again, err := ShowState(&shown, "case:drawn")
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -166,17 +178,17 @@ func TestShowingACaseSetsTheStateShown(t *testing.T) {
 
 func TestWhoStaysAtHomeHangsOnASwitch(t *testing.T) {
 	j := travelling()
-	shown, err := ShowCase(&j, "alone")
+	shown, err := ShowState(&j, "case:alone")
 	require.NoError(t, err)
 	v := shown.ChosenVariant()
 	require.Len(t, v.Switches, 1)
 	assert.Equal(t, "Bo", v.Switches[0].Name)
 	assert.False(t, v.Switches[0].On)
 	assert.InDelta(t, 75, Of(&j).Gross-90-Of(&shown).Gross, 1e-6)
-	back, err := ShowCase(&shown, "towing")
+	back, err := ShowState(&shown, "case:towing")
 	require.NoError(t, err)
 	assert.False(t, back.ChosenVariant().Switches[0].On, "a case that says nothing of him leaves him where he is")
-	_, err = ShowCase(&j, "gone")
+	_, err = ShowState(&j, "case:gone")
 	assert.ErrorContains(t, err, "the id of a case")
 }
 
@@ -219,4 +231,77 @@ func rowNames(a *Account) string {
 		names = append(names, r.Name)
 	}
 	return strings.Join(names, "|")
+}
+
+// eachState visits a job in every setting of its switches and its trailer, with
+// its vessels and tanks full and empty.
+func eachState(j fitout.Job, visit func(*fitout.Job)) {
+	v := &j.Variants[0]
+	jar := v.Items[len(v.Items)-1].Presence.Level
+	fuel := &j.Vehicle.Tanks[0]
+	for bits := range 1 << (len(v.Switches) + 3) {
+		for i := range v.Switches {
+			v.Switches[i].On = bits>>i&1 == 1
+		}
+		jar.Now = jar.Max * float64(bits>>len(v.Switches)&1)
+		fuel.Now = fuel.Min + (fuel.Capacity-fuel.Min)*float64(bits>>(len(v.Switches)+1)&1)
+		j.Trailer.Coupled = bits>>(len(v.Switches)+2)&1 == 1
+		visit(&j)
+	}
+}
+
+// Of no state whatever is a limit worse than its exact worst, and where any state
+// is over, the worst is.
+func TestNoStateIsWorseThanTheExactWorstOfEachLimit(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		j := travelling()
+		v := &j.Variants[0]
+		for i, kg := range rapid.SliceOfN(rapid.Float64Range(1, 120), 2, 4).Draw(t, "kg") {
+			id := string(rune('p' + i))
+			v.Switches = append(v.Switches, fitout.Switch{ID: id, Name: id, On: true})
+			add(&j, id, kg, rapid.Float64Range(1000, 4200).Draw(t, "x"), func(item *fitout.Item) {
+				item.At.Y, item.At.Z = rapid.Float64Range(-700, 700).Draw(t, "y"), rapid.Float64Range(300, 2400).Draw(t, "z")
+				item.Bay = rapid.SampledFrom([]string{"", "rack", "tray"}).Draw(t, "bay")
+				item.OnTrailer = rapid.IntRange(0, 3).Draw(t, "rides") == 0
+				item.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: id}
+			})
+		}
+		add(&j, "jar", 2, 2500, func(i *fitout.Item) {
+			i.Presence = fitout.Presence{Kind: fitout.ByLevel, Level: &fitout.Level{Max: 20, Now: 15, Density: 1}}
+		})
+		j.Practice.TipLoss = rapid.Float64Range(1, 6).Draw(t, "tip")
+		j.Practice.SideShare = rapid.Float64Range(0.005, 0.05).Draw(t, "sides")
+		j.Practice.FrontShare = rapid.Float64Range(0.4, 0.55).Draw(t, "front")
+		j.Practice.BallLeast = rapid.Float64Range(0.06, 0.1).Draw(t, "ball")
+		if err := fitout.Validate(&j); err != nil {
+			t.Fatal(err)
+		}
+		columns := LoadOf(&j).Columns
+		worst, anyOver := map[string]float64{}, map[string]bool{}
+		eachState(j, func(j *fitout.Job) {
+			s := newSubject(j)
+			shown := s.plan.Shown()
+			c := s.caseFigures("", "", "", &shown, s.columns())
+			for i := range columns {
+				worst[columns[i].ID] = max(worst[columns[i].ID], c.Cells[i].Load)
+				anyOver[columns[i].ID] = anyOver[columns[i].ID] || c.Cells[i].State == "over"
+			}
+		})
+		for _, c := range columns {
+			if c.Worst == nil {
+				if !c.Info {
+					t.Fatalf("%s has no worst", c.ID)
+				}
+				continue
+			}
+			if c.Unit == "kg" || c.Unit == "people" {
+				if d := c.Worst.Load - worst[c.ID]; d > 1e-6 || d < -1e-6 {
+					t.Fatalf("%s: worst %.3f, trying them all gives %.3f", c.ID, c.Worst.Load, worst[c.ID])
+				}
+			}
+			if over := c.Worst.State == "over"; over != anyOver[c.ID] {
+				t.Fatalf("%s: the worst is over: %v, any state is: %v", c.ID, over, anyOver[c.ID])
+			}
+		}
+	})
 }

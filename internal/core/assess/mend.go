@@ -59,8 +59,8 @@ func MendLimit(ctx context.Context, j *fitout.Job, components []fitout.Component
 	if !l.stated() || l.over() <= 0 {
 		return result, nil
 	}
-	single := s.changes(l, components)
 	try := trial{s, components, stops(s), id, clear}
+	single := try.changes(l)
 	for together := 1; together <= mostTogether && len(result.Found) < mostMends && ctx.Err() == nil; together++ {
 		sets := combine(ctx, single, together, func(set []candidate) bool { return s.suffices(l, set) })
 		for n, set := range sets[:min(len(sets), mostTried)] {
@@ -85,7 +85,8 @@ func MendLimit(ctx context.Context, j *fitout.Job, components []fitout.Component
 }
 
 // changes are all single changes that take something off a limit.
-func (s *subject) changes(l *limit, components []fitout.Component) []candidate {
+func (t trial) changes(l *limit) []candidate {
+	s := t.subject
 	all := append(moves(s, l), sideMoves(s, l)...)
 	all = append(all, drains(s, l)...)
 	all = append(all, leavings(s, l)...)
@@ -93,11 +94,26 @@ func (s *subject) changes(l *limit, components []fitout.Component) []candidate {
 	all = append(all, lightenings(s, l)...)
 	all = append(all, seatings(s, l)...)
 	all = append(all, trailings(s, l)...)
-	all = append(all, swaps(s, l, components)...)
+	all = append(all, swaps(s, l, t.components)...)
 	all = append(all, ballShifts(s, l)...)
+	for i := range all {
+		if l.place {
+			all[i].relief = t.reliefAt(l, &all[i])
+		}
+	}
 	all = slices.DeleteFunc(all, func(c candidate) bool { return c.relief <= 0.05 })
 	slices.SortStableFunc(all, func(a, b candidate) int { return cmp.Compare(a.effort/a.relief, b.effort/b.relief) })
 	return all[:min(len(all), 40)]
+}
+
+// reliefAt is what a change takes off one place, by making it.
+func (t trial) reliefAt(l *limit, c *candidate) float64 {
+	changed, err := Apply(t.given, t.components, []fitout.FixEdit{c.fix.Edit})
+	if err != nil {
+		return 0
+	}
+	after, _ := newSubject(&changed).target(l.id, false)
+	return l.load - after.load
 }
 
 // lightenings build a part of a lighter material: it weighs then what that makes it

@@ -116,7 +116,7 @@ func TestAHeavyOverloadTakesSeveralChangesOrAnotherVehicle(t *testing.T) {
 	assert.Contains(t, mends.None, "another vehicle")
 
 	_, err = MendLimit(context.Background(), &j, shop(), "roof", func(float64) {})
-	assert.ErrorContains(t, err, "placard, front-share or sides")
+	assert.ErrorContains(t, err, "placard, front-share, sides, tip")
 	j = laden(t, -200)
 	mends, err = MendLimit(context.Background(), &j, shop(), "rear", func(float64) {})
 	require.NoError(t, err)

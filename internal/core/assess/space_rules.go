@@ -82,22 +82,28 @@ func bayOver(s *subject) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range s.job.Vehicle.Bays {
 		b := &s.job.Vehicle.Bays[i]
-		limit, by := b.Rating, "its rating"
-		if roof := s.rating(fitout.LimitRoofMoving); b.Kind == fitout.BayRoof && roof.Kg > 0 && (limit == 0 || roof.Kg < limit) {
-			limit, by = roof.Kg, "the limit of "+s.bindsOrRoof(roof.Limit)
-		}
+		limit, by := s.bayRating(b)
 		load := s.loadIn(b.ID)
 		if limit == 0 || load <= limit {
 			continue
 		}
 		found = append(found, fitout.Finding{
-			Rule: "bay-over", Severity: fitout.Stop, Subject: fitout.Subject{Kind: "bay", ID: b.ID},
+			Rule: "bay-over", Severity: fitout.Stop, Subject: fitout.Subject{Kind: "bay", ID: b.ID}, Mend: targetBay + b.ID,
 			Title:    fmt.Sprintf("%s %s over", b.Name, s.say.mass(load-limit)),
 			Sentence: fmt.Sprintf("%s carries %s while driving; %s is %s.", b.Name, s.say.mass(load), by, s.say.mass(limit)),
 			Value:    load, Limit: limit, Margin: limit - load, Unit: "kg", Source: "data sheet",
 		})
 	}
 	return found
+}
+
+// bayRating is what a bay may carry while driving, kg, and what says so: its own
+// rating, or the roof's where that is less.
+func (s *subject) bayRating(b *fitout.Bay) (float64, string) {
+	if roof := s.rating(fitout.LimitRoofMoving); b.Kind == fitout.BayRoof && roof.Kg > 0 && (b.Rating == 0 || roof.Kg < b.Rating) {
+		return roof.Kg, "the limit of " + s.bindsOrRoof(roof.Limit)
+	}
+	return b.Rating, "its rating"
 }
 
 func (s *subject) bindsOrRoof(id fitout.LimitID) string {

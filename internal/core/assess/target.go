@@ -2,6 +2,7 @@ package assess
 
 import (
 	"math"
+	"strings"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/load"
@@ -12,6 +13,9 @@ const (
 	targetFrontShare = "front-share"
 	targetSides      = "sides"
 	targetPlacard    = "placard"
+	targetBall       = "ball"
+	targetTip        = "tip"
+	targetBay        = "bay:" // and the id of the bay
 )
 
 // Mendable refuses what ways to mend cannot be asked for.
@@ -19,7 +23,7 @@ func Mendable(j *fitout.Job, id string) error {
 	if _, known := newSubject(j).target(id, false); known {
 		return nil
 	}
-	return fitout.Problem{Path: "limit", Given: id, Accepted: "front, rear, gross, combination of a job with a trailer, placard, front-share or sides"}
+	return fitout.Problem{Path: "limit", Given: id, Accepted: "front, rear, gross, combination or ball of a job with a trailer, placard, front-share, sides, tip, or bay: and the id of a bay"}
 }
 
 // target is what has to be reached to mend a limit or a workshop rule of balance:
@@ -39,6 +43,26 @@ func (s *subject) target(id string, clear bool) (limit, bool) {
 		l := limit{id: id, title: "Placard", form: s.plan.GrossForm(), load: s.peopleAndCargoIn(&shown), limit: s.job.Vehicle.Limits.Placard}
 		return l, true
 	}
+	if id == targetTip {
+		_, unladen := load.Stability(s.plan.TrackFront, s.plan.TrackRear, max(1, s.plan.Unladen.Centre().Z))
+		form := s.plan.TipForm(unladen - s.job.Practice.TipLoss)
+		return limit{id: id, title: "Side tip angle", form: form, ratio: true, load: form.Of(s.now)}, true
+	}
+	if t := s.job.Trailer; id == targetBall && t != nil {
+		carried := 0.0
+		if s.plan.Coupled() {
+			carried = t.Ball
+		}
+		return limit{id: id, title: "Ball", form: s.plan.GrossForm(), place: true, load: carried, limit: fitout.Limit{Kg: s.rating(fitout.LimitBall).Kg}}, true
+	}
+	if bay, ok := strings.CutPrefix(id, targetBay); ok {
+		for i := range s.job.Vehicle.Bays {
+			if b := &s.job.Vehicle.Bays[i]; b.ID == bay {
+				most, _ := s.bayRating(b)
+				return limit{id: id, title: b.Name, form: s.plan.GrossForm(), place: true, load: s.loadIn(bay), limit: fitout.Limit{Kg: most}}, true
+			}
+		}
+	}
 	for _, l := range s.limits {
 		if l.id == id {
 			if clear {
@@ -54,8 +78,14 @@ func (s *subject) target(id string, clear bool) (limit, bool) {
 // allows: |left − right| − share · M, which is linear on the side that is heavier
 // now.
 func (s *subject) sidesForm() load.Form {
+	return s.sideForm(s.plan.LeftForm().Of(s.now) >= s.plan.RightForm().Of(s.now))
+}
+
+// sideForm is by how much the left or the right side is heavier than the rule
+// allows, kg.
+func (s *subject) sideForm(isLeft bool) load.Form {
 	left, right := s.plan.LeftForm(), s.plan.RightForm()
-	if left.Of(s.now) < right.Of(s.now) {
+	if !isLeft {
 		left, right = right, left
 	}
 	return load.Form{Kg: left.Kg - right.Kg - s.job.Practice.SideShare, X: left.X - right.X, Y: left.Y - right.Y, XY: left.XY - right.XY}

@@ -169,3 +169,88 @@ func TestEveryWayDoesWhatItSays(t *testing.T) {
 		}
 	})
 }
+
+func TestARackIsMendedByWhatIsOnIt(t *testing.T) {
+	j := travelling()
+	require.NoError(t, fitout.Validate(&j))
+	assert.Empty(t, found(t, j, "bay-over"))
+	add(&j, "poles", 30, 2400, func(i *fitout.Item) { i.Bay = "rack" })
+	add(&j, "jar", 2, 2500, func(i *fitout.Item) {
+		i.Bay, i.Presence = "rack", fitout.Presence{Kind: fitout.ByLevel, Level: &fitout.Level{Max: 20, Now: 15, Density: 1}}
+	})
+	over := found(t, j, "bay-over")
+	require.Len(t, over, 1, "87 kg on a roof of 75")
+	assert.Equal(t, "bay:rack", over[0].Mend)
+	mends := mendsOf(t, &j, "bay:rack")
+	require.NotEmpty(t, mends.Found)
+	var labels []string
+	for _, m := range mends.Found {
+		labels = append(labels, m.Changes[0].Label)
+		after := appliedTo(t, &j, m)
+		assert.Empty(t, found(t, after, "bay-over"), m.Changes[0].Label)
+	}
+	assert.Contains(t, labels, "Carry 12\u00a0L less in jar")
+	assert.Contains(t, labels, "Carry poles on the trailer, over its axle")
+	assert.NotContains(t, labels, "Carry crate on the trailer, over its axle", "that is not on the rack")
+	assert.ErrorContains(t, Mendable(&j, "bay:cellar"), "the id of a bay")
+}
+
+func TestABallThatIsTooHeavyIsMendedOnTheTrailer(t *testing.T) {
+	j := travelling()
+	j.Trailer.Ball = 140
+	j.Practice.BallMost = 0.2
+	j.Vehicle.Limits.Ball.Kg = 100
+	over := found(t, j, "ball-over")
+	require.Len(t, over, 1)
+	assert.Equal(t, "ball", over[0].Mend)
+	mends := mendsOf(t, &j, "ball")
+	require.NotEmpty(t, mends.Found)
+	assert.Contains(t, mends.Found[0].Changes[0].Label, "Load the trailer further back, 40\u00a0kg less on the ball")
+	for _, m := range mends.Found {
+		after := appliedTo(t, &j, m)
+		assert.Empty(t, found(t, after, "ball-over"))
+	}
+	j.Trailer.Coupled = false
+	assert.Empty(t, mendsOf(t, &j, "ball").Found, "uncoupled there is nothing to mend")
+}
+
+func TestAHighLoadTakesOfTheTipAngle(t *testing.T) {
+	j := build()
+	assert.Empty(t, found(t, j, "tip-lost"))
+	j.Variants[0].Switches = []fitout.Switch{{ID: "boat", Name: "Boat", On: true}}
+	add(&j, "boat", 160, 2300, func(i *fitout.Item) {
+		i.At.Z, i.Presence = 2300, fitout.Presence{Kind: fitout.BySwitch, Switch: "boat"}
+	})
+	j.Practice.TipLoss = 2
+	lost := found(t, j, "tip-lost")
+	require.Len(t, lost, 1)
+	assert.Equal(t, "tip", lost[0].Mend)
+	assert.InDelta(t, Of(&j).Stability.Loss, lost[0].Value, 1e-9)
+	mends := mendsOf(t, &j, "tip")
+	require.NotEmpty(t, mends.Found)
+	assert.Equal(t, "Leave boat behind", mends.Found[0].Changes[0].Label)
+	after := appliedTo(t, &j, mends.Found[0])
+	assert.Empty(t, found(t, after, "tip-lost"))
+
+	// The form says the same as the angle, on both sides of the rule.
+	for _, loss := range []float64{lost[0].Value - 0.001, lost[0].Value + 0.001} {
+		j.Practice.TipLoss = loss
+		target, ok := newSubject(&j).target(targetTip, false)
+		require.True(t, ok)
+		assert.Equal(t, loss < lost[0].Value, target.over() > 0)
+	}
+}
+
+func TestTheWorstStateOfAFindingCanBeShown(t *testing.T) {
+	j := leaning()
+	j.Variants[0].Switches = []fitout.Switch{{ID: "raft", Name: "Raft"}}
+	add(&j, "raft", 300, 3900, func(i *fitout.Item) { i.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: "raft"} })
+	j.Vehicle.Limits.RearAxle.Kg = Of(&j).Axles.Rear + 100
+	can := found(t, j, "rear-worst-over")
+	require.Len(t, can, 1)
+	shown, err := ShowState(&j, can[0].At)
+	require.NoError(t, err)
+	over := found(t, shown, "rear-over")
+	require.Len(t, over, 1)
+	assert.InDelta(t, can[0].Value, over[0].Value, 1e-6)
+}

@@ -196,5 +196,5 @@ func TestWhatCanBeMended(t *testing.T) {
 	j.Trailer = &fitout.Trailer{Name: "Box", Mass: 500, Ball: 50}
 	assert.NoError(t, Mendable(&j, "combination"))
 	_, err := MendLimit(context.Background(), &j, nil, "roof", func(float64) {})
-	assert.ErrorContains(t, err, "front-share or sides")
+	assert.ErrorContains(t, err, "front-share, sides, tip, or bay:")
 }

@@ -15,6 +15,7 @@ type Finding struct {
 	Fixes    []Fix    `json:"fixes"`
 	Stance   string   `json:"stance" doc:"id of the stance in which it holds; empty on the road"`
 	Lines    []Line   `json:"lines" doc:"the measure, to be drawn in the scene"`
+	At       string   `json:"at" doc:"the state in which it holds, as an account is asked for it; empty for the state shown"`
 	Mend     string   `json:"mend" doc:"what to ask ways to mend it for; empty where only its fixes mend it"`
 	Waivable bool     `json:"waivable" doc:"the specialist may let it stand; not what plate and papers forbid"`
 	Accepted string   `json:"accepted" doc:"why the specialist lets it stand; empty while nobody does"`

@@ -84,50 +84,116 @@ func BaselineOf(v *fitout.Vehicle, w *Weighing, u *fitout.Uncertainty) Baseline 
 // state shown for nil.
 func (p *Plan) Errors(b Baseline, u *fitout.Uncertainty, state *State) []Err {
 	errors := p.baselineErrors(b)
-	for i := range p.Tanks {
-		tank := p.Tanks[i]
-		if state != nil {
-			tank.Mass.Kg = state.TankFills[p.vehicle.Tanks[i].ID] * p.vehicle.Tanks[i].Density
-		}
-		if kg := tank.Mass.Kg; kg > 0 {
-			part := tank.massPart(i, u.Weighed*kg, u.Weighed*kg)
-			part.Tank = true
+	materials := map[fitout.Material]int{}
+	p.eachError(u, state, func(e *source) {
+		part := ErrPart{Item: e.item, Tank: e.tank, Delta: e.one.Times(e.sigma), Weighed: e.one.Times(e.weighed), Mass: e.mass}
+		at, together := materials[e.wall]
+		switch {
+		case e.wall == "":
+			errors = append(errors, Err{[]ErrPart{part}})
+		case together:
+			errors[at].Parts = append(errors[at].Parts, part)
+		default:
+			materials[e.wall] = len(errors)
 			errors = append(errors, Err{[]ErrPart{part}})
 		}
+	})
+	return errors
+}
+
+// Sigmas are the standard uncertainties of forms in a state, or in the state shown
+// for nil: what Sigma gives for its Errors, without keeping those.
+func (p *Plan) Sigmas(forms []Form, b Baseline, u *fitout.Uncertainty, state *State) []float64 {
+	sums := make([]float64, len(forms))
+	for _, e := range p.baselineErrors(b) {
+		for i, f := range forms {
+			of := e.Of(f)
+			sums[i] += of * of
+		}
 	}
-	materials := map[fitout.Material]int{}
+	together := map[fitout.Material][]float64{}
+	p.eachError(u, state, func(e *source) {
+		if e.wall == "" {
+			for i := range forms {
+				of := forms[i].Of(e.one) * e.sigma
+				sums[i] += of * of
+			}
+			return
+		}
+		if together[e.wall] == nil {
+			together[e.wall] = make([]float64, len(forms))
+		}
+		for i := range forms {
+			together[e.wall][i] += forms[i].Of(e.one) * e.sigma
+		}
+	})
+	for _, of := range together {
+		for i := range of {
+			sums[i] += of[i] * of[i]
+		}
+	}
+	for i := range sums {
+		sums[i] = math.Sqrt(sums[i])
+	}
+	return sums
+}
+
+// source is one source of error: what a kilogram or a millimetre of it does to the
+// moments, and how many of those are one standard deviation.
+type source struct {
+	item           int
+	tank, mass     bool
+	wall           fitout.Material // parts of one material err together; empty for by itself
+	one            Moments
+	sigma, weighed float64 // as it is, and once the item was weighed
+}
+
+// eachError visits every source of error of what is aboard; visit must not keep it.
+func (p *Plan) eachError(u *fitout.Uncertainty, state *State, visit func(*source)) {
+	var e source
+	for i := range p.Tanks {
+		m := p.Tanks[i].Mass
+		if state != nil {
+			m.Kg = state.TankFills[p.vehicle.Tanks[i].ID] * p.vehicle.Tanks[i].Density
+		}
+		if m.Kg > 0 {
+			sigma := u.Weighed * m.Kg
+			m.Kg = 1
+			e = source{item: i, tank: true, mass: true, one: Moments{}.Add(m), sigma: sigma, weighed: sigma}
+			visit(&e)
+		}
+	}
 	for i := range p.Items {
 		item := &p.variant.Items[i]
 		thing, aboard := p.Items[i], p.Items[i].Present
 		if state != nil {
 			thing, aboard = p.In(i, state)
 		}
-		if !aboard || thing.Kg() == 0 || thing.Trailer && !p.coupledIn(state) {
+		kg := thing.Kg()
+		if !aboard || kg == 0 || thing.Trailer && !p.coupledIn(state) {
 			continue
 		}
-		if m := thing.Mass; !thing.Trailer {
-			errors = append(errors, Err{[]ErrPart{{Item: i, Delta: along(m, u.Station), Weighed: along(m, u.Station)}}})
+		e.item, e.tank, e.wall = i, false, ""
+		if m := &thing.Mass; thing.Trailer {
+			e.one = Moments{Towed: 1}
+		} else {
+			e.mass, e.sigma, e.weighed = false, u.Station, u.Station
+			e.one = Moments{X: kg, XY: kg * m.Y}
+			visit(&e)
+			e.one = Moments{1, m.X, m.Y, m.Z, m.X * m.Y, 0}
 		}
-		content := 0.0
+		e.mass = true
 		if l := item.Presence.Level; item.Presence.Kind == fitout.ByLevel && l != nil {
-			content = thing.Kg() - item.Mass
-			errors = append(errors, Err{[]ErrPart{thing.massPart(i, u.Weighed*content, u.Weighed*content)}})
+			content := kg - item.Mass
+			e.sigma, e.weighed, kg = u.Weighed*content, u.Weighed*content, item.Mass
+			visit(&e)
 		}
-		own := thing.Kg() - content
-		part := thing.massPart(i, sigmaOf(item.Source, own, u), sigmaOf(fitout.ByScale, own, u))
-		if item.Source != fitout.ByMaterial || item.Module == nil {
-			errors = append(errors, Err{[]ErrPart{part}})
-			continue
+		e.sigma, e.weighed = sigmaOf(item.Source, kg, u), sigmaOf(fitout.ByScale, kg, u)
+		if item.Source == fitout.ByMaterial && item.Module != nil {
+			e.wall = item.Module.Wall
 		}
-		wall := item.Module.Wall
-		if at, ok := materials[wall]; ok {
-			errors[at].Parts = append(errors[at].Parts, part)
-			continue
-		}
-		materials[wall] = len(errors)
-		errors = append(errors, Err{[]ErrPart{part}})
+		visit(&e)
 	}
-	return errors
 }
 
 func (p *Plan) baselineErrors(b Baseline) []Err {
@@ -177,16 +243,6 @@ func (p *Placed) setKg(kg float64) {
 	}
 }
 
-// massPart is the error of the mass of a thing where it is.
-func (p *Placed) massPart(i int, sigma, weighed float64) ErrPart {
-	at := func(kg float64) Moments {
-		thing := *p
-		thing.setKg(kg)
-		return thing.onto(Moments{}, true)
-	}
-	return ErrPart{Item: i, Delta: at(sigma), Weighed: at(weighed), Mass: true}
-}
-
 // coupledIn tells whether the trailer is on in a state, or in the one shown for nil.
 func (p *Plan) coupledIn(state *State) bool {
 	if state == nil {
@@ -194,9 +250,6 @@ func (p *Plan) coupledIn(state *State) bool {
 	}
 	return state.Coupled
 }
-
-// along is the error of a station.
-func along(m Mass, sigma float64) Moments { return Moments{X: m.Kg * sigma, XY: m.Kg * m.Y * sigma} }
 
 // sigmaOf is the standard uncertainty of a mass by its source, kg: of a weighed
 // one the larger of its share and the scale's step over √12.

@@ -20,7 +20,7 @@ func example() (*Plan, []Err) {
 	errors := p.baselineErrors(Baseline{Front: 10, Rear: 10})
 	for i, share := range shares {
 		thing := &p.Items[i]
-		errors = append(errors, Err{[]ErrPart{thing.massPart(i, share*thing.Kg(), 0.01*thing.Kg())}})
+		errors = append(errors, Err{[]ErrPart{{Item: i, Delta: Moments{}.Add(thing.Mass).Times(share), Weighed: Moments{}.Add(thing.Mass).Times(0.01), Mass: true}}})
 	}
 	return p, errors
 }

@@ -1,17 +1,19 @@
 package load
 
+import "math"
+
 // Form is a linear form over the state of loading: coefficients of the moments
 // and of the trailer's axle load. Every limit of a vehicle is one of these, and
 // that is why its worst state can be found exactly.
-type Form struct{ Kg, X, Y, XY, Towed float64 }
+type Form struct{ Kg, X, Y, Z, XY, Towed float64 }
 
 // Of applies the form to moments.
 func (f Form) Of(m Moments) float64 {
-	return f.Kg*m.Kg + f.X*m.X + f.Y*m.Y + f.XY*m.XY + f.Towed*m.Towed
+	return f.Kg*m.Kg + f.X*m.X + f.Y*m.Y + f.Z*m.Z + f.XY*m.XY + f.Towed*m.Towed
 }
 
 // Negative turns the greatest into the least.
-func (f Form) Negative() Form { return Form{-f.Kg, -f.X, -f.Y, -f.XY, -f.Towed} }
+func (f Form) Negative() Form { return Form{-f.Kg, -f.X, -f.Y, -f.Z, -f.XY, -f.Towed} }
 
 // FrontForm is the front axle load: M − X/L.
 func (p *Plan) FrontForm() Form { return Form{Kg: 1, X: -1 / p.Wheelbase} }
@@ -41,6 +43,14 @@ func (p *Plan) RightForm() Form {
 func (p *Plan) FrontShareForm(share float64) Form {
 	f := p.FrontForm()
 	return Form{Kg: share - f.Kg, X: -f.X}
+}
+
+// TipForm is how far the centre of gravity is above the height at which the side
+// tip angle is so many degrees, times the mass: Σ m z − z* Σ m with
+// z* = T̄ / (2 tan angle). It is positive where the vehicle tips sooner.
+func (p *Plan) TipForm(angle float64) Form {
+	height := (p.TrackFront + p.TrackRear) / 4 / math.Tan(angle*math.Pi/180)
+	return Form{Kg: -height, Z: 1}
 }
 
 // Sensitivity is how a form answers to one mass: per kg at its place, and per

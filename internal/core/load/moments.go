@@ -20,6 +20,11 @@ func (m Moments) Add(a Mass) Moments {
 	return Moments{m.Kg + a.Kg, m.X + a.Kg*a.X, m.Y + a.Kg*a.Y, m.Z + a.Kg*a.Z, m.XY + a.Kg*a.X*a.Y, m.Towed}
 }
 
+// Times returns the moments of so many of them.
+func (m Moments) Times(n float64) Moments {
+	return Moments{m.Kg * n, m.X * n, m.Y * n, m.Z * n, m.XY * n, m.Towed * n}
+}
+
 // Minus takes moments off.
 func (m Moments) Minus(b Moments) Moments {
 	return Moments{m.Kg - b.Kg, m.X - b.X, m.Y - b.Y, m.Z - b.Z, m.XY - b.XY, m.Towed - b.Towed}

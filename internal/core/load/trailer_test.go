@@ -153,3 +153,31 @@ func TestMomentsAddAndTakeOff(t *testing.T) {
 		}
 	})
 }
+
+// Sigmas are what Sigma gives for the errors that they stand for.
+func TestSigmasAreThoseOfTheErrors(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		j := anyJob(t)
+		for i := range j.Variants[0].Items {
+			item := &j.Variants[0].Items[i]
+			item.Source = rapid.SampledFrom([]fitout.MassSource{fitout.ByScale, fitout.DataSheet, fitout.ByMaterial, fitout.Estimate}).Draw(t, "source")
+			if rapid.Bool().Draw(t, "built") {
+				item.Module = &fitout.Module{Wall: rapid.SampledFrom([]fitout.Material{fitout.Plywood, fitout.FoamCore}).Draw(t, "wall")}
+			}
+		}
+		p := NewPlan(&j)
+		u := fitout.NewPractice(fitout.AustraliaNZ).Uncertainty
+		b := Baseline{Front: 8, Rear: 11}
+		forms := []Form{p.FrontForm(), p.RearForm(), p.GrossForm(), p.CombinationForm(), p.LeftForm()}
+		worst := p.Worst(p.RearForm())
+		for _, state := range []*State{nil, &worst} {
+			sigmas := p.Sigmas(forms, b, &u, state)
+			errors := p.Errors(b, &u, state)
+			for i, f := range forms {
+				if d := sigmas[i] - Sigma(f, errors); d > 1e-9 || d < -1e-9 {
+					t.Fatalf("form %d: %.6f and %.6f", i, sigmas[i], Sigma(f, errors))
+				}
+			}
+		}
+	})
+}

@@ -15,34 +15,53 @@ type State struct {
 	Coupled   bool
 }
 
-// Worst returns the state in which a form is greatest, over every switch,
+// Worst returns the state in which a form is greatest.
+func (p *Plan) Worst(f Form) State {
+	return p.WorstBy(func(_ Of, m Moments) float64 { return f.Of(m) })
+}
+
+// Of is whose moments are counted: an item or a tank by its index, or the empty
+// vehicle or the trailer for −1.
+type Of struct{ Item, Tank int }
+
+// Count is the value of moments; it has to be linear in them for any one of those
+// whose they are.
+type Count func(of Of, m Moments) float64
+
+// WorstBy returns the state in which a count is greatest, over every switch,
 // choice, level, tank and the trailer, without trying them all: with the trailer
-// on, and without it, the form is linear, so independent terms count where they
+// on, and without it, the count is linear, so independent terms count where they
 // add, a choice gives its best member, and each tree of requirements is maximised
 // from its leaves up. What comes later or from others does not count yet.
-func (p *Plan) Worst(f Form) State {
-	worst := p.worst(f, false)
+func (p *Plan) WorstBy(count Count) State {
+	worst := p.worst(count, false)
 	if p.Trailer != nil {
-		if towing := p.worst(f, true); towing.Value > worst.Value {
+		if towing := p.worst(count, true); towing.Value > worst.Value {
 			return towing
 		}
 	}
 	return worst
 }
 
-func (p *Plan) worst(f Form, coupled bool) State {
-	w := newWorst(p, f, coupled)
-	value := f.Of(p.Unladen) + w.always
+// neither is the empty vehicle, or the trailer.
+var neither = Of{-1, -1}
+
+func (p *Plan) worst(count Count, coupled bool) State {
+	w := newWorst(p, count, coupled)
+	value := count(neither, p.Unladen) + w.always
+	if coupled {
+		value += count(neither, p.Towing.Moments(p.Wheelbase))
+	}
 	for i := range p.vehicle.Tanks {
 		tank := &p.vehicle.Tanks[i]
-		litres, gain := w.level(p.Tanks[i], 0, tank.Min, tank.Capacity, tank.Density)
+		litres, gain := w.level(Of{-1, i}, p.Tanks[i], 0, tank.Min, tank.Capacity, tank.Density)
 		w.state.TankFills[tank.ID] = litres
 		value += gain
 	}
 	for i := range p.variant.Items {
 		item := &p.variant.Items[i]
 		if l := item.Presence.Level; item.Presence.Kind == fitout.ByLevel && l != nil && item.Work.Now() {
-			litres, gain := w.level(p.Items[i], item.Mass, l.Min, l.Max, l.Density)
+			litres, gain := w.level(Of{i, -1}, p.Items[i], item.Mass, l.Min, l.Max, l.Density)
 			w.state.Levels[item.ID] = litres
 			value += gain
 		}
@@ -55,17 +74,17 @@ func (p *Plan) worst(f Form, coupled bool) State {
 	for i := range p.variant.Choices {
 		value += w.choose(&p.variant.Choices[i])
 	}
-	w.state.Value = value + p.Towed(f, &w.state)
+	w.state.Value = value
 	return w.state
 }
 
 // member names a member of a choice.
 type member struct{ choice, id string }
 
-// worst is the work of one Worst: what each switch and member brings to the
-// form by itself, and which switches hang on it.
+// worst is the work of one WorstBy: what each switch and member brings to the
+// count by itself, and which switches hang on it.
 type worst struct {
-	form      Form
+	count     Count
 	coupled   bool
 	always    float64
 	own       map[string]float64
@@ -75,9 +94,9 @@ type worst struct {
 	state     State
 }
 
-func newWorst(p *Plan, f Form, coupled bool) *worst {
+func newWorst(p *Plan, count Count, coupled bool) *worst {
 	w := &worst{
-		form: f, coupled: coupled, own: map[string]float64{}, ownMember: map[member]float64{},
+		count: count, coupled: coupled, own: map[string]float64{}, ownMember: map[member]float64{},
 		below: map[string][]string{}, belowOf: map[member][]string{},
 		state: State{
 			Switches: map[string]bool{}, Choices: map[string]string{},
@@ -88,7 +107,7 @@ func newWorst(p *Plan, f Form, coupled bool) *worst {
 		if !p.variant.Items[i].Work.Now() {
 			continue
 		}
-		value := f.Of(p.Items[i].onto(Moments{}, coupled))
+		value := count(Of{i, -1}, p.Items[i].onto(Moments{}, coupled))
 		switch presence := p.variant.Items[i].Presence; presence.Kind {
 		case fitout.BySwitch:
 			w.own[presence.Switch] += value
@@ -111,11 +130,11 @@ func newWorst(p *Plan, f Form, coupled bool) *worst {
 	return w
 }
 
-// level returns the fill between least and most where the form is greater, and
-// the form's value of vessel and content.
-func (w *worst) level(thing Placed, vessel, least, most, density float64) (litres, value float64) {
+// level returns the fill between least and most where the count is greater, and
+// its value of vessel and content.
+func (w *worst) level(of Of, thing Placed, vessel, least, most, density float64) (litres, value float64) {
 	thing.setKg(1)
-	perKg := w.form.Of(thing.onto(Moments{}, w.coupled))
+	perKg := w.count(of, thing.onto(Moments{}, w.coupled))
 	litres = least
 	if perKg > 0 {
 		litres = most

@@ -84,22 +84,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/cases/{case}/show": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["show-case"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/catalogue.csv": {
         parameters: {
             query?: never;
@@ -544,6 +528,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["sheets"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/show": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["show-state"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1250,6 +1250,11 @@ export interface components {
              * @description in the column's unit
              */
             load: number;
+            /**
+             * Format: double
+             * @description standard uncertainty of the load, kg; 0 where none is worked out
+             */
+            sigma: number;
             /** @enum {string} */
             state: "within" | "close" | "over" | "unknown";
         };
@@ -1578,6 +1583,8 @@ export interface components {
         Finding: {
             /** @description why the specialist lets it stand; empty while nobody does */
             accepted: string;
+            /** @description the state in which it holds, as an account is asked for it; empty for the state shown */
+            at: string;
             fixes: components["schemas"]["Fix"][];
             /**
              * Format: double
@@ -2074,6 +2081,8 @@ export interface components {
             title: string;
             /** @enum {string} */
             unit: "kg" | "%" | "°" | "people";
+            /** @description its exact worst, whatever the cases; absent for what is for information */
+            worst?: components["schemas"]["WorstOf"];
         };
         LimitMoved: {
             /**
@@ -2184,8 +2193,8 @@ export interface components {
         };
         MendRequest: {
             job: components["schemas"]["Job"];
-            /** @enum {string} */
-            limit: "front" | "rear" | "gross" | "combination" | "placard" | "front-share" | "sides";
+            /** @description what a finding says to ask for */
+            limit: string;
         };
         Mends: {
             found: components["schemas"]["Mend"][];
@@ -3536,6 +3545,27 @@ export interface components {
             aims: string[];
             parts: string[];
         };
+        WorstOf: {
+            /**
+             * Format: double
+             * @description what is left; negative is over, or missing
+             */
+            left: number;
+            /**
+             * Format: double
+             * @description in the column's unit
+             */
+            load: number;
+            /**
+             * Format: double
+             * @description standard uncertainty of the load, kg; 0 where none is worked out
+             */
+            sigma: number;
+            /** @enum {string} */
+            state: "within" | "close" | "over" | "unknown";
+            /** @description the state in words */
+            words: string;
+        };
         WorstState: {
             /** @description front, front-least, rear, gross, combination, left or right */
             figure: string;
@@ -3711,41 +3741,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Card"];
-                };
-            };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ErrorModel"];
-                };
-            };
-        };
-    };
-    "show-case": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                case: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Job"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Job"];
                 };
             };
             /** @description Error */
@@ -4816,6 +4811,42 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Sheet"][];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "show-state": {
+        parameters: {
+            query?: {
+                /** @description empty for the state shown, case: and the id of a case, or worst: and a limit */
+                state?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Job"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Job"];
                 };
             };
             /** @description Error */

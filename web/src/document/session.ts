@@ -169,7 +169,8 @@ export class JobSession {
       this.notice = '';
       this.live.ask(job);
     } catch (error) {
-      this.notice = error instanceof Refused ? error.message : 'The server does not answer; nothing was tried.';
+      this.tell(error instanceof Refused ? error.message : 'The server does not answer; nothing was tried.');
+      return;
     }
     this.emit();
   }
@@ -225,6 +226,12 @@ export class JobSession {
     this.done = [];
     this.undone = [];
     this.take(this.synced.job, 0);
+  }
+
+  /** Tells something that the user should know. */
+  tell(sentence: string): void {
+    this.notice = sentence;
+    this.emit();
   }
 
   dismissNotice(): void {

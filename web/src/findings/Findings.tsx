@@ -2,6 +2,7 @@ import { useNavigate } from 'react-router';
 
 import type { Finding } from '../api/types';
 import { chosenVariant, useSnapshot } from '../document/SessionContext';
+import { useShowState } from '../load/useShowState';
 import { formatChange } from '../quantity/format';
 import { unitName } from '../quantity/units';
 import { Acceptance } from './Acceptance';
@@ -21,6 +22,7 @@ export function Findings({ onShow }: Props) {
   const navigate = useNavigate();
   const { job, assessment, trial } = useSnapshot();
   const { tried, toggle } = useTrial();
+  const showState = useShowState();
   if (!assessment) return <p aria-busy="true" />;
   // While something is tried the list stays, so that another way can be tried.
   const { findings } = trial?.before ?? assessment;
@@ -60,6 +62,7 @@ export function Findings({ onShow }: Props) {
               ))}
             </ul>
           )}
+          {finding.at !== '' && <button type="button" className="chip" aria-label={`Show the state in which ${finding.title}`} onClick={() => showState(finding.at, 'the worst state')}>Show this state</button>}
           {finding.mend !== '' && <MendPanel finding={finding} />}
           <Acceptance finding={finding} />
         </li>

@@ -5,7 +5,7 @@ import { RemoveButton } from '../components/ListButtons';
 import { StateMark } from '../components/StateMark';
 import { TextField } from '../components/TextField';
 import { chosenVariant } from '../document/SessionContext';
-import { formatQuantity } from '../quantity/format';
+import { sayFigure } from './sayFigure';
 
 interface Props {
   figures: LoadFigures;
@@ -15,17 +15,13 @@ interface Props {
   onOpen: (id: string) => void;
   onRename: (id: string, name: string) => void;
   onRemove: (id: string) => void;
-  onShow: (id: string) => void;
+  onShow: (at: string, name: string) => void;
   onUpdate: (id: string) => void;
 }
 
 /** Cases by limits: load, what is left, and the state of each by shape and word. */
 export function CaseMatrix({ figures, job, open, onOpen, onRename, onRemove, onShow, onUpdate }: Props) {
-  const say = (value: number, unit: LimitColumn['unit']) => {
-    if (unit === 'kg') return formatQuantity(value, 'mass', job.units);
-    if (unit === 'people') return value.toFixed(0);
-    return unit === '%' ? `${value.toFixed(1)} %` : `${value.toFixed(1)}°`;
-  };
+  const say = (value: number, unit: LimitColumn['unit']) => sayFigure(value, unit, job.units);
   const account = (at: string, limit: string) => `/jobs/${job.id}/load/account${at === '' ? '' : `?state=${encodeURIComponent(at)}`}#${limit}`;
   // Names are as they are being typed; the figures follow a moment later.
   const names = new Map(chosenVariant(job).cases.map((c) => [c.id, c.name]));
@@ -47,11 +43,17 @@ export function CaseMatrix({ figures, job, open, onOpen, onRename, onRemove, onS
           {rows.map((row, i) => (
             <tr key={row.id || row.name} data-case={row.id || row.name} className={row.id === '' && i > 0 ? 'exact' : ''}>
               <th scope="row" title={row.state}>
-                {row.id === '' ? <>{row.name}{i > 0 && <small className="hint">{row.state}</small>}</> : (
+                {row.id === '' ? (
+                  <>
+                    {row.name}
+                    {i > 0 && <small className="hint">{row.state}</small>}
+                    {row.at !== '' && <button type="button" className="chip" aria-label={`Show ${row.name}`} onClick={() => onShow(row.at, row.name)}>Show</button>}
+                  </>
+                ) : (
                   <div className="case-name">
                     <TextField label={`Name of case ${row.name}`} value={row.name} maxLength={120} required onCommit={(name) => onRename(row.id, name)} />
                     <button type="button" className="chip" aria-label={`Change ${row.name}`} aria-expanded={open === row.id} onClick={() => onOpen(open === row.id ? '' : row.id)}>Change</button>
-                    <button type="button" className="chip" aria-label={`Show ${row.name}`} onClick={() => onShow(row.id)}>Show</button>
+                    <button type="button" className="chip" aria-label={`Show ${row.name}`} onClick={() => onShow(row.at, row.name)}>Show</button>
                     <button type="button" className="icon-button" aria-label={`Set ${row.name} to the state shown`} title="Set to the state shown" onClick={() => onUpdate(row.id)}><i className="bi bi-arrow-down-square" aria-hidden /></button>
                     <RemoveButton label={`Remove case ${row.name}`} onClick={() => onRemove(row.id)} />
                   </div>
@@ -63,6 +65,7 @@ export function CaseMatrix({ figures, job, open, onOpen, onRename, onRemove, onS
                 return (
                   <td key={column.id} data-limit={column.id} className={`case-${cell.state}`}>
                     <Link className="figure" to={account(row.at, column.id)} title="Where this comes from">{say(cell.load, column.unit)}</Link>
+                    {cell.sigma > 0 && <small className="figure hint" title="Two standard deviations">± {say(2 * cell.sigma, column.unit)}</small>}
                     {cell.state !== 'unknown' && <StateMark state={cell.state} />}
                     {cell.state !== 'unknown' && <small className="figure hint">{cell.left < 0 ? `${say(-cell.left, column.unit)} ${column.least ? 'short' : 'over'}` : `${say(cell.left, column.unit)} left`}</small>}
                   </td>

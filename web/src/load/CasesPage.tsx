@@ -11,7 +11,9 @@ import { newId } from '../document/things';
 import { CaseMatrix } from './CaseMatrix';
 import { CaseSheet } from './CaseSheet';
 import { ConfidenceList } from './ConfidenceList';
+import { useShowState } from './useShowState';
 import { UseUpCurve } from './UseUpCurve';
+import { WorstList } from './WorstList';
 
 /** The setting of everything that may vary, as it is shown now. */
 function caseOfNow(job: Job): Omit<Case, 'id' | 'name'> {
@@ -31,7 +33,7 @@ export function CasesPage() {
   const session = useSession();
   const { job } = useSnapshot();
   const [open, setOpen] = useState('');
-  const [trouble, setTrouble] = useState('');
+  const show = useShowState();
   const { data, error } = useQuery({
     queryKey: ['load', job],
     queryFn: ({ signal }) => answer(api.POST('/api/load', { body: job, signal })),
@@ -52,7 +54,6 @@ export function CasesPage() {
           </>
         }
       >
-        {trouble !== '' && <p className="trouble" role="alert">{trouble}</p>}
         {error ? <p className="empty" role="alert">{error instanceof Refused ? error.message : 'The server does not answer; the cases appear when it does.'}</p> : !data ? <p className="empty" aria-busy="true">Counting…</p> : (
           <CaseMatrix
             figures={data} job={job}
@@ -62,13 +63,7 @@ export function CasesPage() {
               v.cases = v.cases.filter((c) => c.id !== id);
             })}
             open={open} onOpen={setOpen}
-            onShow={(id) => {
-              const name = chosenVariant(job).cases.find((c) => c.id === id)?.name ?? id;
-              session.derive(`Show ${name}`, (j) => answer(api.POST('/api/cases/{case}/show', { params: { path: { case: id } }, body: j }))).then(
-                () => setTrouble(''),
-                (e: unknown) => setTrouble(e instanceof Refused ? e.message : 'The server does not answer; the state is as it was.'),
-              );
-            }}
+            onShow={show}
             onUpdate={(id) => session.edit('Set case to the state shown', (j) => {
               const v = chosenVariant(j);
               v.cases = v.cases.map((c) => (c.id === id ? { ...c, ...caseOfNow(j), people: c.people, stance: c.stance } : c));
@@ -77,6 +72,7 @@ export function CasesPage() {
         )}
       </Panel>
       {open !== '' && <CaseSheet id={open} onClose={() => setOpen('')} />}
+      {data && <WorstList columns={data.columns} job={job} />}
       {data && <ConfidenceList bands={data.confidence} job={job} />}
       {data && <UseUpCurve figures={data} job={job} />}
     </div>

@@ -3,23 +3,20 @@ package assess
 import (
 	"fmt"
 	"slices"
+	"strings"
 
 	"zaino/internal/core/fitout"
-	"zaino/internal/core/load"
 )
 
-// ShowCase sets everything that may vary in a job's chosen variant as one of its
-// cases says. Someone who was always aboard and stays at home in the case hangs on
-// a switch of their own then. The stance of a case is not a setting of the state
-// shown, which is on the road.
-func ShowCase(j *fitout.Job, id string) (fitout.Job, error) {
-	v := j.ChosenVariant()
-	k := slices.IndexFunc(v.Cases, func(c fitout.Case) bool { return c.ID == id })
-	if k < 0 {
-		return *j, fitout.Problem{Path: "case", Given: id, Accepted: "the id of a case of the chosen variant"}
+// ShowState sets everything that may vary in a job's chosen variant as one of its
+// states says, named as AccountOf names them. Someone who was always aboard and
+// stays at home in a case hangs on a switch of their own then. The stance of a case
+// is not a setting of the state shown, which is on the road.
+func ShowState(j *fitout.Job, at string) (fitout.Job, error) {
+	_, state, err := newSubject(j).stateAt(at)
+	if err != nil {
+		return *j, err
 	}
-	c := &v.Cases[k]
-	state := load.NewPlan(j).Case(c)
 	shown := withItems(j, func(i *fitout.Item) {
 		if i.Presence.Kind == fitout.ByLevel && i.Presence.Level != nil {
 			level := *i.Presence.Level
@@ -32,7 +29,7 @@ func ShowCase(j *fitout.Job, id string) (fitout.Job, error) {
 		t := &shown.Vehicle.Tanks[i]
 		t.Now = state.TankFills[t.ID]
 	}
-	v = shown.ChosenVariant()
+	v := shown.ChosenVariant()
 	v.Switches, v.Choices = slices.Clone(v.Switches), slices.Clone(v.Choices)
 	for i := range v.Switches {
 		v.Switches[i].On = state.Switches[v.Switches[i].ID]
@@ -40,8 +37,13 @@ func ShowCase(j *fitout.Job, id string) (fitout.Job, error) {
 	for i := range v.Choices {
 		v.Choices[i].Chosen = state.Choices[v.Choices[i].ID]
 	}
-	for i := range c.People {
-		showPerson(&shown, &c.People[i])
+	id, isCase := strings.CutPrefix(at, "case:")
+	for i := range v.Cases {
+		for k := range v.Cases[i].People {
+			if isCase && v.Cases[i].ID == id {
+				showPerson(&shown, &v.Cases[i].People[k])
+			}
+		}
 	}
 	if j.Trailer != nil {
 		trailer := *j.Trailer
