@@ -8,6 +8,13 @@ import (
 	"github.com/stretchr/testify/assert"
 )
 
+// escape leaves what is typed into a field, which is then ready to be typed over.
+func (p *page) escape() {
+	p.t.Helper()
+	p.keys(kb.Escape)
+	p.waitFor("(() => { const f = document.activeElement; return f.dataset.typing === 'false' && f.selectionStart === 0 && f.selectionEnd === f.value.length })()")
+}
+
 // TestAnOverloadFromNothingByKeyboard makes a job, loads it until it is over, has it
 // mended, keeps the state as a case and changes that, without a mouse.
 func TestAnOverloadFromNothingByKeyboard(t *testing.T) {
@@ -16,7 +23,7 @@ func TestAnOverloadFromNothingByKeyboard(t *testing.T) {
 	p.waitText("main", "No jobs yet.")
 	p.tabTo("Name of the new job")
 	p.keys("Ridge ute")
-	p.choose("Start from", "Dual-cab ute")
+	p.choose("Vehicle to start from", "Dual-cab with tub")
 	p.tabTo("Make the job")
 	p.keys(kb.Enter)
 	p.waitText(".implied", "Say who travels")
@@ -29,7 +36,7 @@ func TestAnOverloadFromNothingByKeyboard(t *testing.T) {
 	p.tabTo("Mass of Steel chest")
 	p.keys("heavy" + kb.Enter)
 	p.waitText("[role=alert]", "a number")
-	p.keys(kb.Escape)
+	p.escape()
 	p.keys("1200" + kb.Enter)
 	p.tabTo("Station of Steel chest")
 	p.keys("3600" + kb.Enter)
@@ -78,7 +85,7 @@ func TestAnOverloadFromNothingByKeyboard(t *testing.T) {
 	p.keys("lots" + kb.Enter)
 	p.waitText(".case-sheet [role=alert]", "accepted")
 	assert.Equal(t, "lots", p.value("Fuel tank in this case"))
-	p.keys(kb.Escape)
+	p.escape()
 	p.keys("80/2" + kb.Enter)
 	p.waitFor(field("Fuel tank in this case") + ".value === '40'")
 	p.saved()
@@ -94,7 +101,7 @@ func TestAWorstStateIsShownAndWhatIsTriedIsDroppedByTyping(t *testing.T) {
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/load")
 	p.waitText("[data-rule=gross-worst-over]", "Gross can go 159 kg over")
-	p.press("Show the state in which Gross can go")
+	p.press("Show this state: Gross can go")
 	p.waitText("[data-rule=gross-over]", "Gross 159 kg over")
 	assert.Zero(t, p.count("[data-rule=gross-worst-over]"), "it is the state shown now")
 	p.saved()
@@ -138,6 +145,6 @@ func TestWaysToMendAreCalledOffAndAskedAgain(t *testing.T) {
 	p.press("Keep it")
 	p.waitText("[data-rule=upgrade-uncertified]", "The plan counts on")
 	p.stage("Vehicle")
-	p.sheet("Fitted")
+	p.sheet("On it")
 	p.waitFor(field("Name of Certified axle rating") + " !== undefined")
 }

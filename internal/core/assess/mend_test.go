@@ -177,3 +177,84 @@ func BenchmarkMendSixtyModules(b *testing.B) {
 		})
 	}
 }
+
+// With only things that can stay behind, the first way is the one of one, two or
+// three of them that leaves least behind of those of its number, and it is of the
+// least number that does: what trying every set gives.
+func TestTheLeastThatStaysBehindIsWhatTryingEverySetGives(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		j := build()
+		j.Vehicle.Tanks[0].Min = j.Vehicle.Tanks[0].Now
+		j.Vehicle.Limits.Gross.Kg, j.Vehicle.Limits.FrontAxle.Kg = 9000, 9000
+		v := &j.Variants[0]
+		n := rapid.IntRange(1, 6).Draw(t, "things")
+		kg, x := make([]float64, n), make([]float64, n)
+		for i := range n {
+			id := string(rune('a'+i)) + "-thing"
+			kg[i], x[i] = float64(rapid.IntRange(5, 60).Draw(t, "kg")), float64(rapid.IntRange(1500, 4200).Draw(t, "x"))
+			v.Switches = append(v.Switches, fitout.Switch{ID: id, Name: id, On: true})
+			add(&j, id, kg[i], x[i], func(item *fitout.Item) {
+				item.Locked, item.Presence = true, fitout.Presence{Kind: fitout.BySwitch, Switch: id}
+			})
+		}
+		over := rapid.Float64Range(2, 90).Draw(t, "over")
+		j.Vehicle.Limits.RearAxle.Kg = Of(&j).Axles.Rear - over
+
+		number, least := 0, 0.0
+		for bits := 1; bits < 1<<n; bits++ {
+			size, left, relief := 0, 0.0, 0.0
+			for i := range n {
+				if bits>>i&1 == 1 {
+					size, left, relief = size+1, left+kg[i], relief+kg[i]*x[i]/3150
+				}
+			}
+			if size > 3 || relief < over {
+				continue
+			}
+			if number == 0 || size < number || size == number && left < least {
+				number, least = size, left
+			}
+		}
+		mends, err := MendLimit(context.Background(), &j, nil, "rear", func(float64) {})
+		if err != nil {
+			t.Fatal(err)
+		}
+		if number == 0 {
+			if len(mends.Found) > 0 || mends.None == "" {
+				t.Fatalf("no set does, and %v is offered", mends.Found)
+			}
+			return
+		}
+		if len(mends.Found) == 0 {
+			t.Fatalf("%d of them do, leaving %.0f kg, and none is offered", number, least)
+		}
+		if m := mends.Found[0]; len(m.Changes) != number || m.Effort > least+1e-6 || m.Effort < least-1e-6 {
+			t.Fatalf("offered are %d leaving %.1f kg, %d leaving %.1f do", len(m.Changes), m.Effort, number, least)
+		}
+	})
+}
+
+// What is called off ends at once, tells how far it was, and makes nothing up.
+func TestMendingCanBeCalledOff(t *testing.T) {
+	j := sixty(t, 5)
+	j.Vehicle.Tanks[0].Min = j.Vehicle.Tanks[0].Now
+	ctx, off := context.WithCancel(context.Background())
+	steps, share := 0, 0.0
+	mends, err := MendLimit(ctx, &j, shop(), "rear", func(s float64) {
+		steps++
+		assert.GreaterOrEqual(t, s, share)
+		share = s
+		if steps == 2 {
+			off()
+		}
+	})
+	require.NoError(t, err)
+	assert.LessOrEqual(t, steps, 4, "it ends soon")
+	assert.Empty(t, mends.None, "nothing is said of what was not looked at")
+
+	off()
+	mends, err = MendLimit(ctx, &j, shop(), "rear", func(float64) {})
+	require.NoError(t, err)
+	assert.Empty(t, mends.Found)
+	assert.Empty(t, mends.None)
+}

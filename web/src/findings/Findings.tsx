@@ -62,7 +62,7 @@ export function Findings({ onShow }: Props) {
               ))}
             </ul>
           )}
-          {finding.at !== '' && <button type="button" className="chip" aria-label={`Show the state in which ${finding.title}`} onClick={() => showState(finding.at, 'the worst state')}>Show this state</button>}
+          {finding.at !== '' && <button type="button" className="chip" aria-label={`Show this state: ${finding.title}`} onClick={() => showState(finding.at, 'the worst state')}>Show this state</button>}
           {finding.mend !== '' && <MendPanel finding={finding} />}
           <Acceptance finding={finding} />
         </li>
