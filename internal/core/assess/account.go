@@ -189,6 +189,7 @@ func (s *subject) formulas(a *Account, f *stateFigures, limits []limit) []Formul
 		{"centre", "Centre of gravity", "x = Σ m x / Σ m, y and z likewise", fmt.Sprintf("%s, %s, %s mm, without trailer", n(c.X), n(c.Y), n(c.Z))},
 		{"sides", "Left and right wheels", "each mass by ½ ∓ y / T on its axle, an estimate", fmt.Sprintf("%s and %s kg", n(corners.Left()), n(corners.Right()))},
 		{"front-share", "Front share", "F / M", fmt.Sprintf("%s / %s: %.1f %%", n(a.Sum.Front), n(a.Sum.Kg), 100*a.Sum.Front/max(1, a.Sum.Kg))},
+		{"grade", fmt.Sprintf("Nose up %d°", gradeDegrees), "R = M (x cos θ + z sin θ) / L, F = M cos θ − R", fmt.Sprintf("front %s, rear %s kg, without trailer", n(f.moments.OnGrade(L, gradeDegrees).Front), n(f.moments.OnGrade(L, gradeDegrees).Rear))},
 		{"tip", "Side tip angle", "atan(T / 2z), an upper bound", fmt.Sprintf("static stability factor %.3f, %.1f°", ssf, tip)},
 	}
 	if t := s.job.Trailer; t != nil && f.state.Coupled {

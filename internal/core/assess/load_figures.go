@@ -1,11 +1,8 @@
 package assess
 
 import (
-	"fmt"
-
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/load"
-	"zaino/internal/core/module"
 )
 
 // LoadFigures answer in every state that it will be driven in, how sure, and
@@ -15,7 +12,7 @@ type LoadFigures struct {
 	Cases      []CaseFigures `json:"cases" doc:"the state shown, each case, and the exact worst of each limit"`
 	Confidence []LimitBand   `json:"confidence"`
 	Curve      []CurvePoint  `json:"curve" doc:"from everything full to everything empty"`
-	Turns      []string      `json:"turns" doc:"where along it a limit is passed or the front becomes too light"`
+	Turns      []CurveTurn   `json:"turns" doc:"where along it a limit is passed or the front becomes too light"`
 }
 
 // LimitColumn is one limit of the matrix.
@@ -84,13 +81,20 @@ type CurvePoint struct {
 	Share  float64 `json:"share" doc:"front axle of the gross, 0 to 1"`
 }
 
+// CurveTurn is where something happens on the way from full to empty.
+type CurveTurn struct {
+	At   float64 `json:"at" doc:"place among the points of the curve: 2.5 is halfway from the third to the fourth"`
+	Axle string  `json:"axle" enum:"front,rear"`
+	Text string  `json:"text"`
+}
+
 // mostNext is how many things to weigh are named.
 const mostNext = 5
 
 // LoadOf looks at the load of a job's chosen variant in all its cases.
 func LoadOf(j *fitout.Job) LoadFigures {
 	s := newSubject(j)
-	f := LoadFigures{Cases: []CaseFigures{}, Confidence: []LimitBand{}, Turns: []string{}}
+	f := LoadFigures{Cases: []CaseFigures{}, Confidence: []LimitBand{}, Turns: []CurveTurn{}}
 	columns := s.columns()
 	s.worst(columns)
 	for _, c := range columns {
@@ -132,51 +136,4 @@ func (s *subject) band(l *limit) LimitBand {
 		b.Next = append(b.Next, w)
 	}
 	return b
-}
-
-// curve is the way from full to empty, with what happens on it.
-func (s *subject) curve() ([]CurvePoint, []string) {
-	gains, loses := map[string]bool{}, map[string]bool{}
-	names := map[string]string{}
-	for i := range s.job.Vehicle.Tanks {
-		names[s.job.Vehicle.Tanks[i].ID] = s.job.Vehicle.Tanks[i].Name
-	}
-	for i := range s.variant.Items {
-		item := &s.variant.Items[i]
-		names[item.ID] = item.Name
-		if item.Module != nil && item.Module.Kind == fitout.WasteTank {
-			gains[item.ID] = true
-		} else if item.Module != nil && module.Of(item.Module.Kind).Form == fitout.FormTank && item.Module.Kind == fitout.WaterTank {
-			loses[item.ID] = true
-		}
-	}
-	var points []CurvePoint
-	var turns []string
-	rear := s.rating(fitout.LimitRearAxle).Kg
-	least := s.job.Practice.FrontShare
-	for i, step := range s.plan.UseUp(gains, loses) {
-		axles := s.plan.MomentsIn(&step.State).Axles(s.plan.Wheelbase)
-		if step.State.Coupled && s.plan.Trailer != nil {
-			axles = axles.Plus(s.plan.Towing.Vehicle)
-		}
-		p := CurvePoint{Of: names[step.Of], Litres: step.Litres, Front: axles.Front, Rear: axles.Rear, Gross: axles.Gross(), Share: axles.Front / max(1, axles.Gross())}
-		if i > 0 {
-			before := points[i-1]
-			at := fmt.Sprintf("with %s left in %s", s.say.volume(step.Litres), lower(p.Of))
-			if before.Share >= least && p.Share < least {
-				turns = append(turns, fmt.Sprintf("The front becomes too light to steer, below %.0f %% of the gross, %s.", 100*least, at))
-			}
-			if rear > 0 && before.Rear <= rear && p.Rear > rear {
-				turns = append(turns, fmt.Sprintf("The rear axle passes its limit of %s, %s.", s.say.mass(rear), at))
-			}
-			if rear > 0 && before.Rear > rear && p.Rear <= rear {
-				turns = append(turns, fmt.Sprintf("The rear axle comes within its limit of %s, %s.", s.say.mass(rear), at))
-			}
-		}
-		points = append(points, p)
-	}
-	if turns == nil {
-		turns = []string{}
-	}
-	return points, turns
 }

@@ -88,7 +88,36 @@ func TestTheWayFromFullToEmptySaysWhereALimitIsPassed(t *testing.T) {
 	j.Vehicle.Limits.RearAxle.Kg = (first + last) / 2
 	_, turns := newSubject(&j).curve()
 	require.Len(t, turns, 1)
-	assert.Contains(t, turns[0], "The rear axle comes within its limit")
+	assert.Contains(t, turns[0].Text, "The rear axle comes within its limit")
+
+	// With that much left the rear axle stands just at its limit.
+	part, whole := turns[0].At-float64(int(turns[0].At)), int(turns[0].At)
+	rear := curve[whole].Rear + part*(curve[whole+1].Rear-curve[whole].Rear)
+	assert.InDelta(t, j.Vehicle.Limits.RearAxle.Kg, rear, 1e-6)
+}
+
+// The front becomes too light at just the litres that are told.
+func TestTheCurveTellsTheLitreAtWhichTheFrontIsTooLight(t *testing.T) {
+	j := build()
+	j.Vehicle.Tanks[0].Now = j.Vehicle.Tanks[0].Capacity
+	j.Vehicle.Tanks[0].Min = j.Vehicle.Tanks[0].Capacity
+	add(&j, "drum", 5, 400, func(i *fitout.Item) {
+		i.Presence = fitout.Presence{Kind: fitout.ByLevel, Level: &fitout.Level{Max: 100, Now: 100, Density: 1}}
+	})
+	share := func(litres float64) float64 {
+		at := j
+		at.Variants = []fitout.Variant{j.Variants[0]}
+		drum := j.Variants[0].Items[0]
+		drum.Presence.Level = &fitout.Level{Max: 100, Now: litres, Density: 1}
+		at.Variants[0].Items = []fitout.Item{drum}
+		a := Of(&at)
+		return a.Axles.Front / a.Gross
+	}
+	j.Practice.FrontShare = share(37)
+	f := LoadOf(&j)
+	require.Len(t, f.Turns, 1)
+	assert.Contains(t, f.Turns[0].Text, "with 37\u00a0L left in drum")
+	assert.Equal(t, "front", f.Turns[0].Axle)
 }
 
 func BenchmarkFortyCases(b *testing.B) {

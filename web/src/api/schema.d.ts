@@ -1458,6 +1458,16 @@ export interface components {
              */
             share: number;
         };
+        CurveTurn: {
+            /**
+             * Format: double
+             * @description place among the points of the curve: 2.5 is halfway from the third to the fourth
+             */
+            at: number;
+            /** @enum {string} */
+            axle: "front" | "rear";
+            text: string;
+        };
         Daily: {
             /** @description it is the daily driver too */
             driver: boolean;
@@ -2134,7 +2144,7 @@ export interface components {
             /** @description from everything full to everything empty */
             curve: components["schemas"]["CurvePoint"][];
             /** @description where along it a limit is passed or the front becomes too light */
-            turns: string[];
+            turns: components["schemas"]["CurveTurn"][];
         };
         LoosePlace: {
             /** @description middle of its box, where it is not outside */

@@ -45,6 +45,12 @@ export function UseUpCurve({ figures, job }: { figures: LoadFigures; job: Job })
             <path className="curve-rear" d={path((p) => p.rear)} />
             <text x={x(last) + 6} y={y(curve[last]?.front ?? 0) + 4}>Front {say(curve[last]?.front ?? 0)}</text>
             <text x={x(last) + 6} y={y(curve[last]?.rear ?? 0) + 4}>Rear {say(curve[last]?.rear ?? 0)}</text>
+            {turns.map((turn) => {
+              const at = Math.floor(turn.at);
+              const [from, to] = [curve[at], curve[at + 1]];
+              if (!from || !to) return null;
+              return <circle key={turn.text} className={`curve-turn curve-turn-${turn.axle}`} cx={x(turn.at)} cy={y(from[turn.axle] + (turn.at - at) * (to[turn.axle] - from[turn.axle]))} r={5}><title>{turn.text}</title></circle>;
+            })}
             {curve.map((p, i) => (i > 0 && p.of !== curve[i - 1]?.of ? (
               <g key={i}>
                 <path className="curve-step" d={`M${x(i - 1)} 8V${HEIGHT - BOTTOM}`} />
@@ -54,7 +60,7 @@ export function UseUpCurve({ figures, job }: { figures: LoadFigures; job: Job })
           </svg>
           <div>
             {turns.length === 0 ? <p className="hint">No limit is passed on the way, and the front stays heavy enough.</p> : (
-              <ul className="turns-list">{turns.map((t) => <li key={t} data-turn-point>{t}</li>)}</ul>
+              <ul className="turns-list">{turns.map((t) => <li key={t.text} data-turn-point>{t.text}</li>)}</ul>
             )}
             <h3>Used up in this order</h3>
             <ol className="aims">
