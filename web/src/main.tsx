@@ -15,6 +15,7 @@ import './styles/brief.css';
 import './styles/vehicle.css';
 import './styles/measure.css';
 import './styles/layout.css';
+import './styles/stances.css';
 import './styles/variants.css';
 import './styles/cases.css';
 import './styles/print.css';

@@ -179,7 +179,7 @@ func (s *subject) highest() float64 {
 	top := s.job.Vehicle.Outline.Height
 	for i := range s.variant.Items {
 		item := &s.variant.Items[i]
-		if s.plan.Items[i].Present && item.Seat == "" {
+		if s.plan.Items[i].Present && item.Seat == "" && !s.plan.Items[i].Trailer {
 			top = max(top, item.At.Z+item.Size.Height/2)
 		}
 	}
