@@ -38,12 +38,13 @@ const (
 )
 
 // MendLimit looks for the ways to mend one overloaded limit ("front", "rear",
-// "gross", "combination" or "placard") or rule of balance ("front-share" or
-// "sides"), or to come clear of one that is close: single changes first, then pairs, then threes, until
-// there are enough. Each is filtered by its linear effect, and the best are tried
-// on the whole job: only what keeps every other limit, breaks no hard rule of fit,
-// and does what it says is told. What is bought comes from the given components.
-// progress is told the share that is done.
+// "gross", "combination", "placard", "ball", "bay:" and an id) or rule of balance
+// ("front-share", "sides", "tip"), or to come clear of one that is close: single
+// changes first, then pairs, then threes, until there are enough. Each is filtered
+// by its linear effect, and the best are tried on the whole job: only what keeps
+// every other limit, breaks no hard rule of fit, and does what it says is told.
+// What is bought comes from the given components. progress is told the share that
+// is done.
 func MendLimit(ctx context.Context, j *fitout.Job, components []fitout.Component, id string, progress func(share float64)) (Mends, error) {
 	s := newSubject(j)
 	if err := Mendable(j, id); err != nil {
