@@ -31,7 +31,7 @@ export function AccountPage() {
   const query = state === '' ? '' : `?state=${encodeURIComponent(state)}`;
   if (error) return <p className="empty" role="alert">{error instanceof Refused ? error.message : 'The server does not answer; the account appears when it does.'}</p>;
   if (!a) return <p className="empty" aria-busy="true">Adding up…</p>;
-  const one = (x: number) => x.toFixed(1);
+  const one = (x: number) => x.toFixed(1).replace('-', '−');
   return (
     <div className="cases-page account">
       <Panel

@@ -103,7 +103,8 @@ export function ItemPanel({ selected }: { selected: string | undefined }) {
       <Field label="Note">
         <TextField label="Note" value={item.note} maxLength={4000} onCommit={(text) => edit('Note', (i) => (i.note = text), `note ${item.id}`)} />
       </Field>
-      {figures && (
+      {figures?.onTrailer && <p className="hint">{formatQuantity(figures.mass, 'mass', job.units)} on the trailer’s axle while it is coupled, and on no axle of the vehicle.</p>}
+      {figures && !figures.onTrailer && (
         <p className="hint">
           {formatQuantity(figures.mass, 'mass', job.units)}: front {formatChange(figures.front, 'mass', job.units)}, rear {formatChange(figures.rear, 'mass', job.units)}. Moving it{' '}
           {formatQuantity(100, 'length', job.units)} rearward puts {formatQuantity(figures.per100, 'mass', job.units)} from the front axle on the rear.
