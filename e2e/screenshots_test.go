@@ -63,7 +63,7 @@ func TestScreenshots(t *testing.T) {
 		}},
 		{"variants", "/jobs/river-gauging/layout/variants", ".comparison th[data-variant]", nil},
 		{"cases", "/jobs/river-gauging/load/cases", "[data-case=leaving]", nil},
-		{"account", "/jobs/queen-bees/load/account", "[data-formula]", nil},
+		{"account", "/jobs/queen-bees/load/account?state=case:honey", "[data-formula]", nil},
 		{"card", "/jobs/sound-recordist/load/card", "[data-room]", nil},
 		{"measure", "/jobs/sound-recordist/vehicle/measure/cargo", "[data-measure]", func(p *page) {
 			p.click("[data-step='betweenArches']")
@@ -74,8 +74,10 @@ func TestScreenshots(t *testing.T) {
 			p.typeInto("Or paste the lines here", "Name;Mass (kg);Station (mm)\nKettle;1,2;-300\nAnvil;heavy;100\nChair;4;-1200")
 			p.see("[data-line='4']")
 		}},
-		{"night", "/jobs/queen-bees/load", "[data-row]", func(p *page) {
+		{"night", "/jobs/river-gauging/load", "[data-rule=rear-over]", func(p *page) {
 			js[any](p, "document.documentElement.dataset.bsTheme = 'dark'")
+			p.press("Leave outboard motor behind")
+			p.see(".trial-bar .hint")
 		}},
 	}
 	for _, view := range views {
