@@ -107,7 +107,7 @@ func TestBadRequestsAreProblemDocuments(t *testing.T) {
 		{"a view that is none", "GET", "/api/jobs/river-gauging/svg/below", "", 422, "view"},
 		{"a sheet of a job that is none", "POST", "/api/sheets", `{"format":"zaino.job"}`, 422, "version"},
 		{"a limit that cannot be mended", "POST", "/api/mend", `{"limit":"roof","job":` + good + `}`, 422, "limit: roof was given; accepted is front, rear, gross"},
-		{"a combination without a trailer", "POST", "/api/mend", `{"limit":"combination","job":` + good + `}`, 422, "of a job with a trailer"},
+		{"a combination without a trailer", "POST", "/api/mend", `{"limit":"combination","job":` + good + `}`, 422, "of a job that tows"},
 		{"mending nothing", "POST", "/api/mend", `{"limit":"rear"}`, 422, "job"},
 		{"a fix that was not offered", "POST", "/api/fix", `{"edits":[{"kind":"drop","id":"nothing","with":"","value":3}],"job":` + good + `}`, 422, "a change that was offered for this job"},
 		{"a fix into nonsense", "POST", "/api/fix", `{"edits":[{"kind":"part-length","id":"water-tank","with":"","value":-3}],"job":` + good + `}`, 422, "Water tank"},

@@ -163,11 +163,11 @@ func applyItem(j *fitout.Job, i *fitout.Item, components []fitout.Component, edi
 		level := *i.Presence.Level
 		level.Now = value
 		i.Presence.Level = &level
-	case "to-trailer":
-		if j.Trailer == nil {
+	case "to-trailer", "off-trailer":
+		if j.Trailer == nil || i.OnTrailer == (edit.Kind == "to-trailer") {
 			return false
 		}
-		i.OnTrailer, i.In = true, nil
+		i.OnTrailer, i.In = !i.OnTrailer, nil
 	case "seat":
 		if !slices.ContainsFunc(j.Vehicle.Seats, func(s fitout.Seat) bool { return s.ID == edit.With }) {
 			return false

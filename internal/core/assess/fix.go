@@ -223,6 +223,22 @@ func trailings(s *subject, l *limit) []candidate {
 	return all
 }
 
+// untrailings take a thing off the trailer, onto the vehicle where it has its place.
+func untrailings(s *subject, l *limit) []candidate {
+	var all []candidate
+	for i := range s.variant.Items {
+		item, placed := &s.variant.Items[i], s.plan.Items[i]
+		if !placed.Present || !placed.Trailer || item.Locked {
+			continue
+		}
+		place := s.placed[i].At // with a wheelbase extension
+		at := load.Mass{Kg: placed.Towed, X: place.X, Y: place.Y, Z: place.Z}
+		change := load.Moments{Towed: -placed.Towed}.Add(at)
+		all = append(all, s.candidate(l, fmt.Sprintf("Carry %s on the vehicle instead of the trailer", lower(item.Name)), fitout.FixEdit{Kind: "off-trailer", ID: item.ID}, change, placed.Towed))
+	}
+	return all
+}
+
 // uncoupling leaves the trailer behind.
 func uncoupling(s *subject, l *limit) []candidate {
 	if !s.plan.Coupled() {

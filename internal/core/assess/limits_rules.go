@@ -2,8 +2,10 @@ package assess
 
 import (
 	"fmt"
+	"math"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/load"
 	"zaino/internal/core/rating"
 )
 
@@ -134,9 +136,9 @@ func overTowing(s *subject) []fitout.Finding {
 	if t == nil || !t.Coupled {
 		return nil
 	}
-	tow, kind := s.rating(fitout.LimitTrailerUnbraked), "unbraked"
+	tow, kind := s.towRating(), "unbraked"
 	if t.Braked {
-		tow, kind = s.rating(fitout.LimitTrailerBraked), "braked"
+		kind = "braked"
 	}
 	var found []fitout.Finding
 	check := func(rule, what string, load float64, l rating.Rating, subject string) {
@@ -146,7 +148,7 @@ func overTowing(s *subject) []fitout.Finding {
 				Title:    fmt.Sprintf("%s %s over", capital(what), s.say.mass(load-l.Kg)),
 				Sentence: fmt.Sprintf("The %s is %s; the limit of %s is %s.", what, s.say.mass(load), s.bindsOrVehicle(l), s.say.mass(l.Kg)),
 				Value:    load, Limit: l.Kg, Margin: l.Kg - load, Unit: "kg", Source: source(l.Source),
-				Mend: map[string]string{"ball": targetBall}[subject],
+				Mend: subject,
 			})
 		}
 	}
@@ -161,6 +163,14 @@ func overTowing(s *subject) []fitout.Finding {
 		})
 	}
 	return append(found, s.ballShare()...)
+}
+
+// towRating is what the vehicle may tow, with the brakes that the trailer has.
+func (s *subject) towRating() rating.Rating {
+	if s.job.Trailer.Braked {
+		return s.rating(fitout.LimitTrailerBraked)
+	}
+	return s.rating(fitout.LimitTrailerUnbraked)
 }
 
 // ballShare cautions about a coupled trailer with too little or too much of its
@@ -179,15 +189,28 @@ func (s *subject) ballShare() []fitout.Finding {
 	case share < practice.BallLeast:
 		f.Rule, f.Limit, f.Margin = "ball-light", 100*practice.BallLeast, 100*(share-practice.BallLeast)
 		f.Title = fmt.Sprintf("%s is %.1f %% of the trailer", capital(term), 100*share)
+		f.Fixes = s.ballTo("forward", math.Ceil(practice.BallLeast*mass))
 		f.Sentence = fmt.Sprintf("The %s is %s of a trailer of %s, less than the %.0f %% of the workshop's rule: it may sway. Load it further forward, by %s more on the ball.", term, s.say.mass(t.Ball), s.say.mass(mass), 100*practice.BallLeast, s.say.mass(practice.BallLeast*mass-t.Ball))
 	case practice.BallMost > 0 && share > practice.BallMost:
 		f.Rule, f.Limit, f.Margin = "ball-heavy", 100*practice.BallMost, 100*(practice.BallMost-share)
 		f.Title = fmt.Sprintf("%s is %.1f %% of the trailer", capital(term), 100*share)
+		f.Fixes = s.ballTo("back", math.Floor(practice.BallMost*mass))
 		f.Sentence = fmt.Sprintf("The %s is %s of a trailer of %s, more than the %.0f %% of the workshop's rule. Load it further back, by %s less on the ball.", term, s.say.mass(t.Ball), s.say.mass(mass), 100*practice.BallMost, s.say.mass(t.Ball-practice.BallMost*mass))
 	default:
 		return nil
 	}
 	return []fitout.Finding{f}
+}
+
+// ballTo loads the trailer further forward or back until the ball carries so much.
+func (s *subject) ballTo(direction string, ball float64) []fitout.Fix {
+	t := *s.job.Trailer
+	t.Ball = ball
+	change := load.Tow(&t, s.plan.Wheelbase, s.job.Vehicle.Hitch.Overhang).Moments(s.plan.Wheelbase).Minus(s.plan.Towing.Moments(s.plan.Wheelbase)).Axles(s.plan.Wheelbase)
+	return []fitout.Fix{{
+		Label: fmt.Sprintf("Load the trailer further %s, to %s on the ball", direction, s.say.mass(ball)),
+		Edit:  fitout.FixEdit{Kind: "ball", Value: ball}, Front: change.Front, Rear: change.Rear,
+	}}
 }
 
 // overPlacard holds people and cargo against a payload placard.

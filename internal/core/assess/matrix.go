@@ -115,11 +115,11 @@ func (s *subject) towingColumns() []column {
 	if t == nil {
 		return nil
 	}
-	id, title := fitout.LimitTrailerUnbraked, "Trailer, unbraked"
+	title := "Trailer, unbraked"
 	if t.Braked {
-		id, title = fitout.LimitTrailerBraked, "Trailer, braked"
+		title = "Trailer, braked"
 	}
-	tow, ball := s.rating(id), s.rating(fitout.LimitBall)
+	tow, ball := s.towRating(), s.rating(fitout.LimitBall)
 	share := func(f *stateFigures) float64 { return 100 * f.ball / max(1, f.trailer) }
 	all := []column{
 		{LimitColumn{ID: "trailer", Title: title, Limit: tow.Kg, Unit: "kg", Note: "uncoupled, with what rides on it; the limit of " + s.bindsOrVehicle(tow)}, func(f *stateFigures) float64 { return f.trailer }, by(load.Form{Towed: 1}), nil},

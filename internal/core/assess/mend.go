@@ -38,7 +38,7 @@ const (
 )
 
 // MendLimit looks for the ways to mend one overloaded limit ("front", "rear",
-// "gross", "combination", "placard", "ball", "bay:" and an id) or rule of balance
+// "gross", "combination", "placard", "ball", "trailer", "bay:" and an id) or rule of balance
 // ("front-share", "sides", "tip"), or to come clear of one that is close: single
 // changes first, then pairs, then threes, until there are enough. Each is filtered
 // by its linear effect, and the best are tried on the whole job: only what keeps
@@ -95,6 +95,7 @@ func (t trial) changes(l *limit) []candidate {
 	all = append(all, lightenings(s, l)...)
 	all = append(all, seatings(s, l)...)
 	all = append(all, trailings(s, l)...)
+	all = append(all, untrailings(s, l)...)
 	all = append(all, swaps(s, l, t.components)...)
 	all = append(all, ballShifts(s, l)...)
 	for i := range all {

@@ -14,6 +14,7 @@ const (
 	targetSides      = "sides"
 	targetPlacard    = "placard"
 	targetBall       = "ball"
+	targetTrailer    = "trailer"
 	targetTip        = "tip"
 	targetBay        = "bay:" // and the id of the bay
 )
@@ -23,7 +24,7 @@ func Mendable(j *fitout.Job, id string) error {
 	if _, known := newSubject(j).target(id, false); known {
 		return nil
 	}
-	return fitout.Problem{Path: "limit", Given: id, Accepted: "front, rear, gross, combination or ball of a job with a trailer, placard, front-share, sides, tip, or bay: and the id of a bay"}
+	return fitout.Problem{Path: "limit", Given: id, Accepted: "front, rear, gross, combination, ball or trailer of a job that tows, placard, front-share, sides, tip, or bay: and the id of a bay"}
 }
 
 // target is what has to be reached to mend a limit or a workshop rule of balance:
@@ -54,6 +55,9 @@ func (s *subject) target(id string, clear bool) (limit, bool) {
 			carried = t.Ball
 		}
 		return limit{id: id, title: "Ball", form: s.plan.GrossForm(), place: true, load: carried, limit: fitout.Limit{Kg: s.rating(fitout.LimitBall).Kg}}, true
+	}
+	if t := s.job.Trailer; id == targetTrailer && t != nil {
+		return limit{id: id, title: "Trailer", form: load.Form{Towed: 1}, place: true, load: s.plan.TrailerMass(), limit: fitout.Limit{Kg: s.towRating().Kg}}, true
 	}
 	if bay, ok := strings.CutPrefix(id, targetBay); ok {
 		for i := range s.job.Vehicle.Bays {

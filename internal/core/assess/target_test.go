@@ -254,3 +254,36 @@ func TestTheWorstStateOfAFindingCanBeShown(t *testing.T) {
 	require.Len(t, over, 1)
 	assert.InDelta(t, can[0].Value, over[0].Value, 1e-6)
 }
+
+func TestATrailerThatIsTooHeavyIsUnloaded(t *testing.T) {
+	j := travelling()
+	j.Trailer.Braked = true
+	j.Vehicle.Limits.TrailerBraked.Kg = 980
+	over := found(t, j, "trailer-over")
+	require.Len(t, over, 1, "950 kg and the drum of 50")
+	assert.Equal(t, "trailer", over[0].Mend)
+	mends := mendsOf(t, &j, "trailer")
+	require.Len(t, mends.Found, 1)
+	assert.Equal(t, "Carry drum on the vehicle instead of the trailer", mends.Found[0].Changes[0].Label)
+	after := appliedTo(t, &j, mends.Found[0])
+	assert.Empty(t, found(t, after, "trailer-over"))
+	assert.InDelta(t, Of(&j).Gross+50, Of(&after).Gross, 1e-6)
+	_, err := Apply(&j, nil, []fitout.FixEdit{{Kind: "to-trailer", ID: "drum"}})
+	assert.ErrorContains(t, err, "offered", "it is there already")
+}
+
+func TestABallIsBroughtToItsShare(t *testing.T) {
+	for ball, rule := range map[float64]string{30: "ball-light", 200: "ball-heavy"} {
+		j := travelling()
+		j.Trailer.Ball = ball
+		off := found(t, j, rule)
+		require.Len(t, off, 1)
+		require.Len(t, off[0].Fixes, 1)
+		before := Of(&j).Axles
+		brought, err := Apply(&j, nil, []fitout.FixEdit{off[0].Fixes[0].Edit})
+		require.NoError(t, err)
+		assert.Empty(t, found(t, brought, rule))
+		assert.InDelta(t, off[0].Fixes[0].Rear, Of(&brought).Axles.Rear-before.Rear, 1e-6)
+		assert.InDelta(t, off[0].Fixes[0].Front, Of(&brought).Axles.Front-before.Front, 1e-6)
+	}
+}

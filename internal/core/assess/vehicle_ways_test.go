@@ -192,7 +192,7 @@ func TestWhatCanBeMended(t *testing.T) {
 	for _, id := range []string{"front", "rear", "gross", "placard", "front-share", "sides"} {
 		assert.NoError(t, Mendable(&j, id), id)
 	}
-	assert.ErrorContains(t, Mendable(&j, "combination"), "of a job with a trailer")
+	assert.ErrorContains(t, Mendable(&j, "combination"), "of a job that tows")
 	j.Trailer = &fitout.Trailer{Name: "Box", Mass: 500, Ball: 50}
 	assert.NoError(t, Mendable(&j, "combination"))
 	_, err := MendLimit(context.Background(), &j, nil, "roof", func(float64) {})

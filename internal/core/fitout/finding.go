@@ -55,7 +55,7 @@ type Fix struct {
 
 // FixEdit is the edit of the document that makes a fix.
 type FixEdit struct {
-	Kind  string  `json:"kind" enum:"move-item,item-level,tank-level,switch-off,uncouple,part-x,part-y,part-z,part-length,part-width,part-height,travel,drop,lining,latch,strut-force,outside,foam-core,seat,swap,to-trailer,ball,distribution,rating,tyres,springs,extension" doc:"what is set"`
+	Kind  string  `json:"kind" enum:"move-item,item-level,tank-level,switch-off,uncouple,part-x,part-y,part-z,part-length,part-width,part-height,travel,drop,lining,latch,strut-force,outside,foam-core,seat,swap,to-trailer,off-trailer,ball,distribution,rating,tyres,springs,extension" doc:"what is set"`
 	ID    string  `json:"id" maxLength:"64" doc:"id of the item, tank, switch, limit or axle; empty for what there is one of"`
 	With  string  `json:"with" maxLength:"64" doc:"id of the seat, component or stance; empty for the others"`
 	Value float64 `json:"value" doc:"new middle, size, travel, drop or extension in mm, litres, newtons, thickness in mm, kg, kg·mm, load index or N/mm; 0 for the others"`

@@ -1654,7 +1654,7 @@ export interface components {
              * @description what is set
              * @enum {string}
              */
-            kind: "move-item" | "item-level" | "tank-level" | "switch-off" | "uncouple" | "part-x" | "part-y" | "part-z" | "part-length" | "part-width" | "part-height" | "travel" | "drop" | "lining" | "latch" | "strut-force" | "outside" | "foam-core" | "seat" | "swap" | "to-trailer" | "ball" | "distribution" | "rating" | "tyres" | "springs" | "extension";
+            kind: "move-item" | "item-level" | "tank-level" | "switch-off" | "uncouple" | "part-x" | "part-y" | "part-z" | "part-length" | "part-width" | "part-height" | "travel" | "drop" | "lining" | "latch" | "strut-force" | "outside" | "foam-core" | "seat" | "swap" | "to-trailer" | "off-trailer" | "ball" | "distribution" | "rating" | "tyres" | "springs" | "extension";
             /**
              * Format: double
              * @description new middle, size, travel, drop or extension in mm, litres, newtons, thickness in mm, kg, kg·mm, load index or N/mm; 0 for the others
