@@ -18,7 +18,7 @@ export function MarksCard() {
         onRemove={(m) => edit(`Remove ${m.name}`, (v) => drop(v.marks, m.id))}
         columns={[
           { head: 'What it is', words: true, cell: (m) => <SelectField label={`Kind of ${m.name}`} value={m.kind} options={markKinds} onCommit={(kind) => edit(`Kind of ${m.name}`, (v) => on(v.marks, m.id, (x) => (x.kind = kind)))} /> },
-          { head: 'Seen or reached', words: true, cell: (m) => <SelectField label={`Side of ${m.name}`} value={m.from} options={sightSides} onCommit={(from) => edit(`Side of ${m.name}`, (v) => on(v.marks, m.id, (x) => (x.from = from)))} /> },
+          { head: 'Seen or reached', words: true, cell: (m) => <SelectField label={`Where ${m.name} is seen or reached`} value={m.from} options={sightSides} onCommit={(from) => edit(`Side of ${m.name}`, (v) => on(v.marks, m.id, (x) => (x.from = from)))} /> },
           ...placeColumns((v) => v.marks),
         ]}
       />
