@@ -76,7 +76,7 @@ func WriteAccountXLSX(a *assess.Account) ([]byte, error) {
 	for _, l := range a.Limits {
 		limits = append(limits, []any{l.Title, l.Source, l.Binds, l.Load, l.Limit, l.Left, l.Sigma, l.Over})
 	}
-	about := [][]any{{a.Job}, {a.Customer}, {"Variant " + a.Variant}, {a.State}, {a.Baseline}}
+	about := [][]any{{a.Job}, {a.Customer}, {"Variant " + a.Variant}, {a.Case + ": " + a.State}, {a.Baseline}}
 	for _, c := range a.Cautions {
 		about = append(about, []any{c})
 	}
@@ -99,7 +99,10 @@ func WriteAccountXLSX(a *assess.Account) ([]byte, error) {
 }
 
 // latin puts text into the letters that the standard fonts of a PDF have.
-var latin = strings.NewReplacer("Σ", "Sum ", "σ", "sigma", "Φ", "Phi", "−", "-", "∓", "-/+", "\u202f", " ", "\u00a0", " ", "“", `"`, "”", `"`, "→", "to")
+var latin = strings.NewReplacer("Σ", "Sum ", "σ", "sigma", "Φ", "Phi", "θ", "t", "°", "\u00b0", "−", "-", "∓", "-/+", "\u202f", " ", "\u00a0", " ", "“", `"`, "”", `"`, "→", "to")
+
+// formulaWidths are the columns of the formulas, mm.
+var formulaWidths = []float64{37, 56, 89}
 
 // WriteAccountPDF writes the account as pages to hand over: where the figures come
 // from, the formulas, the limits with their sources, and the cautions.
@@ -154,7 +157,7 @@ func WriteAccountPDF(a *assess.Account) ([]byte, error) {
 	for _, x := range a.Formulas {
 		formulas = append(formulas, []string{x.Name, x.Formula, x.Numbers})
 	}
-	table([]float64{40, 66, 76}, "LLL", formulas)
+	table(formulaWidths, "LLL", formulas)
 	heading("Masses in this state")
 	rows := [][]string{accountHead}
 	for i := range a.Rows {
