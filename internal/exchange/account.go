@@ -102,7 +102,7 @@ func WriteAccountXLSX(a *assess.Account) ([]byte, error) {
 var latin = strings.NewReplacer("Σ", "Sum ", "σ", "sigma", "Φ", "Phi", "θ", "t", "°", "\u00b0", "−", "-", "∓", "-/+", "\u202f", " ", "\u00a0", " ", "“", `"`, "”", `"`, "→", "to")
 
 // formulaWidths are the columns of the formulas, mm.
-var formulaWidths = []float64{37, 56, 89}
+var formulaWidths = []float64{40, 62, 80}
 
 // WriteAccountPDF writes the account as pages to hand over: where the figures come
 // from, the formulas, the limits with their sources, and the cautions.

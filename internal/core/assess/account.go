@@ -194,7 +194,7 @@ func (s *subject) formulas(a *Account, f *stateFigures, limits []limit) []Formul
 	}
 	if t := s.job.Trailer; t != nil && f.state.Coupled {
 		all = append(all, Formula{"combination", "Combination", "M + trailer − what it puts on the vehicle", fmt.Sprintf("%s + %s − %s = %s kg", n(a.Sum.Kg), n(f.trailer), n(s.plan.Towing.Vehicle.Gross()), n(a.Sum.Kg+s.plan.Towing.TrailerAxle+f.moments.Towed))})
-		all = append(all, Formula{"ball", "Ball on the axles", "R + B (L + overhang) / L, F − B overhang / L", fmt.Sprintf("ball %s kg, %s mm behind the rear axle: rear %+.1f, front %+.1f kg", n(t.Ball), n(s.job.Vehicle.Hitch.Overhang), s.plan.Towing.Vehicle.Rear, s.plan.Towing.Vehicle.Front)})
+		all = append(all, Formula{"ball", "Ball on the axles", "R + B (L + overhang) / L, F − B overhang / L", fmt.Sprintf("ball %s kg, overhang %s mm: rear %+.1f, front %+.1f kg", n(t.Ball), n(s.job.Vehicle.Hitch.Overhang), s.plan.Towing.Vehicle.Rear, s.plan.Towing.Vehicle.Front)})
 	}
 	for i := range limits {
 		if l := &limits[i]; l.stated() {
