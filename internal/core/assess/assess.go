@@ -133,6 +133,7 @@ type subject struct {
 	ratings  []rating.Rating
 	weighing load.Weighing // of the tickets, for a weighed baseline
 	baseline load.Baseline // how sure the empty vehicle is
+	spreads  *load.Spread  // see spread
 	needs    brief.Needs
 	ride     RideFigures
 	bench    bench

@@ -14,7 +14,6 @@ type column struct {
 	LimitColumn
 	of    func(f *stateFigures) float64
 	count load.Count // greatest in the state that is worst for it; nil for what is for information
-	form  *load.Form // of the limits of the pads, which have a band
 }
 
 // by counts a form of all moments.
@@ -78,15 +77,15 @@ func (s *subject) padColumns() []column {
 		l := &s.limits[i]
 		all = append(all, column{LimitColumn{ID: l.id, Title: l.title, Limit: l.limit.Kg, Unit: "kg", Note: l.told()}, func(f *stateFigures) float64 {
 			return l.form.Of(f.moments) + s.plan.Towed(l.form, f.state)
-		}, by(l.form), &l.form})
+		}, by(l.form)})
 	}
 	if gross, empty := s.rating(fitout.LimitGross), s.plan.Unladen.Kg; gross.Kg > 0 {
 		all = append(all, column{LimitColumn{ID: "payload", Title: "Payload", Limit: gross.Kg - empty, Unit: "kg", Note: "what the gross leaves for all that is put on the vehicle as it stands empty and dry"},
-			func(f *stateFigures) float64 { return f.axles.Gross() - empty }, by(s.plan.GrossForm()), nil})
+			func(f *stateFigures) float64 { return f.axles.Gross() - empty }, by(s.plan.GrossForm())})
 	}
 	if r := s.rating(fitout.LimitPlacard); r.Kg > 0 {
 		all = append(all, column{LimitColumn{ID: "placard", Title: capital(s.say.term(fitout.TermPlacard)), Limit: r.Kg, Unit: "kg", Note: "people, fitout, cargo and what the trailer puts on the ball"},
-			func(f *stateFigures) float64 { return s.peopleAndCargoIn(f.state) }, s.placardCount, nil})
+			func(f *stateFigures) float64 { return s.peopleAndCargoIn(f.state) }, s.placardCount})
 	}
 	return all
 }
@@ -105,7 +104,7 @@ func (s *subject) tyreColumns() []column {
 					return f.axles.Front
 				}
 				return f.axles.Rear
-			}, by(map[fitout.WhichAxle]load.Form{fitout.FrontAxle: s.plan.FrontForm(), fitout.RearAxle: s.plan.RearForm()}[axle]), nil})
+			}, by(map[fitout.WhichAxle]load.Form{fitout.FrontAxle: s.plan.FrontForm(), fitout.RearAxle: s.plan.RearForm()}[axle])})
 	}
 	return all
 }
@@ -122,15 +121,15 @@ func (s *subject) towingColumns() []column {
 	tow, ball := s.towRating(), s.rating(fitout.LimitBall)
 	share := func(f *stateFigures) float64 { return 100 * f.ball / max(1, f.trailer) }
 	all := []column{
-		{LimitColumn{ID: "trailer", Title: title, Limit: tow.Kg, Unit: "kg", Note: "uncoupled, with what rides on it; the limit of " + s.bindsOrVehicle(tow)}, func(f *stateFigures) float64 { return f.trailer }, by(load.Form{Towed: 1}), nil},
-		{LimitColumn{ID: "ball", Title: capital(s.say.term(fitout.TermBall)), Limit: ball.Kg, Unit: "kg", Note: "the limit of " + s.bindsOrVehicle(ball)}, func(f *stateFigures) float64 { return f.ball }, by(load.Form{Towed: 1}), nil},
-		{LimitColumn{ID: "ball-most", Title: "Ball share", Limit: 100 * s.job.Practice.BallMost, Unit: "%", Note: "of the trailer's mass; workshop rule"}, share, s.ballCount(-1), nil},
+		{LimitColumn{ID: "trailer", Title: title, Limit: tow.Kg, Unit: "kg", Note: "uncoupled, with what rides on it; the limit of " + s.bindsOrVehicle(tow)}, func(f *stateFigures) float64 { return f.trailer }, by(load.Form{Towed: 1})},
+		{LimitColumn{ID: "ball", Title: capital(s.say.term(fitout.TermBall)), Limit: ball.Kg, Unit: "kg", Note: "the limit of " + s.bindsOrVehicle(ball)}, func(f *stateFigures) float64 { return f.ball }, by(load.Form{Towed: 1})},
+		{LimitColumn{ID: "ball-most", Title: "Ball share", Limit: 100 * s.job.Practice.BallMost, Unit: "%", Note: "of the trailer's mass; workshop rule"}, share, s.ballCount(-1)},
 		{LimitColumn{ID: "ball-least", Title: "Ball share", Limit: 100 * s.job.Practice.BallLeast, Least: true, Unit: "%", Note: "of the trailer's mass; workshop rule"}, func(f *stateFigures) float64 {
 			if f.trailer == 0 {
 				return 100 * s.job.Practice.BallLeast // nothing sways
 			}
 			return share(f)
-		}, s.ballCount(1), nil},
+		}, s.ballCount(1)},
 	}
 	return all
 }
@@ -140,18 +139,18 @@ func (s *subject) placeColumns() []column {
 	onRoof := func(item *fitout.Item) bool { return s.onRoof(item.Bay) }
 	roof := func(f *stateFigures) float64 { return s.aboard(f.state, onRoof) }
 	if r := s.rating(fitout.LimitRoofMoving); r.Kg > 0 {
-		all = append(all, column{LimitColumn{ID: "roof", Title: "Roof, moving", Limit: r.Kg, Unit: "kg", Note: "the limit of " + s.bindsOrRoof(r.Limit)}, roof, s.massBy(onRoof), nil})
+		all = append(all, column{LimitColumn{ID: "roof", Title: "Roof, moving", Limit: r.Kg, Unit: "kg", Note: "the limit of " + s.bindsOrRoof(r.Limit)}, roof, s.massBy(onRoof)})
 	}
 	if r := s.rating(fitout.LimitRoofParked); r.Kg > 0 {
 		all = append(all, column{LimitColumn{ID: "roof-parked", Title: "Roof, parked", Limit: r.Kg, Unit: "kg", Note: "with those who sleep up there"}, func(f *stateFigures) float64 {
 			return roof(f) + s.roofSleepers()
-		}, s.massBy(onRoof), nil})
+		}, s.massBy(onRoof)})
 	}
 	for i := range s.job.Vehicle.Bays {
 		if b := &s.job.Vehicle.Bays[i]; b.Rating > 0 && b.Kind != fitout.BayRoof {
 			inBay := func(item *fitout.Item) bool { return item.Bay == b.ID }
 			all = append(all, column{LimitColumn{ID: "bay:" + b.ID, Title: b.Name, Limit: b.Rating, Unit: "kg", Note: "its rating"},
-				func(f *stateFigures) float64 { return s.aboard(f.state, inBay) }, s.massBy(inBay), nil})
+				func(f *stateFigures) float64 { return s.aboard(f.state, inBay) }, s.massBy(inBay)})
 		}
 	}
 	return all
@@ -165,17 +164,17 @@ func (s *subject) balanceColumns() []column {
 	return []column{
 		{LimitColumn{ID: "front-share", Title: "Front share", Limit: 100 * practice.FrontShare, Least: true, Unit: "%", Note: "of the gross; workshop rule"}, func(f *stateFigures) float64 {
 			return 100 * f.axles.Front / max(1, f.axles.Gross())
-		}, by(s.plan.FrontShareForm(practice.FrontShare)), nil},
+		}, by(s.plan.FrontShareForm(practice.FrontShare))},
 		{LimitColumn{ID: "sides", Title: "Sides differ", Limit: 100 * practice.SideShare, Unit: "%", Note: "of the gross; an estimate; workshop rule"}, func(f *stateFigures) float64 {
 			return 100 * math.Abs(f.corners.Left()-f.corners.Right()) / max(1, f.moments.Kg)
-		}, s.sidesCount(), nil},
+		}, s.sidesCount()},
 		{LimitColumn{ID: "tip", Title: "Tip angle lost", Limit: practice.TipLoss, Unit: "°", Note: "of the unladen vehicle's side tip angle, an upper bound; workshop rule"}, func(f *stateFigures) float64 {
 			_, tip := load.Stability(s.plan.TrackFront, s.plan.TrackRear, max(1, f.moments.Centre().Z))
 			return unladen - tip
-		}, by(s.plan.TipForm(unladen - practice.TipLoss)), nil},
-		{LimitColumn{ID: "seats", Title: "Seats", Limit: float64(len(s.job.Vehicle.Seats)), Unit: "people", Note: "people and animals in seats"}, func(f *stateFigures) float64 { return f.people }, s.peopleCount, nil},
-		{LimitColumn{ID: "grade-front", Title: "Front, nose up", Info: true, Unit: "kg", Note: grade}, func(f *stateFigures) float64 { return onGrade(f).Front }, nil, nil},
-		{LimitColumn{ID: "grade-rear", Title: "Rear, nose up", Info: true, Unit: "kg", Note: grade}, func(f *stateFigures) float64 { return onGrade(f).Rear }, nil, nil},
+		}, by(s.plan.TipForm(unladen - practice.TipLoss))},
+		{LimitColumn{ID: "seats", Title: "Seats", Limit: float64(len(s.job.Vehicle.Seats)), Unit: "people", Note: "people and animals in seats"}, func(f *stateFigures) float64 { return f.people }, s.peopleCount},
+		{LimitColumn{ID: "grade-front", Title: "Front, nose up", Info: true, Unit: "kg", Note: grade}, func(f *stateFigures) float64 { return onGrade(f).Front }, nil},
+		{LimitColumn{ID: "grade-rear", Title: "Rear, nose up", Info: true, Unit: "kg", Note: grade}, func(f *stateFigures) float64 { return onGrade(f).Rear }, nil},
 	}
 }
 
@@ -230,20 +229,26 @@ func (s *subject) worst(columns []column) {
 	}
 }
 
+// spread is how sure the loads on the pads are, in any state.
+func (s *subject) spread() *load.Spread {
+	if s.spreads == nil {
+		forms := make([]load.Form, len(s.limits))
+		for i := range s.limits {
+			forms[i] = s.limits[i].form
+		}
+		s.spreads = load.NewSpread(s.plan, forms, s.baseline, &s.job.Practice.Uncertainty)
+	}
+	return s.spreads
+}
+
 func (s *subject) caseFigures(id, at, name string, state *load.State, columns []column) CaseFigures {
 	c := CaseFigures{ID: id, At: at, Name: name, State: s.say.state(s.variant, *state), Cells: make([]CaseCell, len(columns))}
 	figures := s.figuresIn(state)
-	var forms []load.Form
-	for i := range columns {
-		if columns[i].form != nil {
-			forms = append(forms, *columns[i].form)
-		}
-	}
-	sigmas := s.plan.Sigmas(forms, s.baseline, &s.job.Practice.Uncertainty, state)
+	sigmas := s.spread().In(state)
 	for i := range columns {
 		c.Cells[i] = cell(columns[i].of(figures), &columns[i].LimitColumn, s.job.Practice.Close)
-		if columns[i].form != nil {
-			c.Cells[i].Sigma, sigmas = sigmas[0], sigmas[1:]
+		if i < len(sigmas) { // the pads come first
+			c.Cells[i].Sigma = sigmas[i]
 		}
 	}
 	return c

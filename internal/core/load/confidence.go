@@ -101,43 +101,6 @@ func (p *Plan) Errors(b Baseline, u *fitout.Uncertainty, state *State) []Err {
 	return errors
 }
 
-// Sigmas are the standard uncertainties of forms in a state, or in the state shown
-// for nil: what Sigma gives for its Errors, without keeping those.
-func (p *Plan) Sigmas(forms []Form, b Baseline, u *fitout.Uncertainty, state *State) []float64 {
-	sums := make([]float64, len(forms))
-	for _, e := range p.baselineErrors(b) {
-		for i, f := range forms {
-			of := e.Of(f)
-			sums[i] += of * of
-		}
-	}
-	together := map[fitout.Material][]float64{}
-	p.eachError(u, state, func(e *source) {
-		if e.wall == "" {
-			for i := range forms {
-				of := forms[i].Of(e.one) * e.sigma
-				sums[i] += of * of
-			}
-			return
-		}
-		if together[e.wall] == nil {
-			together[e.wall] = make([]float64, len(forms))
-		}
-		for i := range forms {
-			together[e.wall][i] += forms[i].Of(e.one) * e.sigma
-		}
-	})
-	for _, of := range together {
-		for i := range of {
-			sums[i] += of[i] * of[i]
-		}
-	}
-	for i := range sums {
-		sums[i] = math.Sqrt(sums[i])
-	}
-	return sums
-}
-
 // source is one source of error: what a kilogram or a millimetre of it does to the
 // moments, and how many of those are one standard deviation.
 type source struct {
@@ -150,7 +113,6 @@ type source struct {
 
 // eachError visits every source of error of what is aboard; visit must not keep it.
 func (p *Plan) eachError(u *fitout.Uncertainty, state *State, visit func(*source)) {
-	var e source
 	for i := range p.Tanks {
 		m := p.Tanks[i].Mass
 		if state != nil {
@@ -159,41 +121,42 @@ func (p *Plan) eachError(u *fitout.Uncertainty, state *State, visit func(*source
 		if m.Kg > 0 {
 			sigma := u.Weighed * m.Kg
 			m.Kg = 1
-			e = source{item: i, tank: true, mass: true, one: Moments{}.Add(m), sigma: sigma, weighed: sigma}
-			visit(&e)
+			visit(&source{item: i, tank: true, mass: true, one: Moments{}.Add(m), sigma: sigma, weighed: sigma})
 		}
 	}
 	for i := range p.Items {
-		item := &p.variant.Items[i]
 		thing, aboard := p.Items[i], p.Items[i].Present
 		if state != nil {
 			thing, aboard = p.In(i, state)
 		}
-		kg := thing.Kg()
-		if !aboard || kg == 0 || thing.Trailer && !p.coupledIn(state) {
-			continue
+		if aboard && (!thing.Trailer || p.coupledIn(state)) {
+			p.errorsOf(i, &thing, u, visit)
 		}
-		e.item, e.tank, e.wall = i, false, ""
-		if m := &thing.Mass; thing.Trailer {
-			e.one = Moments{Towed: 1}
-		} else {
-			e.mass, e.sigma, e.weighed = false, u.Station, u.Station
-			e.one = Moments{X: kg, XY: kg * m.Y}
-			visit(&e)
-			e.one = Moments{1, m.X, m.Y, m.Z, m.X * m.Y, 0}
-		}
-		e.mass = true
-		if l := item.Presence.Level; item.Presence.Kind == fitout.ByLevel && l != nil {
-			content := kg - item.Mass
-			e.sigma, e.weighed, kg = u.Weighed*content, u.Weighed*content, item.Mass
-			visit(&e)
-		}
-		e.sigma, e.weighed = sigmaOf(item.Source, kg, u), sigmaOf(fitout.ByScale, kg, u)
-		if item.Source == fitout.ByMaterial && item.Module != nil {
-			e.wall = item.Module.Wall
-		}
+	}
+}
+
+// errorsOf visits the sources of error of one item as it is in a state: of its
+// place, of what is in it, and of its own mass.
+func (p *Plan) errorsOf(i int, thing *Placed, u *fitout.Uncertainty, visit func(*source)) {
+	item, kg := &p.variant.Items[i], thing.Kg()
+	if kg == 0 {
+		return
+	}
+	e := source{item: i, mass: true, one: Moments{Towed: 1}}
+	if m := &thing.Mass; !thing.Trailer {
+		visit(&source{item: i, one: Moments{X: kg, XY: kg * m.Y}, sigma: u.Station, weighed: u.Station})
+		e.one = Moments{1, m.X, m.Y, m.Z, m.X * m.Y, 0}
+	}
+	if l := item.Presence.Level; item.Presence.Kind == fitout.ByLevel && l != nil {
+		content := kg - item.Mass
+		e.sigma, e.weighed, kg = u.Weighed*content, u.Weighed*content, item.Mass
 		visit(&e)
 	}
+	e.sigma, e.weighed = sigmaOf(item.Source, kg, u), sigmaOf(fitout.ByScale, kg, u)
+	if item.Source == fitout.ByMaterial && item.Module != nil {
+		e.wall = item.Module.Wall
+	}
+	visit(&e)
 }
 
 func (p *Plan) baselineErrors(b Baseline) []Err {

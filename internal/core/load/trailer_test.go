@@ -154,8 +154,8 @@ func TestMomentsAddAndTakeOff(t *testing.T) {
 	})
 }
 
-// Sigmas are what Sigma gives for the errors that they stand for.
-func TestSigmasAreThoseOfTheErrors(t *testing.T) {
+// A spread gives in each state what Sigma gives for its errors.
+func TestASpreadIsThatOfTheErrors(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		j := anyJob(t)
 		for i := range j.Variants[0].Items {
@@ -170,8 +170,16 @@ func TestSigmasAreThoseOfTheErrors(t *testing.T) {
 		b := Baseline{Front: 8, Rear: 11}
 		forms := []Form{p.FrontForm(), p.RearForm(), p.GrossForm(), p.CombinationForm(), p.LeftForm()}
 		worst := p.Worst(p.RearForm())
-		for _, state := range []*State{nil, &worst} {
-			sigmas := p.Sigmas(forms, b, &u, state)
+		spread := NewSpread(p, forms, b, &u)
+		shown, emptied := p.Shown(), p.Shown()
+		for id := range emptied.Levels {
+			emptied.Levels[id] = 1
+		}
+		for _, item := range j.Variants[0].Items {
+			emptied.At[item.ID] = fitout.Point{X: 1234, Y: 56, Z: 789}
+		}
+		for _, state := range []*State{&shown, &worst, &emptied} {
+			sigmas := spread.In(state)
 			errors := p.Errors(b, &u, state)
 			for i, f := range forms {
 				if d := sigmas[i] - Sigma(f, errors); d > 1e-9 || d < -1e-9 {
