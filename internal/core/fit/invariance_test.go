@@ -179,7 +179,7 @@ func made(t *testing.T, s *Scene, edit fitout.FixEdit) {
 }
 
 // Every fix that a rule offers mends what it is offered for.
-func TestEveryFixMendsWhatItIsOfferedFor(t *testing.T) {
+func TestWhatARuleOffersMendsIt(t *testing.T) {
 	offered := 0
 	for _, rule := range Rules() {
 		t.Run(rule.ID, func(t *testing.T) {
