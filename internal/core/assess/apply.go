@@ -5,6 +5,7 @@ import (
 	"slices"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/load"
 )
 
 // Apply makes edits of fixes on a job's chosen variant, one after another. What is
@@ -86,6 +87,12 @@ func applyVehicle(j *fitout.Job, edit *fitout.FixEdit) bool {
 		e := fitout.Extension{Cut: v.Outline.Headboard}
 		if v.Extension != nil {
 			e = *v.Extension
+		}
+		if e.BehindCut == 0 {
+			// Nobody said what of the vehicle moves with its axle. All that its rear axle
+			// carries dry is more than does, so that the loads are on the safe side.
+			dry := load.DryVehicle(v).Mass
+			e.BehindCut = max(0, dry.Kg*dry.X/v.Wheelbase)
 		}
 		e.By, e.Certificated = edit.Value, false
 		v.Extension = &e

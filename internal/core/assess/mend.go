@@ -278,5 +278,5 @@ var cautionOf = map[string]string{
 	"distribution": "Only where the makers of vehicle, hitch and trailer and local rules allow it; it raises no rating, the ball's neither.",
 	"rating":       "For certified people under local rules; whether it may be done before or after first registration, and whether other ratings rise with it, differs from place to place. Until it is certified the plate holds. Airbags and springs raise no rating.",
 	"tyres":        "Tyres and wheels have to be allowed for the vehicle; set their pressure by the maker's table.",
-	"extension":    "A structural change: for certified people under local rules, with brakes, drive shaft and turning circle looked at. What is bolted to the body ahead of the cut stays where it is.",
+	"extension":    "A structural change: for certified people under local rules, with brakes, drive shaft and turning circle looked at. The load stays where it is unless it is said to stand behind the cut; what of the vehicle moves with its axle is an estimate until it is entered under Vehicle.",
 }

@@ -113,6 +113,20 @@ func TestALongerWheelbaseTakesTheLoadOffTheRear(t *testing.T) {
 		}
 	}
 	assert.Contains(t, way.Caution, "structural change")
+
+	// What moves with the axle is not taken for nothing: all that the rear axle
+	// carries dry, until somebody says less.
+	longer, err := Apply(&j, nil, []fitout.FixEdit{{Kind: "extension", Value: by}})
+	require.NoError(t, err)
+	assert.InDelta(t, Of(&j).Dry.Rear, longer.Vehicle.Extension.BehindCut, 1e-6)
+	said := longer
+	known := *longer.Vehicle.Extension
+	known.BehindCut = 310
+	said.Vehicle.Extension = &known
+	assert.Less(t, Of(&said).Axles.Rear, Of(&longer).Axles.Rear, "the estimate is on the safe side")
+	again, err := Apply(&said, nil, []fitout.FixEdit{{Kind: "extension", Value: by + 50}})
+	require.NoError(t, err)
+	assert.InDelta(t, 310, again.Vehicle.Extension.BehindCut, 0, "what was said stays")
 	j.Practice.LongestCut = by - 1
 	assert.Empty(t, mendsOf(t, &j, "rear").Vehicle, "nobody thinks of a longer one")
 }
