@@ -17,14 +17,15 @@ type LoadFigures struct {
 
 // LimitColumn is one limit of the matrix.
 type LimitColumn struct {
-	ID    string   `json:"id"`
-	Title string   `json:"title"`
-	Limit float64  `json:"limit" doc:"in unit; 0 = not stated, or for information only"`
-	Least bool     `json:"least" doc:"a least that has to be reached, not a most"`
-	Info  bool     `json:"info" doc:"for information: nothing holds it against a limit"`
-	Unit  string   `json:"unit" enum:"kg,%,°,people"`
-	Note  string   `json:"note" doc:"where the limit comes from, or what the figure is"`
-	Worst *WorstOf `json:"worst,omitempty" doc:"its exact worst, whatever the cases; absent for what is for information"`
+	ID     string   `json:"id"`
+	Title  string   `json:"title"`
+	Limit  float64  `json:"limit" doc:"in unit; 0 = not stated, or for information only"`
+	Least  bool     `json:"least" doc:"a least that has to be reached, not a most"`
+	Towing bool     `json:"towing" doc:"says something only while the trailer is coupled"`
+	Info   bool     `json:"info" doc:"for information: nothing holds it against a limit"`
+	Unit   string   `json:"unit" enum:"kg,%,°,people"`
+	Note   string   `json:"note" doc:"where the limit comes from, or what the figure is"`
+	Worst  *WorstOf `json:"worst,omitempty" doc:"its exact worst, whatever the cases; absent for what is for information"`
 }
 
 // WorstOf is the exact worst of one limit.
@@ -47,7 +48,7 @@ type CaseCell struct {
 	Load  float64 `json:"load" doc:"in the column's unit"`
 	Left  float64 `json:"left" doc:"what is left; negative is over, or missing"`
 	Sigma float64 `json:"sigma" doc:"standard uncertainty of the load, kg; 0 where none is worked out"`
-	State string  `json:"state" enum:"within,close,over,unknown"`
+	State string  `json:"state" enum:"within,close,over,unknown,absent" doc:"unknown: no limit is stated; absent: there is nothing to hold against it"`
 }
 
 // LimitBand is how sure a load is.

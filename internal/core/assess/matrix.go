@@ -124,12 +124,10 @@ func (s *subject) towingColumns() []column {
 		{LimitColumn{ID: "trailer", Title: title, Limit: tow.Kg, Unit: "kg", Note: "uncoupled, with what rides on it; the limit of " + s.bindsOrVehicle(tow)}, func(f *stateFigures) float64 { return f.trailer }, by(load.Form{Towed: 1})},
 		{LimitColumn{ID: "ball", Title: capital(s.say.term(fitout.TermBall)), Limit: ball.Kg, Unit: "kg", Note: "the limit of " + s.bindsOrVehicle(ball)}, func(f *stateFigures) float64 { return f.ball }, by(load.Form{Towed: 1})},
 		{LimitColumn{ID: "ball-most", Title: "Ball share", Limit: 100 * s.job.Practice.BallMost, Unit: "%", Note: "of the trailer's mass; workshop rule"}, share, s.ballCount(-1)},
-		{LimitColumn{ID: "ball-least", Title: "Ball share", Limit: 100 * s.job.Practice.BallLeast, Least: true, Unit: "%", Note: "of the trailer's mass; workshop rule"}, func(f *stateFigures) float64 {
-			if f.trailer == 0 {
-				return 100 * s.job.Practice.BallLeast // nothing sways
-			}
-			return share(f)
-		}, s.ballCount(1)},
+		{LimitColumn{ID: "ball-least", Title: "Ball share", Limit: 100 * s.job.Practice.BallLeast, Least: true, Unit: "%", Note: "of the trailer's mass; workshop rule"}, share, s.ballCount(1)},
+	}
+	for i := range all {
+		all[i].Towing = true
 	}
 	return all
 }
@@ -246,6 +244,10 @@ func (s *subject) caseFigures(id, at, name string, state *load.State, columns []
 	figures := s.figuresIn(state)
 	sigmas := s.spread().In(state)
 	for i := range columns {
+		if columns[i].Towing && !state.Coupled {
+			c.Cells[i].State = "absent" // there is nothing to hold against it
+			continue
+		}
 		c.Cells[i] = cell(columns[i].of(figures), &columns[i].LimitColumn, s.job.Practice.Close)
 		if i < len(sigmas) { // the pads come first
 			c.Cells[i].Sigma = sigmas[i]

@@ -100,7 +100,9 @@ func TestACaseWithoutTrailerIsHeldAgainstNoTowingLimit(t *testing.T) {
 	alone := func(column string) CaseCell { return cellOf(t, &f, "Alone, without trailer", column) }
 	assert.Zero(t, alone("trailer").Load)
 	assert.Zero(t, alone("ball").Load)
-	assert.Equal(t, "within", alone("ball-least").State, "nothing sways")
+	for _, id := range []string{"trailer", "ball", "ball-least", "ball-most"} {
+		assert.Equal(t, "absent", alone(id).State, "nothing is towed, so nothing is within or over")
+	}
 	assert.InDelta(t, alone("gross").Load, alone("combination").Load, 1e-6)
 	assert.InDelta(t, 1, alone("seats").Load, 0, "bo stays at home")
 	for _, c := range f.Cases {

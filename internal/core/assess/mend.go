@@ -18,6 +18,7 @@ type Mend struct {
 	Changes []fitout.Fix `json:"changes"`
 	Pads    []Pad        `json:"pads" doc:"after it"`
 	Effort  float64      `json:"effort" doc:"less is less to do; kg·m moved, or kg left behind"`
+	Reaches string       `json:"reaches" doc:"what was asked for before and after it, where no pad shows that; empty otherwise"`
 	Caution string       `json:"caution" doc:"what belongs to it; empty for nothing"`
 }
 
@@ -267,8 +268,24 @@ func (t trial) of(set []candidate) (Mend, bool) {
 			return m, false
 		}
 	}
+	before, _ := t.target(t.id, t.clear)
 	target, _ := after.target(t.id, t.clear)
+	m.Reaches = t.reaches(&before, &target)
 	return m, target.over() <= 0
+}
+
+// reaches says of a rule of balance, or of what is at one place, how it stood
+// before and how it stands after a change; the pads show all else.
+func (t trial) reaches(before, after *limit) string {
+	switch {
+	case before.ratio && t.id == targetTip:
+		return before.title + " within the workshop's rule"
+	case before.ratio:
+		return fmt.Sprintf("%s: %s beyond the workshop's rule before, %s within it after", before.title, t.say.mass(before.over()), t.say.mass(-after.over()))
+	case before.place, t.id == targetPlacard:
+		return fmt.Sprintf("%s: %s before, %s of %s after", before.title, t.say.mass(before.load), t.say.mass(after.load), t.say.mass(after.limit.Kg))
+	}
+	return ""
 }
 
 // cautionOf is what is said with a kind of change.

@@ -106,7 +106,7 @@ func sideMoves(s *subject, l *limit) []candidate {
 	for i := range s.variant.Items {
 		item, placed := &s.variant.Items[i], s.plan.Items[i]
 		room := half - item.Size.Width/2
-		if !s.movable(i) || room <= 0 {
+		if !s.movable(i) || item.Size.Width > half { // what spans the vehicle stands in its middle
 			continue
 		}
 		shift := -l.over() / (placed.Mass.Kg * (l.form.Y + l.form.XY*placed.Mass.X))

@@ -31,6 +31,7 @@ func TestALeanIsMendedByMovingThingsAcross(t *testing.T) {
 		after := appliedTo(t, &j, m)
 		assert.Empty(t, found(t, after, "sides-uneven"), m.Changes[0].Label)
 	}
+	assert.Regexp(t, `^Sides: .* beyond the workshop's rule before, .* within it after$`, mends.Found[0].Reaches)
 	first := mends.Found[0].Changes[0]
 	assert.Equal(t, "part-y", first.Edit.Kind, "the least to do is to move one across")
 	assert.Contains(t, first.Label, "to the right")
@@ -65,6 +66,7 @@ func TestWhatIsCloseCanBeCleared(t *testing.T) {
 		after := appliedTo(t, &j, m)
 		assert.Empty(t, found(t, after, "rear-close"), "it comes clear, not only a little further")
 		assert.Equal(t, "within", m.Pads[1].State)
+		assert.Empty(t, m.Reaches, "the pads show it")
 	}
 }
 
@@ -183,6 +185,7 @@ func TestARackIsMendedByWhatIsOnIt(t *testing.T) {
 	assert.Equal(t, "bay:rack", over[0].Mend)
 	mends := mendsOf(t, &j, "bay:rack")
 	require.NotEmpty(t, mends.Found)
+	assert.Contains(t, mends.Found[0].Reaches, "Rack: 87")
 	var labels []string
 	for _, m := range mends.Found {
 		labels = append(labels, m.Changes[0].Label)

@@ -1255,8 +1255,11 @@ export interface components {
              * @description standard uncertainty of the load, kg; 0 where none is worked out
              */
             sigma: number;
-            /** @enum {string} */
-            state: "within" | "close" | "over" | "unknown";
+            /**
+             * @description unknown: no limit is stated; absent: there is nothing to hold against it
+             * @enum {string}
+             */
+            state: "within" | "close" | "over" | "unknown" | "absent";
         };
         CaseChoice: {
             choice: string;
@@ -2089,6 +2092,8 @@ export interface components {
             /** @description where the limit comes from, or what the figure is */
             note: string;
             title: string;
+            /** @description says something only while the trailer is coupled */
+            towing: boolean;
             /** @enum {string} */
             unit: "kg" | "%" | "°" | "people";
             /** @description its exact worst, whatever the cases; absent for what is for information */
@@ -2191,6 +2196,8 @@ export interface components {
             effort: number;
             /** @description after it */
             pads: components["schemas"]["Pad"][];
+            /** @description what was asked for before and after it, where no pad shows that; empty otherwise */
+            reaches: string;
         };
         MendLine: {
             /** @description on the last line */
@@ -3571,8 +3578,11 @@ export interface components {
              * @description standard uncertainty of the load, kg; 0 where none is worked out
              */
             sigma: number;
-            /** @enum {string} */
-            state: "within" | "close" | "over" | "unknown";
+            /**
+             * @description unknown: no limit is stated; absent: there is nothing to hold against it
+             * @enum {string}
+             */
+            state: "within" | "close" | "over" | "unknown" | "absent";
             /** @description the state in words */
             words: string;
         };

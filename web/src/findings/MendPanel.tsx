@@ -1,4 +1,4 @@
-import type { Finding, Job, Mend, MendLine } from '../api/types';
+import type { Finding, Job, Mend, MendLine, Pad } from '../api/types';
 import { useLines } from '../api/useLines';
 import { StateMark } from '../components/StateMark';
 import { useSnapshot } from '../document/SessionContext';
@@ -32,6 +32,9 @@ export function MendPanel({ finding }: { finding: Finding }) {
   );
 }
 
+/** A pad that a way leaves as it is says nothing of it. */
+const changes = (after: Pad, before: Pad | undefined) => !before || Math.abs(after.load - before.load) >= 0.05 || after.limit !== before.limit;
+
 function MendList({ label, mends, job }: { label: string; mends: Mend[]; job: Job }) {
   const { assessment, trial } = useSnapshot();
   const { tried, toggle } = useTrial();
@@ -44,8 +47,9 @@ function MendList({ label, mends, job }: { label: string; mends: Mend[]; job: Jo
         return (
           <li key={name} data-mend>
             <b>{name}</b>
+            {mend.reaches !== '' && <p>{mend.reaches}</p>}
             <ul className="mend-pads" aria-label="Pads before and after">
-              {mend.pads.map((pad) => (
+              {mend.pads.filter((pad) => changes(pad, pads?.find((p) => p.id === pad.id))).map((pad) => (
                 <li key={pad.id} data-after={pad.id}>
                   {pad.title} <span className="figure">{mass(pads?.find((p) => p.id === pad.id)?.load ?? 0)} → {mass(pad.load)}</span> <StateMark state={pad.state} />
                 </li>

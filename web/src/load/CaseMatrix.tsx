@@ -64,10 +64,14 @@ export function CaseMatrix({ figures, job, open, onOpen, onRename, onRemove, onS
                 if (!column) return null;
                 return (
                   <td key={column.id} data-limit={column.id} className={`case-${cell.state}`}>
-                    <Link className="figure" to={account(row.at, column.id)} title="Where this comes from">{say(cell.load, column.unit)}</Link>
-                    {cell.sigma > 0 && <small className="figure hint" title="Two standard deviations">± {say(2 * cell.sigma, column.unit)}</small>}
-                    {cell.state !== 'unknown' && <StateMark state={cell.state} />}
-                    {cell.state !== 'unknown' && <small className="figure hint">{cell.left < 0 ? `${say(-cell.left, column.unit)} ${column.least ? 'short' : 'over'}` : `${say(cell.left, column.unit)} left`}</small>}
+                    {cell.state === 'absent' ? <span className="hint" title="No trailer is coupled">–</span> : (
+                      <>
+                        <Link className="figure" to={account(row.at, column.id)} title="Where this comes from">{say(cell.load, column.unit)}</Link>
+                        {cell.sigma > 0 && <small className="figure hint" title="Two standard deviations">± {say(2 * cell.sigma, column.unit)}</small>}
+                        {cell.state !== 'unknown' && <StateMark state={cell.state} />}
+                        {cell.state !== 'unknown' && <small className="figure hint">{cell.left < 0 ? `${say(-cell.left, column.unit)} ${column.least ? 'short' : 'over'}` : `${say(cell.left, column.unit)} left`}</small>}
+                      </>
+                    )}
                   </td>
                 );
               })}

@@ -14,7 +14,7 @@ export function WorstList({ columns, job }: { columns: LimitColumn[]; job: Job }
             <tr key={id} data-worst={id} className={`case-${worst.state}`}>
               <th scope="row">{title}<small className="hint">{limit > 0 ? `${least ? 'at least' : 'at most'} ${sayFigure(limit, unit, job.units)}: ${note}` : 'not stated'}</small></th>
               <td className="figure">{sayFigure(worst.load, unit, job.units)}</td>
-              <td className="figure">{worst.state !== 'unknown' && <>{sayFigure(worst.left, unit, job.units)} <StateMark state={worst.state} /></>}</td>
+              <td className="figure">{worst.state !== 'unknown' && worst.state !== 'absent' && <>{sayFigure(worst.left, unit, job.units)} <StateMark state={worst.state} /></>}</td>
               <td>{worst.words}</td>
             </tr>
           ))}
