@@ -258,3 +258,25 @@ func TestMendingCanBeCalledOff(t *testing.T) {
 	assert.Empty(t, mends.Found)
 	assert.Empty(t, mends.None)
 }
+
+// A gas bottle is not exchanged for a first-aid box because both are gear: only
+// what is of a kind that says what it is for is.
+func TestOnlyWhatServesTheSameIsExchanged(t *testing.T) {
+	j := laden(t, 5)
+	s := newSubject(&j)
+	l, _ := s.target("rear", false)
+	kindOf := map[string]fitout.ModuleKind{}
+	for _, c := range shop() {
+		kindOf[c.ID] = c.Item.Module.Kind
+	}
+	all := swaps(s, &l, shop())
+	require.NotEmpty(t, all)
+	for _, c := range all {
+		for i := range s.variant.Items {
+			if item := &s.variant.Items[i]; item.ID == c.fix.Edit.ID {
+				assert.Equal(t, item.Module.Kind, kindOf[c.fix.Edit.With], c.fix.Label)
+				assert.NotEqual(t, fitout.PlainGear, item.Module.Kind, c.fix.Label)
+			}
+		}
+	}
+}

@@ -14,13 +14,14 @@ import (
 const mostSwaps = 2
 
 // swaps put a lighter part of the catalogue in the place of one of its kind. What
-// stands there already, and what is locked, stays. Its effort is the mass of what
+// stands there already, and what is locked, stays; plain gear is of no kind that
+// says what it is for, so that none serves for another. Its effort is the mass of what
 // is bought anew and half of what it replaces.
 func swaps(s *subject, l *limit, components []fitout.Component) []candidate {
 	var all []candidate
 	for i := range s.variant.Items {
 		old := &s.placed[i]
-		if old.Module == nil || old.Locked || old.Work == fitout.WorkExisting || !s.plan.Items[i].Present {
+		if old.Module == nil || old.Module.Kind == fitout.PlainGear || old.Locked || old.Work == fitout.WorkExisting || !s.plan.Items[i].Present {
 			continue
 		}
 		var own []candidate
