@@ -21,6 +21,7 @@ import (
 // document is a job as the API sends it, with only what this test changes.
 type document struct {
 	Revision int            `json:"revision"`
+	Lineage  string         `json:"lineage"`
 	Job      map[string]any `json:"job"`
 }
 
@@ -81,7 +82,7 @@ func TestKilledUnderWriteLoad(t *testing.T) {
 						job[k] = v
 					}
 					job["note"] = fmt.Sprintf("round %d save %d", round, n)
-					saved, err := send("PUT", s.url+"/api/jobs/"+job["id"].(string), map[string]any{"base": d.Revision, "job": job})
+					saved, err := send("PUT", s.url+"/api/jobs/"+job["id"].(string), map[string]any{"base": d.Revision, "lineage": d.Lineage, "job": job})
 					if err != nil {
 						return // killed
 					}

@@ -225,12 +225,12 @@ func TestFixesMendTheRearAxle(t *testing.T) {
 	p.waitText("[data-rule=rear-over]", "Rear axle 28.9 kg over")
 	p.press("Rear axle 28.9 kg over")
 	p.see(".axle.state-over.pointed") // the finding shows what it is about
-	p.press("Carry 25 L less in water tank")
+	p.press("Less water than the brief needs: carry 25 L less in water tank")
 	p.press("Keep it")
 	p.waitText("[data-pad=rear]", "left")
 	assert.Zero(t, p.count("[data-rule=rear-over]"))
 	assert.Equal(t, "25", p.value("Content of Water tank"))
-	p.press("Undo: Carry")
+	p.press("Undo: Less water")
 	p.waitText("[data-rule=rear-over]", "Rear axle 28.9 kg over")
 }
 

@@ -30,10 +30,11 @@ func restoreCommand() *cobra.Command {
 	cmd := &cobra.Command{
 		Use: "restore FILE", Short: "Put a backup in the place of the database", Args: cobra.ExactArgs(1),
 		RunE: func(cmd *cobra.Command, args []string) error {
-			if err := store.Restore(args[0], db, replace); err != nil {
+			held, err := store.Restore(args[0], db, replace)
+			if err != nil {
 				return err
 			}
-			fmt.Fprintf(cmd.OutOrStdout(), "%s is restored from %s.\n", db, args[0])
+			fmt.Fprintf(cmd.OutOrStdout(), "%s is restored from %s: %d jobs, %d revisions.\n", db, args[0], held.Jobs, held.Revisions)
 			return nil
 		},
 	}

@@ -57,10 +57,11 @@ func openStore(path string) (*store.Store, error) {
 	return store.Open(path, store.Options{Summarise: func(j *fitout.Job) store.Summary {
 		summary := store.Summary{}
 		for _, f := range assess.Of(j).Findings {
-			switch f.Severity {
-			case fitout.Stop:
+			switch {
+			case f.Accepted != "":
+			case f.Severity == fitout.Stop:
 				summary.Stops++
-			case fitout.Caution:
+			case f.Severity == fitout.Caution:
 				summary.Cautions++
 			}
 		}

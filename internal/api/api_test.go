@@ -73,10 +73,22 @@ func demoText(t *testing.T) string {
 	return string(data)
 }
 
+// saving is the request that saves a job on its first revision.
+func saving(t *testing.T, url, job string) string {
+	t.Helper()
+	_, _, loaded := ask(t, "GET", url+"/api/jobs/river-gauging/revision", "")
+	var of struct {
+		Lineage string `json:"lineage"`
+	}
+	require.NoError(t, json.Unmarshal([]byte(loaded), &of))
+	require.NotEmpty(t, of.Lineage)
+	return `{"base":1,"lineage":"` + of.Lineage + `","job":` + job + `}`
+}
+
 func TestBadRequestsAreProblemDocuments(t *testing.T) {
 	server, _ := serve(t)
 	good := demoText(t)
-	save := func(job string) string { return `{"base":1,"job":` + job + `}` }
+	save := func(job string) string { return saving(t, server.URL, job) }
 	cases := []struct {
 		name, method, path, body string
 		status                   int
@@ -106,15 +118,15 @@ func TestBadRequestsAreProblemDocuments(t *testing.T) {
 		{"a catalogue that is none", "POST", "/api/components", `{"text":"Name,Length\nBox,1"}`, 422, "no column is headed width"},
 		{"a view that is none", "GET", "/api/jobs/river-gauging/svg/below", "", 422, "view"},
 		{"a sheet of a job that is none", "POST", "/api/sheets", `{"format":"zaino.job"}`, 422, "version"},
-		{"a limit that cannot be mended", "POST", "/api/mend", `{"limit":"roof","job":` + good + `}`, 422, "limit: roof was given; accepted is front, rear, gross"},
-		{"a combination without a trailer", "POST", "/api/mend", `{"limit":"combination","job":` + good + `}`, 422, "of a job that tows"},
+		{"a limit that cannot be mended", "POST", "/api/mend", `{"limit":"nothing","job":` + good + `}`, 422, "limit: nothing was given; accepted is one of the job's limits: front, rear, gross"},
+		{"a combination without a trailer", "POST", "/api/mend", `{"limit":"combination","job":` + good + `}`, 422, "combination was given; accepted is one of the job's limits"},
 		{"mending nothing", "POST", "/api/mend", `{"limit":"rear"}`, 422, "job"},
 		{"a fix that was not offered", "POST", "/api/fix", `{"edits":[{"kind":"drop","id":"nothing","with":"","value":3}],"job":` + good + `}`, 422, "a change that was offered for this job"},
 		{"a fix into nonsense", "POST", "/api/fix", `{"edits":[{"kind":"part-length","id":"water-tank","with":"","value":-3}],"job":` + good + `}`, 422, "Water tank"},
 		{"a fix with a field too many", "POST", "/api/fix", `{"edits":[],"colour":1,"job":` + good + `}`, 422, "colour"},
 		{"a case that is none", "POST", "/api/show?state=case:gone", good, 422, "case: and the id of a case"},
 		{"a state that is none", "POST", "/api/account?state=case:gone", good, 422, "case: and the id of a case"},
-		{"the account of a state that is none", "GET", "/api/jobs/river-gauging/account.pdf?state=worst:roof", "", 422, "worst: and front, rear"},
+		{"the account of a state that is none", "GET", "/api/jobs/river-gauging/account.pdf?state=worst:nothing", "", 422, "worst: and one of front, rear"},
 		{"an aim that is none", "POST", "/api/propose", `{"wishes":{"aims":["beauty"]},"job":` + good + `}`, 422, "accepted is rear-axle, low, sides, access, steps or room"},
 		{"an edit of variants that is none", "POST", "/api/variants", `{"edit":"burn","job":` + good + `}`, 422, "accepted is branch or vary"},
 		{"branching from nothing", "POST", "/api/variants", `{"edit":"branch","from":"z","name":"Z","job":` + good + `}`, 422, "the id of a variant"},
@@ -138,7 +150,7 @@ func TestConflictTellsBothValues(t *testing.T) {
 	server, _ := serve(t)
 	save := func(name string) (int, string) {
 		job := strings.Replace(demoText(t), "Nine nights on the Orrin", name, 1)
-		status, _, body := ask(t, "PUT", server.URL+"/api/jobs/river-gauging", `{"base":1,"job":`+job+`}`)
+		status, _, body := ask(t, "PUT", server.URL+"/api/jobs/river-gauging", saving(t, server.URL, job))
 		return status, body
 	}
 	status, _ := save("Theirs")

@@ -8,16 +8,20 @@ import (
 
 	"zaino/internal/core/assess"
 	"zaino/internal/core/brief"
+	"zaino/internal/core/edit"
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/plan"
+	"zaino/internal/core/report"
+	"zaino/internal/core/space"
 )
 
 type assessmentOutput struct{ Body assess.Assessment }
 
-type loadOutput struct{ Body assess.LoadFigures }
+type loadOutput struct{ Body report.LoadFigures }
 
-type accountOutput struct{ Body assess.Account }
+type accountOutput struct{ Body report.Account }
 
-type cardOutput struct{ Body assess.Card }
+type cardOutput struct{ Body report.Card }
 
 // stateBody is a job and one of its states.
 type stateBody struct {
@@ -27,20 +31,20 @@ type stateBody struct {
 
 type schoolsOutput struct{ Body []*brief.School }
 
-type sheetsOutput struct{ Body []assess.Sheet }
+type sheetsOutput struct{ Body []space.BaySheet }
 
 func (h handlers) registerAssess(api huma.API) {
 	ofJob(api, "assess", "/api/assess", func(j *fitout.Job) *assessmentOutput { return &assessmentOutput{assess.Of(j)} })
-	ofJob(api, "load", "/api/load", func(j *fitout.Job) *loadOutput { return &loadOutput{assess.LoadOf(j)} })
-	ofJob(api, "card", "/api/card", func(j *fitout.Job) *cardOutput { return &cardOutput{assess.CardOf(j)} })
-	ofJob(api, "schools", "/api/schools", func(j *fitout.Job) *schoolsOutput { return &schoolsOutput{assess.Schools(j)} })
+	ofJob(api, "load", "/api/load", func(j *fitout.Job) *loadOutput { return &loadOutput{report.LoadOf(j)} })
+	ofJob(api, "card", "/api/card", func(j *fitout.Job) *cardOutput { return &cardOutput{report.CardOf(j)} })
+	ofJob(api, "schools", "/api/schools", func(j *fitout.Job) *schoolsOutput { return &schoolsOutput{brief.SchoolsOf(plan.Of(j))} })
 	account := withJob("account", http.MethodPost, "/api/account")
 	huma.Register(api, account, func(_ context.Context, in *stateBody) (*accountOutput, error) {
 		job, err := fitout.Decode(in.RawBody)
 		if err != nil {
 			return nil, refused(err)
 		}
-		a, err := assess.AccountOf(&job, in.State)
+		a, err := report.AccountOf(&job, in.State)
 		return &accountOutput{a}, problem(err)
 	})
 	documentBody[fitout.Job](api, api.OpenAPI().Paths[account.Path].Post)
@@ -50,11 +54,12 @@ func (h handlers) registerAssess(api huma.API) {
 		if err != nil {
 			return nil, refused(err)
 		}
-		job, err = assess.ShowState(&job, in.State)
+		job, err = edit.ShowState(&job, in.State)
 		return &jobOutput{job}, problem(err)
 	})
 	documentBody[fitout.Job](api, api.OpenAPI().Paths[show.Path].Post)
-	ofJob(api, "sheets", "/api/sheets", func(j *fitout.Job) *sheetsOutput { return &sheetsOutput{assess.Sheets(j)} })
+	ofJob(api, "lift", "/api/lift", func(j *fitout.Job) *jobOutput { return &jobOutput{*j} })
+	ofJob(api, "sheets", "/api/sheets", func(j *fitout.Job) *sheetsOutput { return &sheetsOutput{space.Sheets(j)} })
 }
 
 // ofJob registers what the core says of a job that is sent with the request

@@ -8,7 +8,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"zaino/internal/catalogue"
-	"zaino/internal/core/assess"
+	"zaino/internal/core/edit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/module"
 	"zaino/internal/exchange"
@@ -102,9 +102,9 @@ func (h handlers) registerBench(api huma.API) {
 	fix := withJob("fix", http.MethodPost, "/api/fix")
 	huma.Register(api, fix, h.fix)
 	documentBody[FixRequest](api, api.OpenAPI().Paths[fix.Path].Post)
-	edit := withJob("edit-bench", http.MethodPost, "/api/bench")
-	huma.Register(api, edit, h.editBench)
-	documentBody[BenchRequest](api, api.OpenAPI().Paths[edit.Path].Post)
+	bench := withJob("edit-bench", http.MethodPost, "/api/bench")
+	huma.Register(api, bench, h.editBench)
+	documentBody[BenchRequest](api, api.OpenAPI().Paths[bench.Path].Post)
 }
 
 func (h handlers) fix(_ context.Context, in *jobBody) (*jobOutput, error) {
@@ -120,7 +120,7 @@ func (h handlers) fix(_ context.Context, in *jobBody) (*jobOutput, error) {
 	if err != nil {
 		return nil, problem(err)
 	}
-	job, err = assess.Apply(&job, components, request.Edits)
+	job, err = edit.Apply(&job, components, request.Edits)
 	return &jobOutput{job}, problem(err)
 }
 
@@ -147,11 +147,11 @@ func (h handlers) editBench(_ context.Context, in *jobBody) (*jobOutput, error) 
 	}
 	switch request.Edit {
 	case "fill":
-		job, err = assess.Fill(&job, request.ID)
+		job, err = edit.Fill(&job, request.ID)
 	case "resize":
-		job, err = assess.Resize(&job, request.ID, request.Size)
+		job, err = edit.Resize(&job, request.ID, request.Size)
 	case "put-away":
-		job, err = assess.PutAway(&job, request.ID)
+		job, err = edit.PutAway(&job, request.ID)
 	default:
 		err = fitout.Problem{Path: "edit", Given: request.Edit, Accepted: "fill, resize or put-away"}
 	}

@@ -9,12 +9,14 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/store"
 )
 
 // SaveRequest is an edited job and the revision that the edit was made on.
 type SaveRequest struct {
-	Base int        `json:"base" minimum:"0" doc:"revision that the edit was made on"`
-	Job  fitout.Job `json:"job"`
+	Base    int        `json:"base" minimum:"0" doc:"revision that the edit was made on"`
+	Lineage string     `json:"lineage" maxLength:"64" doc:"that the revision is of, as the document had it"`
+	Job     fitout.Job `json:"job"`
 }
 
 type saveInput struct {
@@ -24,7 +26,8 @@ type saveInput struct {
 
 type revisionOutput struct {
 	Body struct {
-		Revision int `json:"revision"`
+		Revision int    `json:"revision"`
+		Lineage  string `json:"lineage"`
 	}
 }
 
@@ -36,7 +39,7 @@ func (h handlers) registerDocuments(api huma.API) {
 	huma.Register(api, operation("job-revision", http.MethodGet, "/api/jobs/{id}/revision"), func(_ context.Context, in *JobID) (*revisionOutput, error) {
 		revision, err := h.store.Revision(in.ID)
 		out := &revisionOutput{}
-		out.Body.Revision = revision
+		out.Body.Revision, out.Body.Lineage = revision, h.store.Lineage()
 		return out, problem(err)
 	})
 	save := withJob("save-job", http.MethodPut, "/api/jobs/{id}")
@@ -52,8 +55,9 @@ func (h handlers) registerDocuments(api huma.API) {
 
 func (h handlers) save(_ context.Context, in *saveInput) (*documentOutput, error) {
 	var request struct {
-		Base int             `json:"base"`
-		Job  json.RawMessage `json:"job"`
+		Base    int             `json:"base"`
+		Lineage string          `json:"lineage"`
+		Job     json.RawMessage `json:"job"`
 	}
 	job, err := decodeWithJob(in.RawBody, &request, &request.Job)
 	if err != nil {
@@ -62,6 +66,6 @@ func (h handlers) save(_ context.Context, in *saveInput) (*documentOutput, error
 	if job.ID != in.ID {
 		return nil, problem(fitout.Problem{Path: "id", Given: job.ID, Accepted: in.ID + ", the job that is saved"})
 	}
-	document, err := h.store.Save(request.Base, &job)
+	document, err := h.store.Save(store.Base{Revision: request.Base, Lineage: request.Lineage}, &job)
 	return &documentOutput{document}, problem(err)
 }

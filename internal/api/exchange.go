@@ -7,8 +7,8 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
-	"zaino/internal/core/assess"
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/report"
 	"zaino/internal/exchange"
 )
 
@@ -54,10 +54,10 @@ func (h handlers) registerExchange(api huma.API) {
 			return h.file(in.ID, "-"+string(in.View)+"."+format, contentType, func(j *fitout.Job) ([]byte, error) { return write(j, in.View) })
 		})
 	}
-	account := func(format, contentType string, write func(*assess.Account) ([]byte, error)) {
+	account := func(format, contentType string, write func(*report.Account) ([]byte, error)) {
 		huma.Register(api, operation("account-"+format, http.MethodGet, "/api/jobs/{id}/account."+format), func(_ context.Context, in *accountInput) (*fileOutput, error) {
 			return h.file(in.ID, "-load."+format, contentType, func(j *fitout.Job) ([]byte, error) {
-				a, err := assess.AccountOf(j, in.State)
+				a, err := report.AccountOf(j, in.State)
 				if err != nil {
 					return nil, err
 				}

@@ -51,6 +51,7 @@ func register(router chi.Router, o Options, gate *gate) huma.API {
 	huma.DefaultArrayNullable = false
 	huma.NewError = validationProblem
 	config := huma.DefaultConfig("Zaino", "1")
+	config.Components.Schemas = huma.NewMapRegistry("#/components/schemas/", schemaName)
 	config.CreateHooks = nil // no $schema fields: documents stay as they are
 	config.DocsPath, config.SchemasPath, config.OpenAPIPath = "", "", "/api/openapi"
 	api := humachi.New(router, config)
@@ -62,6 +63,7 @@ func register(router chi.Router, o Options, gate *gate) huma.API {
 	h.registerVariants(api)
 	h.registerExchange(api)
 	h.registerSystem(api)
+	describe(api.OpenAPI())
 	return api
 }
 

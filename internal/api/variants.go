@@ -8,8 +8,11 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
-	"zaino/internal/core/assess"
+	"zaino/internal/core/arrange"
+	"zaino/internal/core/edit"
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/mend"
+	"zaino/internal/core/report"
 )
 
 // VariantRequest is an edit that makes a further variant: job in, job out;
@@ -31,15 +34,15 @@ type CompareRequest struct {
 
 // ProposeRequest asks for arrangements.
 type ProposeRequest struct {
-	Wishes assess.Wishes `json:"wishes"`
-	Job    fitout.Job    `json:"job"`
+	Wishes arrange.Wishes `json:"wishes"`
+	Job    fitout.Job     `json:"job"`
 }
 
 // ProposeLine is one line of the answer to it: how far it is, or at last what was
 // found.
 type ProposeLine struct {
-	Share     float64           `json:"share" doc:"0 to 1"`
-	Proposals *assess.Proposals `json:"proposals,omitempty" doc:"on the last line"`
+	Share     float64            `json:"share" doc:"0 to 1"`
+	Proposals *arrange.Proposals `json:"proposals,omitempty" doc:"on the last line"`
 }
 
 // MendRequest asks for the ways to bring a load back within its limit.
@@ -50,13 +53,13 @@ type MendRequest struct {
 
 // MendLine is one line of the answer to it.
 type MendLine struct {
-	Share float64       `json:"share" doc:"0 to 1"`
-	Mends *assess.Mends `json:"mends,omitempty" doc:"on the last line"`
+	Share float64     `json:"share" doc:"0 to 1"`
+	Mends *mend.Mends `json:"mends,omitempty" doc:"on the last line"`
 }
 
-type compareOutput struct{ Body []assess.VariantFigures }
+type compareOutput struct{ Body []report.VariantFigures }
 
-type waysOutput struct{ Body []assess.Turn }
+type waysOutput struct{ Body []edit.Turn }
 
 func (h handlers) registerVariants(api huma.API) {
 	compare := withJob("compare", http.MethodPost, "/api/compare")
@@ -69,13 +72,13 @@ func (h handlers) registerVariants(api huma.API) {
 		if err != nil {
 			return nil, err
 		}
-		return &compareOutput{assess.Compare(&job, request.Variants)}, nil
+		return &compareOutput{report.Compare(&job, request.Variants)}, nil
 	})
 	documentBody[CompareRequest](api, api.OpenAPI().Paths[compare.Path].Post)
 
-	edit := withJob("edit-variants", http.MethodPost, "/api/variants")
-	huma.Register(api, edit, h.editVariants)
-	documentBody[VariantRequest](api, api.OpenAPI().Paths[edit.Path].Post)
+	variants := withJob("edit-variants", http.MethodPost, "/api/variants")
+	huma.Register(api, variants, h.editVariants)
+	documentBody[VariantRequest](api, api.OpenAPI().Paths[variants.Path].Post)
 
 	ways := withJob("ways", http.MethodPost, "/api/ways")
 	huma.Register(api, ways, func(_ context.Context, in *jobBody) (*waysOutput, error) {
@@ -84,7 +87,7 @@ func (h handlers) registerVariants(api huma.API) {
 			return nil, refused(err)
 		}
 		components, err := h.components()
-		return &waysOutput{assess.Ways(&job, components)}, problem(err)
+		return &waysOutput{edit.Ways(&job, components)}, problem(err)
 	})
 	documentBody[fitout.Job](api, api.OpenAPI().Paths[ways.Path].Post)
 
@@ -122,13 +125,13 @@ func (h handlers) editVariants(_ context.Context, in *jobBody) (*jobOutput, erro
 	}
 	switch request.Edit {
 	case "branch":
-		job, err = assess.Branch(&job, request.From, request.Name)
+		job, err = edit.Branch(&job, request.From, request.Name)
 	case "vary":
 		components, trouble := h.components()
 		if trouble != nil {
 			return nil, problem(trouble)
 		}
-		job, err = assess.Vary(&job, components, request.School, request.Choice)
+		job, err = edit.Vary(&job, components, request.School, request.Choice)
 	default:
 		err = fitout.Problem{Path: "edit", Given: request.Edit, Accepted: "branch or vary"}
 	}
@@ -137,7 +140,7 @@ func (h handlers) editVariants(_ context.Context, in *jobBody) (*jobOutput, erro
 
 func (h handlers) propose(ctx context.Context, in *jobBody) (*huma.StreamResponse, error) {
 	var request struct {
-		Wishes assess.Wishes   `json:"wishes"`
+		Wishes arrange.Wishes  `json:"wishes"`
 		Job    json.RawMessage `json:"job"`
 	}
 	job, err := decodeWithJob(in.RawBody, &request, &request.Job)
@@ -150,7 +153,7 @@ func (h handlers) propose(ctx context.Context, in *jobBody) (*huma.StreamRespons
 		}
 	}
 	return lines(func(tell func(any)) {
-		found := assess.Propose(ctx, &job, request.Wishes, func(share float64) { tell(ProposeLine{Share: share}) })
+		found := arrange.Propose(ctx, &job, request.Wishes, func(share float64) { tell(ProposeLine{Share: share}) })
 		tell(ProposeLine{Share: 1, Proposals: &found})
 	}), nil
 }
@@ -164,7 +167,7 @@ func (h handlers) mend(ctx context.Context, in *jobBody) (*huma.StreamResponse, 
 	if err != nil {
 		return nil, err
 	}
-	if err := assess.Mendable(&job, request.Limit); err != nil {
+	if err := mend.Mendable(&job, request.Limit); err != nil {
 		return nil, problem(err)
 	}
 	components, err := h.components()
@@ -172,7 +175,7 @@ func (h handlers) mend(ctx context.Context, in *jobBody) (*huma.StreamResponse, 
 		return nil, problem(err)
 	}
 	return lines(func(tell func(any)) {
-		mends, _ := assess.MendLimit(ctx, &job, components, request.Limit, func(share float64) { tell(MendLine{Share: share}) })
+		mends, _ := mend.Limit(ctx, &job, components, request.Limit, func(share float64) { tell(MendLine{Share: share}) })
 		tell(MendLine{Share: 1, Mends: &mends})
 	}), nil
 }

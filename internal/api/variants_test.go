@@ -14,6 +14,7 @@ import (
 
 	"zaino/internal/core/assess"
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/report"
 )
 
 // linesOf asks for something that takes its time and returns its lines.
@@ -110,7 +111,7 @@ func TestACaseIsShownAndAVariantBranchedOverTheWire(t *testing.T) {
 	shown := decoded("/api/show?state=case:end", good)
 	assert.NoError(t, fitout.Validate(&shown))
 	var of struct {
-		Cases []assess.CaseFigures `json:"cases"`
+		Cases []report.CaseFigures `json:"cases"`
 	}
 	_, _, figures := ask(t, "POST", server.URL+"/api/load", good)
 	require.NoError(t, json.Unmarshal([]byte(figures), &of))
@@ -126,7 +127,7 @@ func TestACaseIsShownAndAVariantBranchedOverTheWire(t *testing.T) {
 	assert.Equal(t, "Lighter", branched.ChosenVariant().Name)
 	status, _, compared := ask(t, "POST", server.URL+"/api/compare", `{"variants":["a","`+branched.Chosen+`"],"job":`+good+`}`)
 	require.Equal(t, http.StatusOK, status)
-	var two []assess.VariantFigures
+	var two []report.VariantFigures
 	require.NoError(t, json.Unmarshal([]byte(compared), &two))
 	assert.Len(t, two, 1, "what the job that was sent does not have is not compared")
 

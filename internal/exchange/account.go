@@ -10,7 +10,7 @@ import (
 	"codeberg.org/go-pdf/fpdf"
 	"github.com/xuri/excelize/v2"
 
-	"zaino/internal/core/assess"
+	"zaino/internal/core/report"
 )
 
 // accountHead are the columns of an account, as a table has them. Masses are in
@@ -18,14 +18,14 @@ import (
 // checked in one set of units.
 var accountHead = []string{"Group", "Name", "Source", "Mass kg", "x mm", "y mm", "z mm", "Moment kg·m", "Front kg", "Rear kg"}
 
-func accountRow(r *assess.AccountRow) []string {
+func accountRow(r *report.AccountRow) []string {
 	n := func(x float64) string { return strconv.FormatFloat(x, 'f', 1, 64) }
 	return []string{r.Group, r.Name, r.Source, n(r.Kg), n(r.X), n(r.Y), n(r.Z), n(r.Moment), n(r.Front), n(r.Rear)}
 }
 
 // WriteAccountCSV writes where the figures of a job come from as CSV: the rows and
 // their sum.
-func WriteAccountCSV(a *assess.Account) ([]byte, error) {
+func WriteAccountCSV(a *report.Account) ([]byte, error) {
 	var out bytes.Buffer
 	w := csv.NewWriter(&out)
 	rows := [][]string{accountHead}
@@ -43,7 +43,7 @@ func WriteAccountCSV(a *assess.Account) ([]byte, error) {
 }
 
 // WriteAccountXLSX writes the account as a workbook: masses, formulas, limits.
-func WriteAccountXLSX(a *assess.Account) ([]byte, error) {
+func WriteAccountXLSX(a *report.Account) ([]byte, error) {
 	f := excelize.NewFile()
 	defer func() { _ = f.Close() }()
 	put := func(sheet string, rows [][]any) error {
@@ -65,7 +65,7 @@ func WriteAccountXLSX(a *assess.Account) ([]byte, error) {
 	for _, h := range accountHead {
 		masses[0] = append(masses[0], h)
 	}
-	for _, r := range append(append([]assess.AccountRow{}, a.Rows...), a.Sum) {
+	for _, r := range append(append([]report.AccountRow{}, a.Rows...), a.Sum) {
 		masses = append(masses, []any{r.Group, r.Name, r.Source, r.Kg, r.X, r.Y, r.Z, r.Moment, r.Front, r.Rear})
 	}
 	formulas := [][]any{{"Figure", "Formula", "With the numbers put in"}}
@@ -106,7 +106,7 @@ var formulaWidths = []float64{40, 62, 80}
 
 // WriteAccountPDF writes the account as pages to hand over: where the figures come
 // from, the formulas, the limits with their sources, and the cautions.
-func WriteAccountPDF(a *assess.Account) ([]byte, error) {
+func WriteAccountPDF(a *report.Account) ([]byte, error) {
 	pdf := fpdf.New("P", "mm", "A4", "")
 	encode := pdf.UnicodeTranslatorFromDescriptor("")
 	text := func(s string) string { return encode(latin.Replace(s)) }

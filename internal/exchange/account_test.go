@@ -13,6 +13,7 @@ import (
 	"github.com/xuri/excelize/v2"
 
 	"zaino/internal/core/assess"
+	"zaino/internal/core/report"
 	"zaino/internal/demo"
 )
 
@@ -21,7 +22,7 @@ func TestTheAccountIsTheSameInEveryFormat(t *testing.T) {
 	jobs, err := demo.Jobs()
 	require.NoError(t, err)
 	for _, j := range jobs {
-		a, err := assess.AccountOf(&j, "")
+		a, err := report.AccountOf(&j, "")
 		require.NoError(t, err)
 		data, err := WriteAccountCSV(&a)
 		require.NoError(t, err)
@@ -66,7 +67,7 @@ func TestTheFormulasOfThePDFStandWhole(t *testing.T) {
 	encode := pdf.UnicodeTranslatorFromDescriptor("")
 	for _, j := range jobs {
 		for _, state := range []string{"", "worst:rear"} {
-			a, err := assess.AccountOf(&j, state)
+			a, err := report.AccountOf(&j, state)
 			require.NoError(t, err)
 			require.GreaterOrEqual(t, len(a.Formulas), 8)
 			for _, f := range a.Formulas {
@@ -88,7 +89,7 @@ func TestNamesLikeFormulasStayText(t *testing.T) {
 	j.Variants[0].Items[0].Name = "=HYPERLINK(\"http://elsewhere\")"
 	j.Variants[0].Items[1].Name = "+1 spare, „grün“ − Ω"
 	j.Name = "@job"
-	a, err := assess.AccountOf(&j, "case:leaving")
+	a, err := report.AccountOf(&j, "case:leaving")
 	require.NoError(t, err)
 	data, err := WriteAccountCSV(&a)
 	require.NoError(t, err)

@@ -2,10 +2,10 @@ package exchange
 
 import (
 	"fmt"
-	"slices"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/module"
+	"zaino/internal/core/plan"
 	"zaino/internal/core/quantity"
 	"zaino/internal/core/space"
 )
@@ -60,12 +60,9 @@ func draw(j *fitout.Job, view View) drawing {
 	d := drawing{title: fmt.Sprintf("%s, %s", j.Name, map[View]string{SideView: "from the left", PlanView: "from above", RearView: "from behind"}[view])}
 	system := quantity.System(j.Units)
 	measure := func(mm float64) string { return quantity.Format(mm, quantity.Length, system) }
-	extended := j.Vehicle.ExtendedWheelbase() - j.Vehicle.Wheelbase
-	for i := range j.Vehicle.Bays {
-		b := j.Vehicle.Bays[i]
-		if b.Behind {
-			b.At.X += extended
-		}
+	p := plan.Of(j)
+	for i := range p.Vehicle.Bays {
+		b := p.Vehicle.Bays[i]
 		if space.RoomOf(&b).Length == 0 || space.RoomOf(&b).Width == 0 {
 			continue
 		}
@@ -76,14 +73,10 @@ func draw(j *fitout.Job, view View) drawing {
 		}
 		d.measures(outline, 60, measure)
 	}
-	placed := slices.Clone(module.Placed(j.ChosenVariant().Items, nil))
-	for i := range placed {
-		item := &placed[i]
+	for i := range p.Items {
+		item := &p.Items[i]
 		if item.Module == nil || item.Seat != "" {
 			continue
-		}
-		if item.Behind {
-			item.At.X += extended
 		}
 		corners := d.box(layerModules, view, item.Box())
 		for _, c := range module.Cells(item) {

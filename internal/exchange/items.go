@@ -14,8 +14,9 @@ import (
 	"strings"
 	"unicode/utf8"
 
-	"zaino/internal/core/assess"
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/load"
+	"zaino/internal/core/plan"
 	"zaino/internal/core/quantity"
 )
 
@@ -51,6 +52,7 @@ const (
 	colZ      column = "height"
 	colSource column = "source"
 	colNote   column = "note"
+	colTows   column = "trailer"
 )
 
 // headings are the header words by which columns are matched, lower case.
@@ -61,7 +63,7 @@ var headings = map[string]column{
 	"station": colX, "x": colX, "position": colX,
 	"side": colY, "y": colY,
 	"height": colZ, "z": colZ,
-	"source": colSource, "note": colNote, "notes": colNote, "remark": colNote,
+	"source": colSource, "note": colNote, "notes": colNote, "remark": colNote, "trailer": colTows,
 }
 
 // heading matches a header such as "Mass (lb)" and returns the unit it names.
@@ -180,6 +182,8 @@ func (r *itemReader) row(line int, cells []string) Row {
 			item.Group = text
 		case colNote:
 			item.Note = text
+		case colTows:
+			item.OnTrailer = strings.EqualFold(text, "yes")
 		case colMass:
 			item.Mass = read(i, text, quantity.Mass)
 		case colX:
@@ -244,13 +248,19 @@ func refused(item *fitout.Item) []string {
 func WriteItems(j *fitout.Job) ([]byte, error) {
 	var out bytes.Buffer
 	w := csv.NewWriter(&out)
-	rows := [][]string{{"Name", "Group", "Mass (kg)", "Station (mm)", "Side (mm)", "Height (mm)", "Source", "Present", "On front axle (kg)", "On rear axle (kg)", "Note"}}
-	a := assess.Of(j)
-	for i, item := range j.ChosenVariant().Items {
-		f := a.Items[i]
+	rows := [][]string{{"Name", "Group", "Mass (kg)", "Station (mm)", "Side (mm)", "Height (mm)", "Source", "Present",
+		"On trailer", "On front axle (kg)", "On rear axle (kg)", "Note"}}
+	p := plan.Of(j)
+	for i := range p.Variant.Items {
+		item, thing := &p.Variant.Items[i], &p.Load.Items[i]
+		at, effect := thing.Mass, thing.Effect(p.Load.Wheelbase)
+		if thing.Trailer { // its place is that on the vehicle, to which it comes back
+			at = load.Mass{X: item.At.X, Y: item.At.Y, Z: item.At.Z}
+		}
 		rows = append(rows, []string{
-			plainText(item.Name), plainText(item.Group), number(f.Mass), number(j.Vehicle.ToDatum(j.Datum, f.X)), number(f.Y), number(f.Z),
-			string(item.Source), yesNo(f.Present), number(f.Front), number(f.Rear), plainText(item.Note),
+			plainText(item.Name), plainText(item.Group), number(thing.Kg()),
+			number(j.Vehicle.ToDatum(j.Datum, at.X)), number(at.Y), number(at.Z), string(item.Source),
+			yesNo(thing.Present), yesNo(thing.Trailer), number(effect.Front), number(effect.Rear), plainText(item.Note),
 		})
 	}
 	err := w.WriteAll(rows)

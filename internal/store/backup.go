@@ -3,7 +3,6 @@ package store
 import (
 	"errors"
 	"fmt"
-	"io"
 	"io/fs"
 	"net/url"
 	"os"
@@ -12,71 +11,74 @@ import (
 	"gorm.io/gorm"
 )
 
+// private is who may read a database, a backup of it and its lock: this user alone.
+const private = 0o600
+
 // Backup writes a consistent copy of the database at path to a new file, also
-// while a server is writing it.
+// while a server is writing it. The file has its name only once it is whole.
 func Backup(path, to string) error {
-	if err := mustExist(path); err != nil {
+	if err := readable(path); err != nil {
 		return err
 	}
-	if err := checkHeader(path); err != nil {
-		return err
-	}
-	if _, err := os.Stat(to); err == nil {
+	if _, err := os.Lstat(to); err == nil {
 		return fmt.Errorf("%s exists; accepted is a name for a new file", to)
 	}
 	if err := checkFolder(filepath.Dir(to)); err != nil {
 		return err
 	}
-	return withDatabase(path, writable, func(db *gorm.DB) error {
-		if err := db.Exec("VACUUM INTO ?", to).Error; err != nil {
-			return err
-		}
-		return checkIntegrity(to)
-	})
-}
-
-// Restore puts a backup in the place of the database at path. Without replace
-// it refuses when a database is there; it always refuses while one is served,
-// and a backup that is not whole.
-func Restore(backup, path string, replace bool) error {
-	if err := mustExist(backup); err != nil {
-		return err
-	}
-	if err := checkHeader(backup); err != nil {
-		return err
-	}
-	if err := checkIntegrity(backup); err != nil {
-		return err
-	}
-	if _, err := os.Stat(path); err == nil && !replace {
-		return fmt.Errorf("database %s exists; accepted is a name for a new file, or --replace to put the backup in its place", path)
-	}
-	if err := checkFolder(filepath.Dir(path)); err != nil {
-		return err
-	}
-	lock, err := lockFile(path)
+	fresh, err := copyTo(path, filepath.Dir(to), writable)
 	if err != nil {
 		return err
 	}
-	defer lock.Close()
-	fresh := path + ".restoring"
-	if err := copyFile(backup, fresh); err != nil {
-		return err
+	defer os.Remove(fresh)
+	if err := os.Link(fresh, to); err != nil { // unlike a rename this takes the place of nothing
+		return fmt.Errorf("%s cannot be written: %w", to, cause(err))
 	}
-	for _, companion := range []string{path + "-wal", path + "-shm"} {
-		if err := os.Remove(companion); err != nil && !errors.Is(err, fs.ErrNotExist) {
-			return err
-		}
-	}
-	return os.Rename(fresh, path)
+	return syncFolder(filepath.Dir(to))
 }
 
-func mustExist(path string) error {
+// readable refuses what is no whole Zaino database of this version or an older one.
+func readable(path string) error {
 	info, err := os.Stat(path)
-	if err != nil || info.Size() == 0 {
+	switch {
+	case err != nil || info.Mode().IsRegular() && info.Size() == 0:
 		return fmt.Errorf("there is no database %s", path)
+	case !info.Mode().IsRegular():
+		return fmt.Errorf("%s is not a file; accepted is a Zaino database", path)
 	}
-	return nil
+	return checkHeader(path)
+}
+
+// copyTo writes all that a database holds, with what still stands in its -wal, to a new
+// file in a folder, and makes sure that it is whole and on disk. SQLite itself reads and
+// writes it. The caller removes the file.
+func copyTo(path, folder string, how url.Values) (string, error) {
+	if how.Get("mode") == "ro" && !exists(path+"-wal") {
+		how = still // so that it can be read from where nothing may be written
+	}
+	file, err := os.CreateTemp(folder, ".zaino-*.db") // for this user alone
+	if err != nil {
+		return "", err
+	}
+	fresh := file.Name()
+	file.Close()
+	err = withDatabase(path, how, func(db *gorm.DB) error {
+		if err := db.Exec("VACUUM INTO ?", fresh).Error; err != nil { // into an empty file
+			return fmt.Errorf("%s is damaged: %w", path, err)
+		}
+		return nil
+	})
+	if err == nil {
+		err = checkIntegrity(fresh)
+	}
+	if err == nil {
+		err = syncFile(fresh)
+	}
+	if err != nil {
+		os.Remove(fresh)
+		return "", err
+	}
+	return fresh, nil
 }
 
 func checkIntegrity(path string) error {
@@ -105,23 +107,24 @@ func withDatabase(path string, how url.Values, use func(*gorm.DB) error) error {
 	return use(db)
 }
 
-func copyFile(from, to string) error {
-	source, err := os.Open(from)
+func syncFile(path string) error {
+	file, err := os.OpenFile(path, os.O_RDWR, 0)
 	if err != nil {
 		return err
 	}
-	defer source.Close()
-	target, err := os.OpenFile(to, os.O_CREATE|os.O_WRONLY|os.O_TRUNC, 0o600)
+	return errors.Join(file.Sync(), file.Close())
+}
+
+// syncFolder makes a new name of a file last.
+func syncFolder(path string) error {
+	folder, err := os.Open(path)
 	if err != nil {
 		return err
 	}
-	if _, err := io.Copy(target, source); err != nil {
-		target.Close()
-		return err
-	}
-	if err := target.Sync(); err != nil {
-		target.Close()
-		return err
-	}
-	return target.Close()
+	return errors.Join(folder.Sync(), folder.Close())
+}
+
+func exists(path string) bool {
+	_, err := os.Lstat(path)
+	return !errors.Is(err, fs.ErrNotExist)
 }

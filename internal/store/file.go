@@ -91,7 +91,7 @@ func cause(err error) error {
 
 // lockFile takes the lock that says "this database is being served".
 func lockFile(path string) (*os.File, error) {
-	lock, err := os.OpenFile(path+".lock", os.O_CREATE|os.O_RDWR, 0o600)
+	lock, err := os.OpenFile(path+".lock", os.O_CREATE|os.O_RDWR, private)
 	if err != nil {
 		return nil, fmt.Errorf("database %s cannot be locked: %w", path, cause(err))
 	}
@@ -100,4 +100,18 @@ func lockFile(path string) (*os.File, error) {
 		return nil, fmt.Errorf("database %s is open in another Zaino; stop that one, or name another file with --db", path)
 	}
 	return lock, nil
+}
+
+// keepPrivate makes a database, or the file that becomes one, this user's alone;
+// its companions follow it.
+func keepPrivate(path string) error {
+	file, err := os.OpenFile(path, os.O_CREATE|os.O_RDWR, private)
+	if err != nil {
+		return err
+	}
+	file.Close()
+	if info, err := os.Stat(path); err == nil && info.Mode().Perm()&0o077 != 0 {
+		_ = os.Chmod(path, private) // somebody else's file that one may write stays as it is
+	}
+	return nil
 }

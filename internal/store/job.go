@@ -101,7 +101,7 @@ func (s *Store) Create(j *fitout.Job) (Document, error) {
 		}
 		return insertRevision(tx, j, 1, 0, s.now())
 	})
-	return Document{Revision: 1, Job: *j}, err
+	return Document{Revision: 1, Lineage: s.lineage, Job: *j}, err
 }
 
 // Archive puts a job into the archive or takes it out.

@@ -26,11 +26,22 @@ type revisionRow struct {
 // TableName is the table's name for GORM.
 func (revisionRow) TableName() string { return "revisions" }
 
-// Document is a job with the number of its revision.
+// Document is a job with the number of its revision, and the lineage that the number
+// is of.
 type Document struct {
 	Revision int        `json:"revision"`
+	Lineage  string     `json:"lineage" doc:"the history that the revision is of; a save carries it back"`
 	Job      fitout.Job `json:"job"`
 }
+
+// Base is the revision that an edit was made on.
+type Base struct {
+	Revision int
+	Lineage  string
+}
+
+// Base is a document as the base of an edit.
+func (d Document) Base() Base { return Base{d.Revision, d.Lineage} }
 
 // ConflictError says that a save could not be merged with what others saved
 // meanwhile. Current is what is stored now.
@@ -84,7 +95,7 @@ func (s *Store) Load(id string) (Document, error) {
 	if err != nil {
 		return Document{}, err
 	}
-	return load(s.db, id, row.Revision)
+	return s.load(s.db, id, row.Revision)
 }
 
 func head(tx *gorm.DB, id string) (jobRow, error) {
@@ -96,20 +107,20 @@ func head(tx *gorm.DB, id string) (jobRow, error) {
 	return row, err
 }
 
-func load(tx *gorm.DB, id string, number int) (Document, error) {
+func (s *Store) load(tx *gorm.DB, id string, number int) (Document, error) {
 	var row revisionRow
 	if err := tx.Where("job_id = ? AND number = ?", id, number).Take(&row).Error; err != nil {
 		return Document{}, err
 	}
 	job, err := row.job()
-	return Document{Revision: number, Job: job}, err
+	return Document{Revision: number, Lineage: s.lineage, Job: job}, err
 }
 
-// Save keeps a valid job as a new revision of the job with its id. base is the
-// revision that the edit was made on. If others have saved since, the edit is
+// Save keeps a valid job as a new revision of the job with its id. base is what the
+// edit was made on; one of another lineage is always a conflict. If others have saved since, the edit is
 // merged with theirs; where that needs a decision, it returns *ConflictError
 // and keeps nothing. A document that changes nothing makes no revision.
-func (s *Store) Save(base int, mine *fitout.Job) (Document, error) {
+func (s *Store) Save(base Base, mine *fitout.Job) (Document, error) {
 	s.writing.Lock()
 	defer s.writing.Unlock()
 	var saved Document
@@ -118,13 +129,17 @@ func (s *Store) Save(base int, mine *fitout.Job) (Document, error) {
 		if err != nil {
 			return err
 		}
-		current, err := load(tx, mine.ID, row.Revision)
+		current, err := s.load(tx, mine.ID, row.Revision)
 		if err != nil {
 			return err
 		}
+		if base.Lineage != s.lineage {
+			return &ConflictError{Current: current, Conflicts: []fitout.Conflict{},
+				Reason: "the database was put back to a backup since this job was opened, so that what is stored may be older or somebody else's"}
+		}
 		job := *mine
-		if base != row.Revision {
-			if job, err = merge(tx, base, mine, current); err != nil {
+		if base.Revision != row.Revision {
+			if job, err = s.merge(tx, base.Revision, mine, current); err != nil {
 				return err
 			}
 		}
@@ -135,8 +150,8 @@ func (s *Store) Save(base int, mine *fitout.Job) (Document, error) {
 		row.Revision++
 		row.UpdatedAt = s.now()
 		s.describe(&row, &job)
-		saved = Document{Revision: row.Revision, Job: job}
-		if err := insertRevision(tx, &job, row.Revision, base, s.now()); err != nil {
+		saved = Document{Revision: row.Revision, Lineage: s.lineage, Job: job}
+		if err := insertRevision(tx, &job, row.Revision, base.Revision, s.now()); err != nil {
 			return err
 		}
 		return tx.Save(&row).Error
@@ -144,8 +159,8 @@ func (s *Store) Save(base int, mine *fitout.Job) (Document, error) {
 	return saved, err
 }
 
-func merge(tx *gorm.DB, base int, mine *fitout.Job, current Document) (fitout.Job, error) {
-	common, err := load(tx, mine.ID, base)
+func (s *Store) merge(tx *gorm.DB, base int, mine *fitout.Job, current Document) (fitout.Job, error) {
+	common, err := s.load(tx, mine.ID, base)
 	if err != nil {
 		return fitout.Job{}, &ConflictError{Current: current, Conflicts: []fitout.Conflict{},
 			Reason: fmt.Sprintf("revision %d, which this edit was made on, is no longer kept", base)}

@@ -26,6 +26,7 @@ type Store struct {
 	writing   sync.Mutex // one writer
 	summarise func(*fitout.Job) Summary
 	now       func() time.Time
+	lineage   string
 }
 
 // Summary is what the list of jobs shows about a job's findings.
@@ -57,7 +58,11 @@ func Open(path string, options Options) (*Store, error) {
 	if err != nil {
 		return nil, err
 	}
-	db, err := connect(path, writable)
+	err = keepPrivate(path)
+	var db *gorm.DB
+	if err == nil {
+		db, err = connect(path, writable)
+	}
 	if err == nil {
 		err = migrate(db)
 	}
@@ -71,6 +76,10 @@ func Open(path string, options Options) (*Store, error) {
 	}
 	if s.now == nil {
 		s.now = func() time.Time { return time.Now().UTC() } // SQLite compares times as text
+	}
+	if s.lineage, err = s.ensureLineage(); err != nil {
+		s.Close()
+		return nil, fmt.Errorf("database %s: %w", path, err)
 	}
 	return s, nil
 }
@@ -97,6 +106,8 @@ func (s *Store) Ping() error {
 var (
 	writable = url.Values{"_journal_mode": {"WAL"}, "_synchronous": {"FULL"}, "_foreign_keys": {"on"}, "_busy_timeout": {"5000"}, "_txlock": {"immediate"}}
 	readOnly = url.Values{"mode": {"ro"}, "_busy_timeout": {"5000"}}
+	still    = url.Values{"mode": {"ro"}, "immutable": {"1"}}                    // nobody writes it
+	plainly  = url.Values{"_journal_mode": {"DELETE"}, "_synchronous": {"FULL"}} // without companions
 )
 
 func connect(path string, how url.Values) (*gorm.DB, error) {

@@ -46,10 +46,10 @@ func rename(j fitout.Job, name string) *fitout.Job {
 func TestSaveMakesRevisionsAndNothingMakesNone(t *testing.T) {
 	s, _ := fresh(t)
 	first := mustCreate(t, s, "a", "First")
-	second, err := s.Save(first.Revision, rename(first.Job, "Second"))
+	second, err := s.Save(first.Base(), rename(first.Job, "Second"))
 	require.NoError(t, err)
 	assert.Equal(t, 2, second.Revision)
-	same, err := s.Save(second.Revision, &second.Job)
+	same, err := s.Save(second.Base(), &second.Job)
 	require.NoError(t, err)
 	assert.Equal(t, 2, same.Revision, "an unchanged document makes no revision")
 	loaded, err := s.Load("a")
@@ -60,18 +60,18 @@ func TestSaveMakesRevisionsAndNothingMakesNone(t *testing.T) {
 func TestSavesOnOneBaseMergeOrAsk(t *testing.T) {
 	s, _ := fresh(t)
 	base := mustCreate(t, s, "a", "First")
-	_, err := s.Save(base.Revision, rename(base.Job, "Theirs"))
+	_, err := s.Save(base.Base(), rename(base.Job, "Theirs"))
 	require.NoError(t, err)
 
 	mine := base.Job
 	mine.Customer = "Mine"
-	merged, err := s.Save(base.Revision, &mine)
+	merged, err := s.Save(base.Base(), &mine)
 	require.NoError(t, err)
 	assert.Equal(t, 3, merged.Revision)
 	assert.Equal(t, "Theirs", merged.Job.Name)
 	assert.Equal(t, "Mine", merged.Job.Customer)
 
-	_, err = s.Save(base.Revision, rename(base.Job, "Also mine"))
+	_, err = s.Save(base.Base(), rename(base.Job, "Also mine"))
 	var conflict *ConflictError
 	require.ErrorAs(t, err, &conflict)
 	assert.Equal(t, []string{"name"}, conflict.Conflicts[0].Path)
@@ -80,7 +80,7 @@ func TestSavesOnOneBaseMergeOrAsk(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, merged, unchanged, "nothing is kept until somebody decides")
 
-	_, err = s.Save(77, rename(base.Job, "From nowhere"))
+	_, err = s.Save(Base{77, s.Lineage()}, rename(base.Job, "From nowhere"))
 	require.ErrorAs(t, err, &conflict)
 	assert.Contains(t, conflict.Reason, "no longer kept")
 }
@@ -114,7 +114,7 @@ func TestListSearchArchiveDeleteRestore(t *testing.T) {
 	assert.Equal(t, []string{"Rooftop_tent"}, names(Query{}))
 	_, err := s.Load("j2")
 	require.ErrorIs(t, err, ErrNotFound)
-	_, err = s.Save(1, newJob("j2", "x"))
+	_, err = s.Save(Base{1, s.Lineage()}, newJob("j2", "x"))
 	require.ErrorIs(t, err, ErrNotFound)
 	taken, err := s.Has("j2")
 	require.NoError(t, err)
@@ -131,7 +131,7 @@ func TestOldRevisionsAreThinnedToOneADay(t *testing.T) {
 		for hour := range 4 {
 			*now = time.Date(2026, 3, 1+day, 10+hour, 0, 0, 0, time.UTC)
 			var err error
-			d, err = s.Save(d.Revision, rename(d.Job, fmt.Sprint(day, hour)))
+			d, err = s.Save(d.Base(), rename(d.Job, fmt.Sprint(day, hour)))
 			require.NoError(t, err)
 		}
 	}
@@ -209,7 +209,8 @@ func TestOneServerAtATime(t *testing.T) {
 	path := s.lock.Name()[:len(s.lock.Name())-len(".lock")]
 	_, err := Open(path, Options{})
 	require.ErrorContains(t, err, "is open in another Zaino")
-	require.ErrorContains(t, Restore(path, path, true), "is open in another Zaino")
+	_, err = Restore(path, path, true)
+	require.ErrorContains(t, err, "is the database itself")
 }
 
 func TestBackupWhileWritingAndRestore(t *testing.T) {
@@ -225,7 +226,7 @@ func TestBackupWhileWritingAndRestore(t *testing.T) {
 				stopped <- nil
 				return
 			default:
-				d, err = s.Save(d.Revision, rename(d.Job, fmt.Sprint(i)))
+				d, err = s.Save(d.Base(), rename(d.Job, fmt.Sprint(i)))
 			}
 		}
 		stopped <- err
@@ -238,9 +239,14 @@ func TestBackupWhileWritingAndRestore(t *testing.T) {
 	require.ErrorContains(t, Backup(path, copied), "exists; accepted is a name for a new file")
 
 	elsewhere := filepath.Join(t.TempDir(), "restored.db")
-	require.NoError(t, Restore(copied, elsewhere, false))
-	require.ErrorContains(t, Restore(copied, elsewhere, false), "--replace")
-	require.NoError(t, Restore(copied, elsewhere, true))
+	restores := func(replace bool) {
+		_, err := Restore(copied, elsewhere, replace)
+		require.NoError(t, err)
+	}
+	restores(false)
+	_, err := Restore(copied, elsewhere, false)
+	require.ErrorContains(t, err, "--replace")
+	restores(true)
 	restored, err := Open(elsewhere, Options{})
 	require.NoError(t, err)
 	defer restored.Close()
@@ -254,7 +260,8 @@ func TestBackupWhileWritingAndRestore(t *testing.T) {
 		damaged[i] ^= 0xff
 	}
 	require.NoError(t, os.WriteFile(copied, damaged, 0o600))
-	assert.ErrorContains(t, Restore(copied, elsewhere, true), "is damaged")
+	_, err = Restore(copied, elsewhere, true)
+	assert.ErrorContains(t, err, "is damaged")
 }
 
 func BenchmarkListOf10000Jobs(b *testing.B) {
@@ -281,7 +288,7 @@ func BenchmarkSave(b *testing.B) {
 	d, err := s.Create(newJob("a", "0"))
 	require.NoError(b, err)
 	for i := 0; b.Loop(); i++ {
-		if d, err = s.Save(d.Revision, rename(d.Job, fmt.Sprint(i))); err != nil {
+		if d, err = s.Save(d.Base(), rename(d.Job, fmt.Sprint(i))); err != nil {
 			b.Fatal(err)
 		}
 	}

@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
-import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
+import { BrowserRouter, Navigate, Route, Routes, useLocation } from 'react-router';
 
 import { AccessPage } from './access/AccessPage';
 import { answer, api, Refused } from './api/client';
@@ -9,6 +9,7 @@ import { PeopleSheet } from './brief/PeopleSheet';
 import { WaysSheet } from './brief/WaysSheet';
 import { ErrorBoundary } from './components/ErrorBoundary';
 import { Trouble } from './components/Trouble';
+import { useKept } from './document/useKept';
 import { JobPage } from './job/JobPage';
 import { JobsPage } from './jobs/JobsPage';
 import { LayoutPage } from './layout/LayoutPage';
@@ -41,6 +42,7 @@ export function App() {
 /** Shows the app, or asks for the access code where the server wants one. */
 function Gate() {
   const { error, refetch } = useQuery({ queryKey: ['vocabulary'], queryFn: () => answer(api.GET('/api/vocabulary')), staleTime: Infinity });
+  useKept(/^\/jobs\/([^/]+)/.exec(useLocation().pathname)?.[1] ?? '');
   if (error instanceof Refused && error.status === 401) return <AccessPage onOpen={() => void refetch()} />;
   return (
     <Routes>

@@ -1,4 +1,4 @@
-package assess
+package assess_test
 
 import (
 	"fmt"
@@ -7,40 +7,12 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"zaino/internal/core/assess"
+	"zaino/internal/core/edit"
+	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
+	"zaino/internal/example"
 )
-
-// fitted is a job with a measured tub of 1500 × 1400 × 480 with arches of 200,
-// a fridge in its front left corner and a drawer unit behind it.
-func fitted() fitout.Job {
-	j := fitout.NewJob("bench", "Bench", fitout.AustraliaNZ)
-	arch := func(id string, side fitout.Side) fitout.Obstacle {
-		return fitout.Obstacle{ID: id, Name: "Arch " + id, Kind: fitout.WheelArch, Side: side, Front: 500, Length: 600, Width: 200, Height: 200}
-	}
-	j.Vehicle.Bays = []fitout.Bay{{
-		ID: "tub", Name: "Tub", Kind: fitout.BayTub, At: fitout.Point{X: 2200, Z: 850}, Levelled: true,
-		LengthLeft: 1500, LengthRight: 1500, WidthFront: 1400, WidthRear: 1400, BetweenArches: 1000, HeightFront: 480, HeightRear: 480,
-		Opening: fitout.Opening{Face: fitout.FaceRear, Hinge: fitout.HingeBottom}, Obstacles: []fitout.Obstacle{arch("left", fitout.Left), arch("right", fitout.Right)},
-	}}
-	item := func(id, name string, box fitout.Box, m fitout.Module, source fitout.MassSource, kg float64) fitout.Item {
-		return fitout.Item{ID: id, Name: name, Form: fitout.FormBox, Mass: kg, At: box.Middle(), Size: box.Size(), Source: source,
-			Presence: fitout.Presence{Kind: fitout.Always}, Bay: "tub", Module: &m}
-	}
-	box := func(x, y, z, l, w, h float64) fitout.Box {
-		return fitout.Box{From: fitout.Point{X: x, Y: y, Z: z}, To: fitout.Point{X: x + l, Y: y + w, Z: z + h}}
-	}
-	fridge := fitout.Module{Kind: fitout.FridgeSlide, Faces: fitout.FaceRear, Wall: fitout.NoMaterial, Runner: fitout.NoRunner, Stack: fitout.Beside, Cells: []fitout.Cell{}}
-	unit := fitout.Module{Kind: fitout.Drawers, Faces: fitout.FaceRear, Wall: fitout.Plywood, Panel: 12, Runner: fitout.BallRunner, Stack: fitout.Beside,
-		Cells: []fitout.Cell{{ID: "drawer", Name: "Drawer"}}}
-	stove := fitout.Item{ID: "stove", Name: "Stove", Form: fitout.FormBox, Mass: 6, Size: fitout.Size{Length: 400, Width: 300, Height: 120}, Source: fitout.ByScale,
-		Presence: fitout.Presence{Kind: fitout.Always}, In: &fitout.InCell{Module: "unit", Cell: "drawer"}}
-	j.Variants[0].Items = []fitout.Item{
-		item("fridge", "Fridge", box(2200, -500, 850, 700, 450, 450), fridge, fitout.DataSheet, 35),
-		item("unit", "Unit", box(2900, -500, 850, 700, 900, 300), unit, fitout.ByMaterial, 0),
-		stove,
-	}
-	return j
-}
 
 func benchItem(j *fitout.Job, id string) *fitout.Item {
 	for i := range j.Variants[0].Items {
@@ -53,26 +25,26 @@ func benchItem(j *fitout.Job, id string) *fitout.Item {
 
 func benchRules(j *fitout.Job) map[string]fitout.Finding {
 	found := map[string]fitout.Finding{}
-	for _, f := range Of(j).Findings {
+	for _, f := range assess.Of(j).Findings {
 		found[f.Rule] = f
 	}
 	return found
 }
 
 func TestASoundBenchHasNothingToSay(t *testing.T) {
-	j := fitted()
+	j := example.Fitted()
 	require.NoError(t, fitout.Validate(&j))
 	rules := benchRules(&j)
 	for _, rule := range []string{"parts-clash", "outside-bay", "gear-too-large", "cell-overfull"} {
 		assert.NotContains(t, rules, rule)
 	}
-	a := Of(&j)
+	a := assess.Of(&j)
 	require.Len(t, a.Bench, 3)
 	unit := a.Bench[1]
 	assert.Greater(t, unit.Mass, 15.0, "by its panels and runners")
 	assert.Equal(t, unit.Mass, a.Items[1].Mass, "and so it counts on the axles")
 	require.Len(t, unit.Cells, 1)
-	assert.Equal(t, []Held{{ID: "stove"}}, unit.Cells[0].Holds)
+	assert.Equal(t, []fit.Held{{ID: "stove"}}, unit.Cells[0].Holds)
 	assert.InDelta(t, 6, unit.Cells[0].Load, 1e-9)
 	assert.Greater(t, unit.Cells[0].Filled, 0.05)
 	assert.Len(t, unit.Leaves, 1)
@@ -92,21 +64,21 @@ func TestBenchRulesFire(t *testing.T) {
 	}
 	for rule, change := range cases {
 		t.Run(rule, func(t *testing.T) {
-			j := fitted()
+			j := example.Fitted()
 			change(&j)
 			found := benchRules(&j)
 			require.Contains(t, found, rule)
 			assert.NotEmpty(t, found[rule].Sentence)
 		})
 	}
-	j := fitted()
+	j := example.Fitted()
 	benchItem(&j, "fridge").At.Y -= 190 // onto the arch, which begins 500 behind the tub's front
 	f := benchRules(&j)["parts-clash"]
 	assert.Contains(t, f.Sentence, "into arch left")
 }
 
 func TestWhatIsNotAboardIsInNobodysWay(t *testing.T) {
-	j := fitted()
+	j := example.Fitted()
 	benchItem(&j, "unit").At.X -= 40
 	j.Variants[0].Switches = []fitout.Switch{{ID: "trip", Name: "Trip", On: true}}
 	benchItem(&j, "unit").Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: "trip"}
@@ -116,8 +88,8 @@ func TestWhatIsNotAboardIsInNobodysWay(t *testing.T) {
 }
 
 func TestFillTakesTheExactRemainder(t *testing.T) {
-	j := fitted()
-	filled, err := Fill(&j, "unit")
+	j := example.Fitted()
+	filled, err := edit.Fill(&j, "unit")
 	require.NoError(t, err)
 	unit := benchItem(&filled, "unit")
 	for _, rule := range []string{"parts-clash", "outside-bay"} {
@@ -127,57 +99,57 @@ func TestFillTakesTheExactRemainder(t *testing.T) {
 	assert.Greater(t, unit.Box().Litres(), before)
 	assert.Equal(t, 700.0, j.Variants[0].Items[1].Size.Length, "the given job is not changed")
 
-	_, err = Fill(&j, "fridge")
+	_, err = edit.Fill(&j, "fridge")
 	assert.ErrorContains(t, err, "a part that is bought whole")
-	_, err = Fill(&j, "nothing")
+	_, err = edit.Fill(&j, "nothing")
 	assert.ErrorContains(t, err, "the id of a module")
 	benchItem(&j, "unit").Bay = ""
-	_, err = Fill(&j, "unit")
+	_, err = edit.Fill(&j, "unit")
 	assert.ErrorContains(t, err, "no measured space")
 }
 
 func TestResizeCarriesWhatHangsOnIt(t *testing.T) {
-	j := fitted()
+	j := example.Fitted()
 	fridge := benchItem(&j, "fridge")
-	resized, err := Resize(&j, "fridge", fitout.Size{Length: 640, Width: fridge.Size.Width, Height: fridge.Size.Height})
+	resized, err := edit.Resize(&j, "fridge", fitout.Size{Length: 640, Width: fridge.Size.Width, Height: fridge.Size.Height})
 	require.NoError(t, err)
 	unit := benchItem(&resized, "unit")
 	assert.InDelta(t, 760, unit.Size.Length, 1e-9, "the unit behind it gains what the fridge sets free")
 	assert.InDelta(t, 3600, unit.Box().To.X, 1e-9)
-	_, err = Resize(&j, "fridge", fitout.Size{Length: -5})
+	_, err = edit.Resize(&j, "fridge", fitout.Size{Length: -5})
 	assert.Error(t, err)
 }
 
 func TestPutAwayGoesWhereItFits(t *testing.T) {
-	j := fitted()
+	j := example.Fitted()
 	low := *benchItem(&j, "stove")
 	low.ID, low.Name, low.In = "pots", "Pots", nil
 	high := low
 	high.ID, high.Name, high.Size.Height = "gas", "Gas bottle", 480
 	j.Variants[0].Items = append(j.Variants[0].Items, low, high)
-	put, err := PutAway(&j, "pots")
+	put, err := edit.PutAway(&j, "pots")
 	require.NoError(t, err)
 	assert.Equal(t, &fitout.InCell{Module: "unit", Cell: "drawer"}, benchItem(&put, "pots").In)
 	assert.Nil(t, benchItem(&j, "pots").In, "the given job is not changed")
-	_, err = PutAway(&j, "gas")
+	_, err = edit.PutAway(&j, "gas")
 	assert.ErrorContains(t, err, "height decides first")
-	_, err = PutAway(&j, "unit")
+	_, err = edit.PutAway(&j, "unit")
 	assert.ErrorContains(t, err, "no compartments of its own")
 }
 
 // What is used often lies on top of what is used seldom.
 func TestWhatIsUsedOftenLiesOnTop(t *testing.T) {
-	j := fitted()
+	j := example.Fitted()
 	large := *benchItem(&j, "stove")
 	large.ID, large.Size = "kettle", fitout.Size{Length: 600, Width: 700, Height: 60}
 	benchItem(&j, "stove").Size = large.Size
 	j.Variants[0].Items = append(j.Variants[0].Items, large)
 	j.Brief.Gear = []fitout.Gear{{ID: "stove", Used: fitout.UsedOften}, {ID: "kettle", Used: fitout.UsedSeldom}}
-	assert.Equal(t, []Held{{ID: "kettle", Moves: 1}, {ID: "stove"}}, Of(&j).Bench[1].Cells[0].Holds)
+	assert.Equal(t, []fit.Held{{ID: "kettle", Moves: 1}, {ID: "stove"}}, assess.Of(&j).Bench[1].Cells[0].Holds)
 }
 
 func TestWhatTheBriefWantsAndNobodyPlaced(t *testing.T) {
-	j := fitted()
+	j := example.Fitted()
 	j.Brief.Gear = []fitout.Gear{{ID: "stove", Name: "Stove", Count: 1, Mass: 6, Used: fitout.UsedDaily}, {ID: "kit", Name: "First-aid kit", Count: 1, Mass: 2.5, Used: fitout.UsedEmergency}}
 	f := benchRules(&j)["gear-not-aboard"]
 	assert.Equal(t, "First-aid kit is not aboard", f.Title)
@@ -191,15 +163,15 @@ func TestWhatTheBriefWantsAndNobodyPlaced(t *testing.T) {
 
 // A fix never moves a module into another or out of its space.
 func TestFixesKeepTheBenchSound(t *testing.T) {
-	j := fitted()
-	j.Vehicle.Limits.RearAxle.Kg = Of(&j).Axles.Rear - 3
-	for _, f := range Of(&j).Findings {
+	j := example.Fitted()
+	j.Vehicle.Limits.RearAxle.Kg = assess.Of(&j).Axles.Rear - 3
+	for _, f := range assess.Of(&j).Findings {
 		for _, fix := range f.Fixes {
 			if fix.Edit.Kind != "move-item" {
 				continue
 			}
 			assert.NotEqual(t, "unit", fix.Edit.ID, "it has 100 mm to the tailgate and the fridge in front of it")
-			moved := fitted()
+			moved := example.Fitted()
 			benchItem(&moved, fix.Edit.ID).At.X = fix.Edit.Value
 			assert.NotContains(t, benchRules(&moved), "parts-clash")
 			assert.NotContains(t, benchRules(&moved), "outside-bay")
@@ -209,19 +181,19 @@ func TestFixesKeepTheBenchSound(t *testing.T) {
 
 // What comes later or from others counts when everything is finished, not now.
 func TestThePadsShowNowAndFinished(t *testing.T) {
-	j := fitted()
-	before := Of(&j).Pads[2]
+	j := example.Fitted()
+	before := assess.Of(&j).Pads[2]
 	assert.InDelta(t, before.Load, before.Done, 1e-9)
 	benchItem(&j, "unit").Work = fitout.WorkLater
-	after := Of(&j).Pads[2]
+	after := assess.Of(&j).Pads[2]
 	assert.InDelta(t, before.Load, after.Done, 1e-9)
-	unit := Of(&j).Bench[1].Mass
+	unit := assess.Of(&j).Bench[1].Mass
 	assert.InDelta(t, before.Load-unit-6, after.Load, 1e-6, "without the unit, and without the stove in it")
 	assert.InDelta(t, before.Worst-unit-6, after.Worst, 1e-6)
 }
 
 func BenchmarkAssess60Modules(b *testing.B) {
-	j := fitted()
+	j := example.Fitted()
 	unit := *benchItem(&j, "unit")
 	j.Variants[0].Items = nil
 	for k := range 60 {
@@ -233,6 +205,6 @@ func BenchmarkAssess60Modules(b *testing.B) {
 	}
 	b.ReportAllocs()
 	for b.Loop() {
-		Of(&j)
+		assess.Of(&j)
 	}
 }

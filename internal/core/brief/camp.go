@@ -1,38 +1,41 @@
 package brief
 
-import "zaino/internal/core/fitout"
+import (
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/words"
+)
 
 func sleeping(s *situation) *School {
 	c := ask("Sleeping", "sleeping", "Sleeping", "Where do they sleep?")
 	bed := s.needs.Bed
-	roofTent := c.way("roof-tent", "Roof tent", 4).mass(62).height(280).pro(1, "Up in minutes, off the wet ground, the room inside stays free.").con(1, "About %s as high up as it gets, on a rated roof, and the camp has to be struck to drive.", s.mass(62))
+	roofTent := c.way("roof-tent", "Roof tent", 4).mass(62).height(280).pro(1, "Up in minutes, off the wet ground, the room inside stays free.").con(1, "About %s as high up as it gets, on a rated roof, and the camp has to be struck to drive.", s.say.Mass(62))
 	ground := c.way("ground", "Swag or ground tent", 1).mass(9*float64(max(1, bed.Sleepers))).pro(2, "Light, cheap, low, and the vehicle can drive off without it.").con(1, "Wet ground, and it is put up every night.")
 	inside := c.way("inside", "Inside on a platform", 2).mass(32).height(180).pro(1, "Dry, locked and ready at once.")
 	hammock := c.way("hammock", "Hammock", 1).mass(2*float64(max(1, bed.Sleepers))).pro(1, "Lightest of all.").con(2, "Wants two trees, and warm nights.")
 	if length, box := s.longest(); length > 0 && bed.Length > 0 {
 		if length >= bed.Length {
-			inside.pro(2, "The bed of %s fits the %s of %s.", s.length(bed.Length), s.length(length), box)
+			inside.pro(2, "The bed of %s fits the %s of %s.", s.say.Length(bed.Length), s.say.Length(length), box)
 		} else {
-			inside.con(2, "The bed wants %s; %s is %s long, so something has to fold or open.", s.length(bed.Length), box, s.length(length))
+			inside.con(2, "The bed wants %s; %s is %s long, so something has to fold or open.", s.say.Length(bed.Length), box, s.say.Length(length))
 		}
 	}
 	if bed.Sleepers > 2 {
-		inside.con(3, "%d sleepers want a bed %s wide.", bed.Sleepers, s.length(bed.Width))
+		inside.con(3, "%d sleepers want a bed %s wide.", bed.Sleepers, s.say.Length(bed.Width))
 		ground.pro(1, "Grows with the number of sleepers.")
 	}
 	if s.freezing {
-		inside.pro(2, "Nights of %s.", s.temperature(s.brief.Trip.Coldest))
-		roofTent.con(1, "Cold from below at %s.", s.temperature(s.brief.Trip.Coldest))
-		hammock.con(2, "Nights of %s.", s.temperature(s.brief.Trip.Coldest))
+		inside.pro(2, "Nights of %s.", s.say.Temperature(s.brief.Trip.Coldest))
+		roofTent.con(1, "Cold from below at %s.", s.say.Temperature(s.brief.Trip.Coldest))
+		hammock.con(2, "Nights of %s.", s.say.Temperature(s.brief.Trip.Coldest))
 	}
 	if e := s.brief.Envelope.Height; e > 0 && s.vehicle.Outline.Height+280 > e {
-		roofTent.con(2, "With it the vehicle stands at about %s, above the %s of the brief.", s.length(s.vehicle.Outline.Height+280), s.length(e))
+		roofTent.con(2, "With it the vehicle stands at about %s, above the %s of the brief.", s.say.Length(s.vehicle.Outline.Height+280), s.say.Length(e))
 	}
 	if s.brief.Daily.Driver {
 		roofTent.con(1, "Rides along every day, or needs a hoist.")
 	}
 	if s.tight() {
-		roofTent.con(2, "Only %s are left for the fitout.", s.mass(s.left))
+		roofTent.con(2, "Only %s are left for the fitout.", s.say.Mass(s.left))
 	}
 	wants := map[fitout.SleepWhere]*Way{fitout.SleepInside: inside, fitout.SleepRoof: roofTent, fitout.SleepGround: ground}
 	if w := wants[s.brief.Camp.SleepWhere]; w != nil {
@@ -50,7 +53,7 @@ func (s *situation) longest() (mm float64, name string) {
 		switch b.Kind {
 		case fitout.BayWagonCargo, fitout.BayTub, fitout.BayCanopyRear, fitout.BayLivingBox:
 			if least := min(b.LengthLeft, b.LengthRight); least > mm {
-				mm, name = least, lowerFirst(b.Name)
+				mm, name = least, words.Lower(b.Name)
 			}
 		}
 	}
@@ -62,7 +65,7 @@ func cookingPlace(s *situation) *School {
 	outside := c.way("outside", "Outside, at the tailgate or side", 2).mass(12).pro(2, "Steam, flame and fat stay out; room to stand.").con(1, "Wind and rain are there too: it wants an awning.")
 	inside := c.way("inside", "Inside", 3).mass(24).pro(1, "Weather does not matter.").con(2, "Flame inside wants ventilation, a gas drain and an alarm, by licensed people.")
 	if s.freezing || s.brief.Camp.CookWhere == fitout.CookInside {
-		inside.pro(2, "Nights of %s, or the customer asks for it.", s.temperature(s.brief.Trip.Coldest))
+		inside.pro(2, "Nights of %s, or the customer asks for it.", s.say.Temperature(s.brief.Trip.Coldest))
 	}
 	if s.brief.Camp.CookWhere == fitout.CookOutside {
 		outside.pro(2, "It is what the customer asks for.")
@@ -122,7 +125,7 @@ func solar(s *situation) *School {
 	roofed := c.way("roof", "On the roof", 2).mass(13).pro(1, "Always charging, moving and parked.").con(1, "Shaded by whatever else is on the roof, and the vehicle has to stand in the sun.")
 	loose := c.way("loose", "A loose panel", 2).mass(9).pro(1, "Follows the sun while the vehicle stands in the shade.").con(1, "Set out by hand every day, and it can be stolen.")
 	if s.hot {
-		loose.pro(2, "At %s the vehicle wants shade and the panel does not.", s.temperature(s.brief.Trip.Hottest))
+		loose.pro(2, "At %s the vehicle wants shade and the panel does not.", s.say.Temperature(s.brief.Trip.Hottest))
 	}
 	if s.brief.Trip.DayDistance >= 100 {
 		roofed.pro(2, "They move about %.0f km a day: it charges without being set out.", s.brief.Trip.DayDistance)
@@ -135,7 +138,7 @@ func solar(s *situation) *School {
 
 func slideCable(s *situation) *School {
 	c := ask("Power", "slide-cable", "Cable and hose on a slide", "How do they follow?")
-	c.way("chain", "Cable chain", 3).mass(1.5).width(30).pro(2, "Guides cable and hose together; nothing can snag.").con(1, "Wants %s beside or below the slide.", s.length(30))
+	c.way("chain", "Cable chain", 3).mass(1.5).width(30).pro(2, "Guides cable and hose together; nothing can snag.").con(1, "Wants %s beside or below the slide.", s.say.Length(30))
 	c.way("fold", "Fold held at mid-point", 1).mass(0.2).pro(1, "Two clips and a loop; simple.").con(1, "Hangs where something can catch it.")
 	c.way("elastic", "Elastic take-up", 1).mass(0.2).pro(1, "Keeps the loop short.").con(2, "The elastic tires, and then the loop falls under the slide.")
 	return c
@@ -148,10 +151,10 @@ func waterStore(s *situation) *School {
 	tank := c.way("tank", "One fixed tank", 3).mass(0.14*litres).pro(1, "Low and central, filled by hose, with baffles and a breather.").con(1, "If it leaks or is fouled, all is lost.")
 	bladder := c.way("bladder", "A bladder", 2).mass(0.02*litres).pro(1, "Takes no room when it is empty.").con(1, "Chafes where it is not held, and cannot be cleaned well.")
 	if litres > 60 {
-		tank.pro(2, "%s, too much to carry by hand.", s.volume(litres))
-		vessels.con(1, "%d cans of %s to lift.", int((litres+19)/20), s.volume(20))
+		tank.pro(2, "%s, too much to carry by hand.", s.say.Volume(litres))
+		vessels.con(1, "%d cans of %s to lift.", int((litres+19)/20), s.say.Volume(20))
 	} else {
-		vessels.pro(2, "%s are %d cans.", s.volume(litres), int((litres+19)/20))
+		vessels.pro(2, "%s are %d cans.", s.say.Volume(litres), int((litres+19)/20))
 	}
 	if s.daily {
 		bladder.pro(1, "Rolled up on working days.")
@@ -167,8 +170,8 @@ func waterFeed(s *situation) *School {
 	gravity := c.way("gravity", "Gravity", 1).mass(0.5).pro(1, "Nothing to break, no power.").con(1, "The water has to stand above the tap, and so does its mass.")
 	pump := c.way("pump", "Pump", 2).mass(2).pro(1, "The tank lies low and central where it belongs.")
 	if s.needs.Water.Litres > 40 {
-		pump.pro(2, "%s stay low.", s.mass(s.needs.Water.Litres))
-		gravity.con(1, "%s up high.", s.mass(s.needs.Water.Litres))
+		pump.pro(2, "%s stay low.", s.say.Mass(s.needs.Water.Litres))
+		gravity.con(1, "%s up high.", s.say.Mass(s.needs.Water.Litres))
 	}
 	if s.brief.Camp.Washing == fitout.WashShower {
 		pump.pro(2, "A shower wants pressure.")
@@ -213,11 +216,11 @@ func freezing(s *situation) *School {
 	heated := c.way("heated", "Heated tanks outside", 3).mass(3).pro(1, "The room inside stays free.").con(1, "A battery's worth of heat every cold night.")
 	under := c.way("drained", "Outside and drained before frost", 1).mass(0).pro(1, "Costs nothing.")
 	if s.freezing {
-		inside.pro(2, "Nights of %s.", s.temperature(s.brief.Trip.Coldest))
-		heated.pro(1, "Nights of %s.", s.temperature(s.brief.Trip.Coldest))
-		under.con(3, "At %s it would have to stand dry on the trip itself.", s.temperature(s.brief.Trip.Coldest))
+		inside.pro(2, "Nights of %s.", s.say.Temperature(s.brief.Trip.Coldest))
+		heated.pro(1, "Nights of %s.", s.say.Temperature(s.brief.Trip.Coldest))
+		under.con(3, "At %s it would have to stand dry on the trip itself.", s.say.Temperature(s.brief.Trip.Coldest))
 	} else {
-		under.pro(2, "No frost on these trips: the coldest night has %s.", s.temperature(s.brief.Trip.Coldest))
+		under.pro(2, "No frost on these trips: the coldest night has %s.", s.say.Temperature(s.brief.Trip.Coldest))
 		heated.con(2, "Not needed.")
 	}
 	return c

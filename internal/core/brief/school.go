@@ -2,10 +2,9 @@ package brief
 
 import (
 	"fmt"
-	"unicode"
-	"unicode/utf8"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/words"
 )
 
 // School is a judgement call: its ways, the case for and against each for one
@@ -118,7 +117,7 @@ func (c *School) decide(b *fitout.Brief) {
 	c.Reason = strongest(best.For)
 	for _, w := range c.Ways {
 		if w != best && len(w.Against) > 0 && len(c.Ways) == 2 {
-			c.Reason += " The other way: " + lowerFirst(strongest(w.Against))
+			c.Reason += " The other way: " + words.Lower(strongest(w.Against))
 		}
 	}
 	for _, choice := range b.Choices {
@@ -136,9 +135,4 @@ func strongest(arguments []Argument) string {
 		}
 	}
 	return best.Text
-}
-
-func lowerFirst(text string) string {
-	first, size := utf8.DecodeRuneInString(text)
-	return string(unicode.ToLower(first)) + text[size:]
 }

@@ -1,10 +1,8 @@
 package brief
 
 import (
-	"strings"
-
 	"zaino/internal/core/fitout"
-	"zaino/internal/core/quantity"
+	"zaino/internal/core/words"
 )
 
 // situation is what the judgement calls look at: the brief, what it implies,
@@ -13,8 +11,7 @@ type situation struct {
 	brief   *fitout.Brief
 	vehicle *fitout.Vehicle
 	needs   Needs
-	system  quantity.System
-	region  fitout.Region
+	say     words.Speaker
 
 	left     float64 // payload for the fitout, kg
 	known    bool    // a gross limit is stated
@@ -43,7 +40,7 @@ const (
 func newSituation(j *fitout.Job, left float64) *situation {
 	b, v := &j.Brief, &j.Vehicle
 	s := &situation{
-		brief: b, vehicle: v, needs: NeedsOf(b), system: quantity.System(j.Units), region: j.Region,
+		brief: b, vehicle: v, needs: NeedsOf(b), say: words.For(j),
 		left: left, known: v.Limits.Gross.Kg > 0,
 		inside: b.Camp.SleepWhere == fitout.SleepInside, daily: b.Daily.Driver || len(b.Daily.LiftOut) > 0,
 		hot: b.Trip.Hottest >= b.Assumptions.HotFrom, freezing: b.Trip.Coldest <= freezes,
@@ -94,27 +91,14 @@ func (s *situation) floor() float64 {
 // decides.
 func (s *situation) tight() bool { return s.known && s.left < 200 }
 
-// word is the region's word for a term; capital the same at the start of a sentence.
-func (s *situation) word(t fitout.Term) string { return s.region.Word(t) }
+// capital is the region's word for a term at the start of a sentence.
+func (s *situation) capital(t fitout.Term) string { return words.Capital(s.say.Term(t)) }
 
-func (s *situation) capital(t fitout.Term) string {
-	word := s.word(t)
-	return strings.ToUpper(word[:1]) + word[1:]
-}
-
-func (s *situation) mass(kg float64) string { return quantity.Format(kg, quantity.Mass, s.system) }
-func (s *situation) length(mm float64) string {
-	return quantity.Format(mm, quantity.Length, s.system)
-}
-func (s *situation) volume(l float64) string { return quantity.Format(l, quantity.Volume, s.system) }
-func (s *situation) temperature(c float64) string {
-	return quantity.Format(c, quantity.Temperature, s.system)
-}
 func (s *situation) nights(n float64) string {
 	if n == 1 {
 		return "one night"
 	}
-	return quantity.Format(n, quantity.Plain, s.system) + " nights"
+	return s.say.Plain(n) + " nights"
 }
 
 // frugal adds what a small budget says of the dear ways of a call.

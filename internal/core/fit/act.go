@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/words"
 )
 
 // Act is one thing to do on the way from the road to a stance, or to a thing.
@@ -35,13 +36,13 @@ func (s *Scene) Change(p *Posture) []Act {
 	for _, seat := range p.Stance.Folded {
 		for i := range s.Vehicle.Seats {
 			if s.Vehicle.Seats[i].ID == seat.Seat {
-				steps = append(steps, Act{"fold", seat.Seat, "Fold " + lower(s.Vehicle.Seats[i].Name), foldMinutes})
+				steps = append(steps, Act{"fold", seat.Seat, "Fold " + words.Lower(s.Vehicle.Seats[i].Name), foldMinutes})
 			}
 		}
 	}
 	for _, d := range p.Doors {
 		steps = append(steps, s.beforeDoor(d, p)...)
-		steps = append(steps, Act{"door", s.Bays[d].ID, "Open the door of " + lower(s.Bays[d].Name), doorMinutes})
+		steps = append(steps, Act{"door", s.Bays[d].ID, "Open the door of " + words.Lower(s.Bays[d].Name), doorMinutes})
 	}
 	for _, l := range p.Stance.Loose {
 		if i := indexOf(s.Parts, l.Item); i >= 0 {
@@ -105,11 +106,11 @@ func (s *Scene) order(p *Posture) []OpenLeaf {
 func (s *Scene) openStep(o OpenLeaf) Act {
 	p := &s.Parts[o.Part]
 	verb := map[Motion]string{Slides: "Slide out ", Drawers: "Pull out ", LidUp: "Lift the lid of ", FlapOut: "Let down the front of ", DoorOut: "Open "}[p.Motion]
-	what := lower(p.Name())
+	what := words.Lower(p.Name())
 	if p.Motion == Drawers {
 		for _, c := range p.Cells {
 			if c.ID == o.Cell {
-				what = lower(c.Name) + " of " + what
+				what = words.Lower(c.Name) + " of " + what
 			}
 		}
 	}
@@ -122,9 +123,9 @@ func (s *Scene) openStep(o OpenLeaf) Act {
 
 func (s *Scene) moveStep(i int, outside bool) Act {
 	p := &s.Parts[i]
-	text, minutes := "Move "+lower(p.Name()), float64(moveMinutes)
+	text, minutes := "Move "+words.Lower(p.Name()), float64(moveMinutes)
 	if outside {
-		text = "Put " + lower(p.Name()) + " outside"
+		text = "Put " + words.Lower(p.Name()) + " outside"
 	}
 	if p.Kg() > s.Practice.OneLifts {
 		text, minutes = text+", two people", heavyMinutes
@@ -194,12 +195,11 @@ func (s *Scene) toSide(i int) (steps []Act, out bool) {
 	for k := range s.Bays {
 		if s.Bays[k].ID == p.Bay && s.Bays[k].Opening.Known {
 			road := Posture{Boxes: boxesOf(s.Parts), Gone: make([]bool, len(s.Parts))}
-			steps = append(s.beforeDoor(k, &road), Act{"door", p.Bay, "Open the door of " + lower(s.Bays[k].Name), doorMinutes})
+			steps = append(s.beforeDoor(k, &road), Act{"door", p.Bay, "Open the door of " + words.Lower(s.Bays[k].Name), doorMinutes})
 		}
 	}
 	for k := range s.Parts {
-		kind := s.Parts[k].Module().Kind
-		if (kind == fitout.SlideTable || kind == fitout.KitchenSlide) && len(s.Parts[k].Leaves) > 0 && contains(s.standOn(k), i) {
+		if s.Parts[k].Traits().CarriesOut && len(s.Parts[k].Leaves) > 0 && contains(s.standOn(k), i) {
 			return append(steps, s.openStep(OpenLeaf{k, s.Parts[k].Leaves[0]})), true
 		}
 	}
@@ -247,7 +247,7 @@ func (s *Scene) DriveAway() []Act {
 		p := &s.Postures[n]
 		for _, l := range p.Stance.Loose {
 			if i := indexOf(s.Parts, l.Item); i >= 0 {
-				once(Act{"move", l.Item, fmt.Sprintf("Stow %s and fix it", lower(s.Parts[i].Name())), moveMinutes})
+				once(Act{"move", l.Item, fmt.Sprintf("Stow %s and fix it", words.Lower(s.Parts[i].Name())), moveMinutes})
 			}
 		}
 		for _, o := range p.Open {
@@ -256,15 +256,15 @@ func (s *Scene) DriveAway() []Act {
 			if verb == "" {
 				verb = "Push in and lock "
 			}
-			once(Act{"open", part.ID, verb + lower(part.Name()), openMinutes})
+			once(Act{"open", part.ID, verb + words.Lower(part.Name()), openMinutes})
 		}
 		for _, d := range p.Doors {
-			once(Act{"door", s.Bays[d].ID, "Shut and lock the door of " + lower(s.Bays[d].Name), doorMinutes})
+			once(Act{"door", s.Bays[d].ID, "Shut and lock the door of " + words.Lower(s.Bays[d].Name), doorMinutes})
 		}
 		for _, seat := range p.Stance.Folded {
 			for i := range s.Vehicle.Seats {
 				if s.Vehicle.Seats[i].ID == seat.Seat {
-					once(Act{"fold", seat.Seat, fmt.Sprintf("Put %s back up where someone sits there", lower(s.Vehicle.Seats[i].Name)), foldMinutes})
+					once(Act{"fold", seat.Seat, fmt.Sprintf("Put %s back up where someone sits there", words.Lower(s.Vehicle.Seats[i].Name)), foldMinutes})
 				}
 			}
 		}

@@ -40,7 +40,7 @@ func TestWhatIsHeavyTakesTwo(t *testing.T) {
 // A carrier behind the door swings away before the door does.
 func TestWhatHangsBeforeADoorComesFirst(t *testing.T) {
 	s := sound()
-	carrier := module("carrier", fitout.RearCarrier, DoorOut, box(4010, -300, 700, 200, 600, 600), 20)
+	carrier := part("carrier", fitout.RearCarrier, DoorOut, box(4010, -300, 700, 200, 600, 600), 20)
 	carrier.Bay = ""
 	s.Parts = append(s.Parts, carrier)
 	s.Prepare()
@@ -53,9 +53,9 @@ func TestWhatHangsBeforeADoorComesFirst(t *testing.T) {
 // Of two slides, one in the way of the other, the one in the way comes first.
 func TestWhatStandsInTheWayIsOpenedFirst(t *testing.T) {
 	s := sound()
-	ahead := module("ahead", fitout.Pantry, Slides, box(2700, -590, 640, 250, 500, 250), 8)
+	ahead := part("ahead", fitout.Pantry, Slides, box(2700, -590, 640, 250, 500, 250), 8)
 	ahead.Leaves[0] = slide(ahead.Box, "", 300, 0, 0)
-	table := module("table", fitout.SlideTable, Slides, box(3000, -590, 640, 200, 500, 250), 8)
+	table := part("table", fitout.SlideTable, Slides, box(3000, -590, 640, 200, 500, 250), 8)
 	table.Leaves[0] = slide(table.Box, "", 1000, 0, 0)
 	s.Parts = []Part{ahead, table}
 	s.Stances = []fitout.Stance{{ID: "x", Name: "X", Open: []fitout.Opened{{Module: "ahead"}, {Module: "table"}}}}
@@ -81,10 +81,10 @@ func TestBeforeDrivingOffEverythingOpenIsShut(t *testing.T) {
 // it opens there, it opens from where it is then.
 func TestATableCarriesWhatStandsOnIt(t *testing.T) {
 	s := sound()
-	table := module("table", fitout.SlideTable, Slides, box(3000, -590, 640, 1000, 580, 60), 20)
-	fridge := module("cold", fitout.FridgeSlide, Slides, box(3100, -500, 700, 500, 400, 300), 20)
+	table := part("table", fitout.SlideTable, Slides, box(3000, -590, 640, 1000, 580, 60), 20)
+	fridge := part("cold", fitout.FridgeSlide, Slides, box(3100, -500, 700, 500, 400, 300), 20)
 	fridge.Leaves[0] = slide(fridge.Box, "", 0, 300, 0)
-	tin := module("tin", fitout.PlainGear, Still, box(3150, -450, 1000, 200, 200, 100), 2)
+	tin := part("tin", fitout.PlainGear, Still, box(3150, -450, 1000, 200, 200, 100), 2)
 	s.Parts = []Part{table, fridge, tin}
 	s.Stances = []fitout.Stance{{ID: "x", Name: "X", Open: []fitout.Opened{{Module: "table"}, {Module: "cold"}}}}
 	s.Prepare()

@@ -6,22 +6,13 @@ import (
 	"zaino/internal/core/fitout"
 )
 
-var _ = add("ventilation", ventilation)
-
-// airs are how much room for air each kind of heat source wants at two of its
-// sides at least, mm. Practice figures of generic devices; a data sheet that asks
-// for more comes first.
-var airs = map[fitout.ModuleKind]float64{
-	fitout.FridgeSlide: 20, fitout.UprightFridge: 40, fitout.BatteryBox: 10, fitout.PowerStation: 40, fitout.Board: 30, fitout.Heater: 80,
-}
-
 // ventilation cautions about a fridge, battery, inverter, power station or
 // heater that is shut in.
 func ventilation(s *Scene) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range s.Parts {
 		p := &s.Parts[i]
-		need := airs[p.Module().Kind]
+		need := p.Traits().Air
 		bay := s.bay(p)
 		if need == 0 || bay == nil {
 			continue

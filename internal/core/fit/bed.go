@@ -6,11 +6,6 @@ import (
 	"zaino/internal/core/fitout"
 )
 
-var _ = add("bed-short", bedShort)
-var _ = add("bed-narrow", bedNarrow)
-var _ = add("bed-uneven", bedUneven)
-var _ = add("bed-headroom", bedHeadroom)
-
 // flat is how far the parts of a bed may differ in height, mm.
 const flat = 10
 
@@ -32,12 +27,12 @@ func (s *Scene) beds(tell func(b *bed)) {
 		}
 		b := &bed{posture: p}
 		for i := range s.Parts {
-			if s.Parts[i].Module().Kind == fitout.Platform && !p.Gone[i] {
+			if s.Parts[i].Traits().Bed && !p.Gone[i] {
 				b.add(i, p.Boxes[i])
 			}
 		}
 		for _, o := range p.Open {
-			if m := s.Parts[o.Part].Module(); m.Kind == fitout.Platform && m.Unfolds > 0 {
+			if q := &s.Parts[o.Part]; q.Traits().Bed && q.Module().Unfolds > 0 {
 				piece := o.Leaf.Open
 				piece.To.Z = s.Parts[o.Part].Box.To.Z
 				b.add(o.Part, piece)

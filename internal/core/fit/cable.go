@@ -4,9 +4,8 @@ import (
 	"fmt"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/words"
 )
-
-var _ = add("cable-follows", cableFollows)
 
 // cableFollows cautions about what slides and has a cable or hose that nobody
 // has said how it follows: it is what snags and tears.
@@ -19,11 +18,11 @@ func cableFollows(s *Scene) []fitout.Finding {
 			continue
 		}
 		what := ""
-		if m.Watts > 0 || m.Kind == fitout.FridgeSlide {
+		if m.Watts > 0 || p.Traits().Cools {
 			what = "Its cable"
 		}
 		for _, c := range m.Cells {
-			if m.Kind == fitout.KitchenSlide && c.ID != "" {
+			if p.Traits().WiredDrawer && c.ID != "" {
 				what = "Its hose"
 			}
 		}
@@ -32,7 +31,7 @@ func cableFollows(s *Scene) []fitout.Finding {
 		}
 		length := travelOf(p)/2 + 300
 		f := about("cable-follows", fitout.Caution, p)
-		f.Title = fmt.Sprintf("What follows %s out", lower(p.Name()))
+		f.Title = fmt.Sprintf("What follows %s out", words.Lower(p.Name()))
 		f.Sentence = fmt.Sprintf("%s has to follow it by %s without snagging. Choose a chain, a fold at mid-point (about %s of it between its clamps) or elastic take-up, and leave the room for it.", what, s.Say.Length(travelOf(p)), s.Say.Length(length))
 		f.Value, f.Limit, f.Margin, f.Source = 0, travelOf(p), -travelOf(p), "practice"
 		if len(p.Leaves) > 0 {

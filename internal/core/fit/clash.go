@@ -4,9 +4,8 @@ import (
 	"fmt"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/words"
 )
-
-var _ = add("parts-clash", partsClash)
 
 // partsClash stops two modules, or a module and what stands in its bay, in the
 // same place, in any stance: one finding a part, with the first that it stands in.
@@ -43,17 +42,20 @@ func partsClash(s *Scene) []fitout.Finding {
 
 func (s *Scene) clash(c Clash, more int, p *Posture) fitout.Finding {
 	part := s.part(c.Part)
-	var other string
+	var other, with string
 	box := p.Boxes[indexOf(s.Parts, c.Part)]
 	in := box
 	if c.Other == "" {
 		bay := bayOf(s.Bays, part.Bay)
-		other, in = lower(bay.obstacleName(c.Obstacle)), box.Cut(bay.Obstacles[c.Obstacle])
+		other, in = words.Lower(bay.obstacleName(c.Obstacle)), box.Cut(bay.Obstacles[c.Obstacle])
+		with = fmt.Sprintf("%s.%d", bay.ID, c.Obstacle)
 	} else {
-		other, in = lower(s.part(c.Other).Name()), box.Cut(p.Boxes[indexOf(s.Parts, c.Other)])
+		other, in = words.Lower(s.part(c.Other).Name()), box.Cut(p.Boxes[indexOf(s.Parts, c.Other)])
+		with = c.Other
 	}
 	by := least(c.By)
 	f := about("parts-clash", fitout.Stop, part)
+	f.With = []string{with}
 	f.Title = fmt.Sprintf("%s and %s in one place", part.Name(), other)
 	f.Sentence = fmt.Sprintf("%s reaches %s into %s. Move one of them by that much.", part.Name(), s.Say.Length(by), other)
 	if more > 0 {

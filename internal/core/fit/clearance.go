@@ -5,9 +5,8 @@ import (
 	"slices"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/words"
 )
-
-var _ = add("tight", tight)
 
 // tight cautions about a slide with less room beside it than the workshop wants:
 // paint, swelling and a bent frame make it jam.
@@ -32,9 +31,10 @@ func tight(s *Scene) []fitout.Finding {
 				if contains(s.standOn(i), indexOf(s.Parts, q.ID)) || s.isCarried(p) && s.isCarried(q) {
 					continue
 				}
-				to = lower(q.Name())
+				to = words.Lower(q.Name())
 			}
 			f := about("tight", fitout.Caution, p)
+			f.With = with(g.To)
 			f.Title = fmt.Sprintf("%s runs tight", p.Name())
 			f.Sentence = fmt.Sprintf("Between it and %s there are %s; what slides wants %s on each side. Move it, or make it narrower, by %s.", to, s.Say.Length(g.MM), s.Say.Length(s.Practice.Clearance), s.Say.Length(s.Practice.Clearance-g.MM))
 			f.Value, f.Limit, f.Margin, f.Source = g.MM, s.Practice.Clearance, g.MM-s.Practice.Clearance, "workshop rule"

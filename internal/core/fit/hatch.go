@@ -6,8 +6,6 @@ import (
 	"zaino/internal/core/fitout"
 )
 
-var _ = add("hatch-lean", hatchLean)
-
 // leansOn tells whether a part stands out of a bay only where its hatch leans in.
 func (b *Bay) leansOn(p *Part) bool {
 	_, side := Outside(p.Box, b)

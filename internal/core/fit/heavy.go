@@ -4,10 +4,8 @@ import (
 	"fmt"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/words"
 )
-
-var _ = add("heavy-high", heavyHigh)
-var _ = add("heavy-tail", heavyTail)
 
 // tail is how far behind the rear axle a heavy thing is called out, mm.
 const tail = 600
@@ -44,7 +42,7 @@ func heavyTail(s *Scene) []fitout.Finding {
 		if p.Kg() < s.Practice.HeavyFrom || x-s.Wheelbase <= tail || s.Wheelbase == 0 {
 			continue
 		}
-		names = append(names, lower(p.Name()))
+		names = append(names, words.Lower(p.Name()))
 		kg, onRear = kg+p.Kg(), onRear+p.Kg()*x/s.Wheelbase
 		if worst == nil || p.Kg()*x > worst.Kg()*worst.Box.Middle().X {
 			worst = p
@@ -60,7 +58,7 @@ func heavyTail(s *Scene) []fitout.Finding {
 	if len(names) > 1 {
 		f.Title = fmt.Sprintf("%d heavy things far back", len(names))
 	}
-	f.Sentence = fmt.Sprintf("%s, %s together, stand more than %s behind the rear axle: they put %s on it and take %s off the front. Heavy things belong between the axles or just ahead of the rear one.", capital(list(names)), s.Say.Mass(kg), s.Say.Length(tail), s.Say.Mass(onRear), s.Say.Mass(onRear-kg))
+	f.Sentence = fmt.Sprintf("%s, %s together, stand more than %s behind the rear axle: they put %s on it and take %s off the front. Heavy things belong between the axles or just ahead of the rear one.", words.Capital(words.List(names)), s.Say.Mass(kg), s.Say.Length(tail), s.Say.Mass(onRear), s.Say.Mass(onRear-kg))
 	f.Value, f.Limit, f.Margin, f.Source = behind, tail, tail-behind, "practice"
 	f.Lines = []fitout.Line{line(fitout.Point{X: s.Wheelbase, Y: m.Y, Z: m.Z}, m, s.Say.Length(behind))}
 	return []fitout.Finding{f}

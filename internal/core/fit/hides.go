@@ -4,9 +4,8 @@ import (
 	"fmt"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/words"
 )
-
-var _ = add("hides", hides)
 
 // markSize is how large a lamp, plate or filler is taken about its place, mm.
 const markSize = 60
@@ -22,9 +21,6 @@ func hides(s *Scene) []fitout.Finding {
 	for i := range s.Vehicle.Marks {
 		m := &s.Vehicle.Marks[i]
 		at := m.At
-		if e := s.Vehicle.Extension; e != nil && m.Behind {
-			at.X += e.By
-		}
 		// The room from the mark's face out to whoever looks at it.
 		b := fitout.Box{From: fitout.Point{X: at.X - markSize, Y: at.Y - markSize, Z: at.Z - markSize}, To: fitout.Point{X: at.X + markSize, Y: at.Y + markSize, Z: at.Z + markSize}}
 		switch m.From {
@@ -47,10 +43,11 @@ func hides(s *Scene) []fitout.Finding {
 				continue
 			}
 			f := about("hides", fitout.Caution, p)
-			f.Title = fmt.Sprintf("%s hides %s", p.Name(), lower(m.Name))
-			f.Sentence = fmt.Sprintf("%s stands before %s on the side from which it has to be seen or reached. Move it by %s, or move or repeat %s where it stays free.", p.Name(), lower(m.Name), s.Say.Length(least(b.Overlap(p.Box))), lower(m.Name))
+			f.With = []string{m.ID}
+			f.Title = fmt.Sprintf("%s hides %s", p.Name(), words.Lower(m.Name))
+			f.Sentence = fmt.Sprintf("%s stands before %s on the side from which it has to be seen or reached. Move it by %s, or move or repeat %s where it stays free.", p.Name(), words.Lower(m.Name), s.Say.Length(least(b.Overlap(p.Box))), words.Lower(m.Name))
 			f.Value, f.Margin, f.Source = least(b.Overlap(p.Box)), -least(b.Overlap(p.Box)), "practice"
-			f.Lines = []fitout.Line{line(at, p.Box.Middle(), lower(m.Name))}
+			f.Lines = []fitout.Line{line(at, p.Box.Middle(), words.Lower(m.Name))}
 			found = append(found, f)
 		}
 	}

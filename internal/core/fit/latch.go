@@ -4,10 +4,8 @@ import (
 	"fmt"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/words"
 )
-
-var _ = add("latch-missing", latchMissing)
-var _ = add("latch-weak", latchWeak)
 
 // gravity in m/s².
 const gravity = 9.81
@@ -55,8 +53,8 @@ func latchWeak(s *Scene) []fitout.Finding {
 			continue
 		}
 		f := about("latch-weak", fitout.Stop, p)
-		f.Title = fmt.Sprintf("Latch of %s is too weak", lower(p.Name()))
-		f.Sentence = fmt.Sprintf("Toward its face %s pushes with %.0f N (%.1f g on %s); the latch holds %.0f N. Fit one that holds %.0f N.", lower(p.Name()), need, share, s.Say.Mass(p.Kg()), m.Holds, need)
+		f.Title = fmt.Sprintf("Latch of %s is too weak", words.Lower(p.Name()))
+		f.Sentence = fmt.Sprintf("Toward its face %s pushes with %.0f N (%.1f g on %s); the latch holds %.0f N. Fit one that holds %.0f N.", words.Lower(p.Name()), need, share, s.Say.Mass(p.Kg()), m.Holds, need)
 		f.Value, f.Limit, f.Margin, f.Unit, f.Source = need, m.Holds, m.Holds-need, "N", "data sheet"
 		found = append(found, f)
 	}

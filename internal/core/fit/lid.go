@@ -4,10 +4,8 @@ import (
 	"fmt"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/words"
 )
-
-var _ = add("lid-blocked", lidBlocked)
-var _ = add("fridge-lid", fridgeLid)
 
 // lidBlocked cautions about a lid that meets what stands above it, or the
 // ceiling, before it is up. A lid that stands half open is still of use, so it
@@ -20,13 +18,14 @@ func lidBlocked(s *Scene) []fitout.Finding {
 			continue
 		}
 		leaf := p.Leaves[0]
-		room := s.roomAbove(i, leaf.Swept)
+		room, above := s.roomAbove(i, leaf.Swept)
 		reach := leaf.Swept.To.Z - p.Box.To.Z
 		if room >= reach/2-slack {
 			continue
 		}
 		f := about("lid-blocked", fitout.Caution, p)
-		f.Title = fmt.Sprintf("Lid of %s has no room", lower(p.Name()))
+		f.With = with(above)
+		f.Title = fmt.Sprintf("Lid of %s has no room", words.Lower(p.Name()))
 		f.Sentence = fmt.Sprintf("The lid needs %s above it to stand half open and has %s. Lower the box by %s, hinge the lid on its other side, or choose a drop-down front or a lift-off lid.", s.Say.Length(reach/2), s.Say.Length(room), s.Say.Length(reach/2-room))
 		f.Value, f.Limit, f.Margin = room, reach/2, room-reach/2
 		f.Lines = []fitout.Line{s.upright(p.Box, p.Box.To.Z, p.Box.To.Z+room)}
@@ -36,10 +35,10 @@ func lidBlocked(s *Scene) []fitout.Finding {
 }
 
 // roomAbove is the clear height above a part within what its lid sweeps, mm, up
-// to what hangs there or the ceiling of its bay.
-func (s *Scene) roomAbove(i int, swept fitout.Box) float64 {
+// to what hangs there, by its id, or the ceiling of its bay.
+func (s *Scene) roomAbove(i int, swept fitout.Box) (room float64, above string) {
 	p := &s.Parts[i]
-	room := swept.To.Z - p.Box.To.Z
+	room = swept.To.Z - p.Box.To.Z
 	if bay := s.bay(p); bay != nil && !bay.Open && bay.Opening.Face != fitout.FaceTop {
 		room = min(room, bay.Room.To.Z-p.Box.To.Z)
 	}
@@ -49,9 +48,11 @@ func (s *Scene) roomAbove(i int, swept fitout.Box) float64 {
 		if k == i || by.X <= slack || by.Y <= slack || q.Box.To.Z <= p.Box.To.Z+slack {
 			continue
 		}
-		room = min(room, max(0, q.Box.From.Z-p.Box.To.Z))
+		if free := max(0, q.Box.From.Z-p.Box.To.Z); free < room {
+			room, above = free, q.ID
+		}
 	}
-	return room
+	return room, above
 }
 
 // lidShare is how far out a chest fridge comes before its lid, hinged at the far
@@ -64,20 +65,21 @@ func fridgeLid(s *Scene) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range s.Parts {
 		p := &s.Parts[i]
-		if p.Module().Kind != fitout.FridgeSlide || len(p.Leaves) == 0 {
+		if !p.Traits().Cools || p.Motion != Slides || len(p.Leaves) == 0 {
 			continue
 		}
 		depth := depthOf(p)
 		travel := travelOf(p)
 		lid := p.Box
 		lid.From.Z, lid.To.Z = p.Box.To.Z, p.Box.To.Z+min(p.Box.Size().Length, p.Box.Size().Width)
-		room := s.roomAbove(i, lid)
+		room, above := s.roomAbove(i, lid)
 		need := lid.To.Z - lid.From.Z
 		if travel >= lidShare*depth || room >= need-slack {
 			continue
 		}
 		f := about("fridge-lid", fitout.Caution, p)
-		f.Title = fmt.Sprintf("Lid of %s meets what is above it", lower(p.Name()))
+		f.With = with(above)
+		f.Title = fmt.Sprintf("Lid of %s meets what is above it", words.Lower(p.Name()))
 		f.Sentence = fmt.Sprintf("Its slide brings it out by %s of %s, and above what stays inside there are %s where the lid needs %s. Let it come out by %s, or leave %s above it.", s.Say.Length(travel), s.Say.Length(depth), s.Say.Length(room), s.Say.Length(need), s.Say.Length(lidShare*depth), s.Say.Length(need))
 		f.Value, f.Limit, f.Margin = travel, lidShare*depth, travel-lidShare*depth
 		f.Fixes = []fitout.Fix{edit("Slide that comes out by "+s.Say.Length(depth), "travel", p.ID, depth)}

@@ -5,10 +5,8 @@ import (
 	"strings"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/words"
 )
-
-var _ = add("lift-out", liftOut)
-var _ = add("locked-in", lockedIn)
 
 // liftsOut calls back for the parts that the brief wants to come out: its entry
 // has the part's id or its name.
@@ -58,11 +56,11 @@ func lockedIn(s *Scene) []fitout.Finding {
 		}
 		var names []string
 		for _, k := range first {
-			names = append(names, lower(s.Parts[k].Name()))
+			names = append(names, words.Lower(s.Parts[k].Name()))
 		}
 		f := about("locked-in", fitout.Note, p)
-		f.Title = fmt.Sprintf("%d before %s comes out", len(first), lower(p.Name()))
-		f.Sentence = fmt.Sprintf("Between %s and the opening stand %s: they go in after it and out before it.", lower(p.Name()), list(names))
+		f.Title = fmt.Sprintf("%d before %s comes out", len(first), words.Lower(p.Name()))
+		f.Sentence = fmt.Sprintf("Between %s and the opening stand %s: they go in after it and out before it.", words.Lower(p.Name()), words.List(names))
 		f.Value, f.Margin, f.Unit = float64(len(first)), -float64(len(first)), ""
 		found = append(found, f)
 	})

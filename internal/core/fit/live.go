@@ -4,10 +4,9 @@ import (
 	"fmt"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/quantity"
+	"zaino/internal/core/words"
 )
-
-var _ = add("live-load", liveLoad)
-var _ = add("door-load", doorLoad)
 
 // liveLoad cautions about what somebody will sit or stand on and that is rated
 // for less: an open drawer or table, a floor, a platform, a rack.
@@ -21,18 +20,18 @@ func liveLoad(s *Scene) []fitout.Finding {
 		}
 		load := s.Practice.Standing
 		on := "stands on it"
-		switch p.Module().Kind {
-		case fitout.Drawers, fitout.SlideTable, fitout.Trundle:
+		switch {
+		case p.Traits().SatOn:
 			_, carries := s.heaviest(i)
 			load, on = load+carries, "sits on it when it is out"
-		case fitout.FalseFloor, fitout.Platform, fitout.RackModule, fitout.StepModule:
+		case p.Traits().StoodOn:
 			for _, k := range s.standOn(i) {
 				load += s.Parts[k].Kg()
 			}
 		default:
 			continue
 		}
-		if load <= rated {
+		if !quantity.Exceeds(load, rated) {
 			continue
 		}
 		f := about("live-load", fitout.Caution, p)
@@ -50,19 +49,19 @@ func doorLoad(s *Scene) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range s.Parts {
 		p := &s.Parts[i]
-		if p.Module().Kind != fitout.RearCarrier {
+		if !p.Traits().Hinged {
 			continue
 		}
 		rated, kg := p.Module().Rated, p.Kg()
 		f := about("door-load", fitout.Stop, p)
 		f.Value, f.Limit, f.Margin, f.Unit, f.Source = kg, rated, rated-kg, "kg", "data sheet"
 		switch {
-		case rated > 0 && kg > rated:
-			f.Title = fmt.Sprintf("Hinges of %s %s over", lower(p.Name()), s.Say.Mass(kg-rated))
+		case rated > 0 && quantity.Exceeds(kg, rated):
+			f.Title = fmt.Sprintf("Hinges of %s %s over", words.Lower(p.Name()), s.Say.Mass(kg-rated))
 			f.Sentence = fmt.Sprintf("It weighs %s and its hinges carry %s. Take %s off it, or hang it on the body.", s.Say.Mass(kg), s.Say.Mass(rated), s.Say.Mass(kg-rated))
 		case rated == 0 && kg > s.Practice.HeavyFrom:
 			f.Severity, f.Source = fitout.Note, "workshop rule"
-			f.Title = fmt.Sprintf("What carries %s is not stated", lower(p.Name()))
+			f.Title = fmt.Sprintf("What carries %s is not stated", words.Lower(p.Name()))
 			f.Sentence = fmt.Sprintf("%s hang on hinges or a bracket whose rating nobody has entered. Look it up and enter it.", s.Say.Mass(kg))
 		default:
 			continue

@@ -4,18 +4,20 @@ import (
 	"fmt"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/words"
 )
 
-var _ = add("needs-dry", needs("dry", "needs a dry place", "is not sealed", "Seal that space, or put it into a sealed box.",
-	func(g *fitout.Gear) bool { return g.Dry }, func(b *Bay, _ *Part) bool { return b.Sealed || b.Shared }))
-var _ = add("needs-lock", needs("locked", "needs a lock", "cannot be locked", "Fit a lock there, or put it elsewhere.",
-	func(g *fitout.Gear) bool { return g.Locked }, func(b *Bay, _ *Part) bool { return b.Lockable }))
-var _ = add("needs-away", needs("away", "belongs away from people", "is where people travel or sleep", "Put it into another space.",
-	func(g *fitout.Gear) bool { return g.Away }, func(b *Bay, _ *Part) bool { return !b.Shared }))
-var _ = add("needs-cool", needs("cool", "needs cooling", "does not cool it", "Put it into a fridge.",
-	func(g *fitout.Gear) bool { return g.Cool }, func(_ *Bay, holder *Part) bool {
-		return holder != nil && (holder.Module().Kind == fitout.FridgeSlide || holder.Module().Kind == fitout.UprightFridge)
-	}))
+// What the brief says that a thing needs, and which place gives it.
+var (
+	needsDry = needs("dry", "needs a dry place", "is not sealed", "Seal that space, or put it into a sealed box.",
+		func(g *fitout.Gear) bool { return g.Dry }, func(b *Bay, _ *Part) bool { return b.Sealed || b.Shared })
+	needsLock = needs("locked", "needs a lock", "cannot be locked", "Fit a lock there, or put it elsewhere.",
+		func(g *fitout.Gear) bool { return g.Locked }, func(b *Bay, _ *Part) bool { return b.Lockable })
+	needsAway = needs("away", "belongs away from people", "is where people travel or sleep", "Put it into another space.",
+		func(g *fitout.Gear) bool { return g.Away }, func(b *Bay, _ *Part) bool { return !b.Shared })
+	needsCool = needs("cool", "needs cooling", "does not cool it", "Put it into a fridge.",
+		func(g *fitout.Gear) bool { return g.Cool }, func(_ *Bay, holder *Part) bool { return holder != nil && holder.Traits().Cools })
+)
 
 // needs makes the rule for one need of the brief's gear, held against the bay and
 // the module that it lies in.
@@ -37,7 +39,7 @@ func needs(id, what, but, fix string, wants func(*fitout.Gear) bool, has func(*B
 			found = append(found, fitout.Finding{
 				Severity: fitout.Caution, Subject: fitout.Subject{Kind: "module", ID: itemID}, Source: "practice", Margin: -1,
 				Title:    fmt.Sprintf("%s %s", name, what),
-				Sentence: fmt.Sprintf("The brief says that it %s; %s %s. %s", what, lower(where), but, fix),
+				Sentence: fmt.Sprintf("The brief says that it %s; %s %s. %s", what, words.Lower(where), but, fix),
 			})
 		}
 		for i := range s.Parts {

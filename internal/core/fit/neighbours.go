@@ -7,35 +7,22 @@ import (
 	"strings"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/module"
+	"zaino/internal/core/words"
 )
-
-var _ = add("bad-neighbours", badNeighbours)
-var _ = add("fuel-inside", fuelInside)
 
 // apart is how far gas and fuel keep from what may spark or is hot, mm.
 const apart = 250
-
-// nature is what bears on a part's neighbours.
-type nature struct{ burns, sparks, hot, wet, dry bool }
 
 // burning are the words by which a name tells gas and fuel; gear has no kind of
 // its own for them.
 var burning = []string{"gas", "petrol", "fuel", "propane"}
 
-func natureOf(p *Part) nature {
-	var n nature
-	switch p.Module().Kind {
-	case fitout.FuelTank, fitout.CanHolder:
-		n.burns = true
-	case fitout.BatteryBox, fitout.Board, fitout.PowerStation:
-		n.sparks, n.dry = true, true
-	case fitout.Heater:
-		n.sparks, n.hot = true, true
-	case fitout.WaterTank, fitout.WasteTank:
-		n.wet = true
-	}
+// natureOf is what bears on a part's neighbours: by its kind, and by its name.
+func natureOf(p *Part) module.Traits {
+	n := p.Traits()
 	for _, word := range strings.FieldsFunc(strings.ToLower(p.Name()), func(r rune) bool { return r < 'a' || r > 'z' }) {
-		n.burns = n.burns || slices.Contains(burning, word)
+		n.Burns = n.Burns || slices.Contains(burning, word)
 	}
 	return n
 }
@@ -46,20 +33,21 @@ func badNeighbours(s *Scene) []fitout.Finding {
 	var found []fitout.Finding
 	tell := func(p, q *Part, mm, need float64, why, fix string) {
 		f := about("bad-neighbours", fitout.Caution, p)
-		f.Title = fmt.Sprintf("%s beside %s", p.Name(), lower(q.Name()))
+		f.With = []string{q.ID}
+		f.Title = fmt.Sprintf("%s beside %s", p.Name(), words.Lower(q.Name()))
 		f.Sentence = fmt.Sprintf("%s %s Gas, fuel and mains belong to licensed people under local rules.", why, fix)
 		f.Value, f.Limit, f.Margin, f.Source = mm, need, mm-need, "practice"
 		f.Lines = []fitout.Line{line(p.Box.Middle(), q.Box.Middle(), s.Say.Length(mm))}
 		found = append(found, f)
 	}
-	natures := make([]nature, len(s.Parts))
+	natures := make([]module.Traits, len(s.Parts))
 	for i := range s.Parts {
 		natures[i] = natureOf(&s.Parts[i])
 	}
 	for i := range s.Parts {
 		p := &s.Parts[i]
-		burns, wet := natures[i].burns, natures[i].wet
-		soft := p.Item != nil && p.Item.Form == fitout.FormSoft || p.Module().Kind == fitout.Platform
+		burns, wet := natures[i].Burns, natures[i].Wet
+		soft := p.Item != nil && p.Item.Form == fitout.FormSoft || p.Traits().Bed
 		if !burns && !wet && !soft {
 			continue
 		}
@@ -68,17 +56,17 @@ func badNeighbours(s *Scene) []fitout.Finding {
 			if i == k {
 				continue
 			}
-			sparks, hot, dry := natures[k].sparks, natures[k].hot, natures[k].dry
+			sparks, hot, dry := natures[k].Sparks, natures[k].Hot, natures[k].KeepDry
 			mm := distance(p.Box, q.Box)
 			if burns && sparks && mm < apart {
-				tell(p, q, mm, apart, fmt.Sprintf("%s is %s from %s, which may spark or is hot.", p.Name(), s.Say.Length(mm), lower(q.Name())), fmt.Sprintf("Keep %s between them, or a sealed wall with a drain to the outside.", s.Say.Length(apart)))
+				tell(p, q, mm, apart, fmt.Sprintf("%s is %s from %s, which may spark or is hot.", p.Name(), s.Say.Length(mm), words.Lower(q.Name())), fmt.Sprintf("Keep %s between them, or a sealed wall with a drain to the outside.", s.Say.Length(apart)))
 			}
 			by := p.Box.Overlap(q.Box)
 			if wet && dry && by.X > slack && by.Y > slack && p.Box.From.Z >= q.Box.To.Z-slack {
-				tell(p, q, p.Box.From.Z-q.Box.To.Z, 0, fmt.Sprintf("%s stands above %s: a leak runs into it.", p.Name(), lower(q.Name())), "Put water lower than electrics, or beside them.")
+				tell(p, q, p.Box.From.Z-q.Box.To.Z, 0, fmt.Sprintf("%s stands above %s: a leak runs into it.", p.Name(), words.Lower(q.Name())), "Put water lower than electrics, or beside them.")
 			}
 			if hot && soft && mm < 100 {
-				tell(q, p, mm, 100, fmt.Sprintf("%s is %s from %s, which may char.", q.Name(), s.Say.Length(mm), lower(p.Name())), fmt.Sprintf("Keep %s between them.", s.Say.Length(100)))
+				tell(q, p, mm, 100, fmt.Sprintf("%s is %s from %s, which may char.", q.Name(), s.Say.Length(mm), words.Lower(p.Name())), fmt.Sprintf("Keep %s between them.", s.Say.Length(100)))
 			}
 		}
 	}
@@ -99,12 +87,12 @@ func fuelInside(s *Scene) []fitout.Finding {
 	for i := range s.Parts {
 		p := &s.Parts[i]
 		bay := bayOf(s.Bays, p.Bay)
-		if !natureOf(p).burns || bay == nil || !bay.Shared {
+		if !natureOf(p).Burns || bay == nil || !bay.Shared {
 			continue
 		}
 		f := about("fuel-inside", fitout.Stop, p)
 		f.Title = fmt.Sprintf("%s where people are", p.Name())
-		f.Sentence = fmt.Sprintf("%s stands in %s, where people travel or sleep: vapour gathers there. Move it outside, or into a locker that is sealed against the inside and drains to the outside.", p.Name(), lower(bay.Name))
+		f.Sentence = fmt.Sprintf("%s stands in %s, where people travel or sleep: vapour gathers there. Move it outside, or into a locker that is sealed against the inside and drains to the outside.", p.Name(), words.Lower(bay.Name))
 		f.Unit, f.Source = "", "practice"
 		f.Margin = -1
 		found = append(found, f)

@@ -7,8 +7,6 @@ import (
 	"zaino/internal/core/fitout"
 )
 
-var _ = add("panel-sag", panelSag)
-
 // Stiffness of panels across their span, N/mm²: birch-type plywood, aluminium
 // sheet, an extrusion's panel, a sandwich with thin skins (of its whole
 // thickness). Practice figures for planning.
@@ -31,9 +29,9 @@ func panelSag(s *Scene) []fitout.Finding {
 			continue
 		}
 		kg := 0.0
-		switch m.Kind {
-		case fitout.Shelf, fitout.DropShelf, fitout.SlideTable:
-		case fitout.FalseFloor, fitout.Platform:
+		switch {
+		case p.Traits().Shelf:
+		case p.Traits().Floor:
 			kg = s.Practice.Standing
 		default:
 			continue

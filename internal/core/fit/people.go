@@ -4,10 +4,8 @@ import (
 	"fmt"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/words"
 )
-
-var _ = add("no-barrier", noBarrier)
-var _ = add("sleep-exits", sleepExits)
 
 // seatBack is how high above its floor a bay may be filled behind people before
 // what stands there can fly over the seats, mm.
@@ -26,7 +24,7 @@ func noBarrier(s *Scene) []fitout.Finding {
 		kg, barrier := 0.0, false
 		for i := range s.Parts {
 			p := &s.Parts[i]
-			if p.Module().Kind == fitout.Barrier {
+			if p.Traits().Barrier {
 				barrier = true
 				continue
 			}
@@ -43,7 +41,7 @@ func noBarrier(s *Scene) []fitout.Finding {
 		}
 		f := about("no-barrier", fitout.Caution, highest)
 		f.Title = "No barrier between load and people"
-		f.Sentence = fmt.Sprintf("In %s %s of hard things reach above %s, up to %s, and only their own fixings hold them from flying forward. Fit a cargo barrier rated for that; some leave it out where the load is soft.", lower(bay.Name), s.Say.Mass(kg), s.Say.Length(seatBack), lower(highest.Name()))
+		f.Sentence = fmt.Sprintf("In %s %s of hard things reach above %s, up to %s, and only their own fixings hold them from flying forward. Fit a cargo barrier rated for that; some leave it out where the load is soft.", words.Lower(bay.Name), s.Say.Mass(kg), s.Say.Length(seatBack), words.Lower(highest.Name()))
 		f.Value, f.Limit, f.Margin, f.Source = highest.Box.To.Z-bay.Room.From.Z, seatBack, bay.Room.From.Z+seatBack-highest.Box.To.Z, "practice"
 		f.Lines = []fitout.Line{s.upright(highest.Box, bay.Room.From.Z, highest.Box.To.Z)}
 		found = append(found, f)
@@ -84,7 +82,7 @@ func sleepExits(s *Scene) []fitout.Finding {
 		f.Title = "Sleepers have fewer than two ways out"
 		f.Sentence = fmt.Sprintf("%d opening of at least %s is free from the bed; there must be two that open from inside.", ways, s.Say.Length(exitGap))
 		if blocked != "" {
-			f.Sentence += fmt.Sprintf(" Take %s from before one.", lower(blocked))
+			f.Sentence += fmt.Sprintf(" Take %s from before one.", words.Lower(blocked))
 		} else {
 			f.Sentence += " Mark the spaces that people sleep in, and their doors, in the measures."
 		}
@@ -116,7 +114,7 @@ func (s *Scene) exitBlocked(b *bed, bay *Bay) string {
 	free, most, by := area(gap), 0.0, ""
 	whole := free
 	for i := range s.Parts {
-		if b.posture.Gone[i] || s.Parts[i].Module().Kind == fitout.Platform || least(room.Overlap(b.posture.Boxes[i])) <= slack {
+		if b.posture.Gone[i] || s.Parts[i].Traits().Bed || least(room.Overlap(b.posture.Boxes[i])) <= slack {
 			continue
 		}
 		taken := area(gap.Cut(flattened(b.posture.Boxes[i], gap)))

@@ -71,8 +71,7 @@ func (s *Scene) posture(stance fitout.Stance) Posture {
 // leaves of what is carried too.
 func (s *Scene) carry(p *Posture, k int) {
 	o := p.Open[k]
-	kind := s.Parts[o.Part].Module().Kind
-	if kind != fitout.SlideTable && kind != fitout.KitchenSlide {
+	if !s.Parts[o.Part].Traits().CarriesOut {
 		return
 	}
 	a, b := o.Closed.From, o.Open.From

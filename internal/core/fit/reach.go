@@ -6,17 +6,13 @@ import (
 	"zaino/internal/core/fitout"
 )
 
-var _ = add("reach-height", reachHeight)
-var _ = add("reach-depth", reachDepth)
-var _ = add("buried", buried)
-
 // daily calls back for everything that the brief has taken out daily or more: a
 // part that stands free, or a thing in a compartment, with its box as it is when
 // what holds it is open.
 func (s *Scene) daily(tell func(f fitout.Finding, name string, box fitout.Box, holder *Part)) {
 	for i := range s.Parts {
 		p := &s.Parts[i]
-		if p.Item != nil && s.often(p.ID) && !reachedInto(p.Module().Kind) {
+		if p.Item != nil && s.often(p.ID) && !p.Traits().ReachedInto {
 			tell(about("", fitout.Caution, p), p.Name(), p.Box, p)
 		}
 	}
@@ -85,8 +81,7 @@ func reachDepth(s *Scene) []fitout.Finding {
 // isCarried tells whether a part stands on something that slides out.
 func (s *Scene) isCarried(p *Part) bool {
 	for i := range s.Parts {
-		k := s.Parts[i].Module().Kind
-		if (k == fitout.SlideTable || k == fitout.KitchenSlide) && contains(s.standOn(i), indexOf(s.Parts, p.ID)) {
+		if s.Parts[i].Traits().CarriesOut && contains(s.standOn(i), indexOf(s.Parts, p.ID)) {
 			return true
 		}
 	}

@@ -7,10 +7,9 @@ import (
 	"slices"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/quantity"
+	"zaino/internal/core/words"
 )
-
-var _ = add("restraint", restraint)
-var _ = add("mount-over", mountOver)
 
 // lightest is the mass below which a thing is not held against the table, kg: it
 // belongs into something that shuts.
@@ -24,7 +23,7 @@ func restraint(s *Scene) []fitout.Finding {
 	var loose []*Part
 	for i := range s.Parts {
 		p := &s.Parts[i]
-		if p.Kg() < lightest || s.isCarried(p) || p.Module().Kind == fitout.RackModule || p.Item != nil && p.Item.Form == fitout.FormSoft {
+		if p.Kg() < lightest || s.isCarried(p) || p.Traits().OnRoof || p.Item != nil && p.Item.Form == fitout.FormSoft {
 			continue
 		}
 		share, way := mostOf(s.Practice.Restraint)
@@ -56,17 +55,20 @@ func restraint(s *Scene) []fitout.Finding {
 	kg, names := 0.0, []string{}
 	for _, p := range loose {
 		kg += p.Kg()
-		names = append(names, lower(p.Name()))
+		names = append(names, words.Lower(p.Name()))
 	}
 	if rest := len(names) - mostNamed; rest > 1 {
 		names = append(names[:mostNamed], fmt.Sprintf("%d more", rest))
 	}
 	f := about("restraint", fitout.Caution, loose[0])
+	for _, p := range loose[1:] {
+		f.With = append(f.With, p.ID)
+	}
 	f.Title = fmt.Sprintf("%s is not held", loose[0].Name())
 	if len(loose) > 1 {
 		f.Title = fmt.Sprintf("%d things are not held", len(loose))
 	}
-	f.Sentence = fmt.Sprintf("Nothing holds %s, %s together: friction and a tight fit count as nothing. %.1f g %s ask for %s of holding force. Say which mounting points hold each. %s", list(names), s.Say.Mass(kg), share, way, s.Say.Mass(share*kg), s.more(share*kg))
+	f.Sentence = fmt.Sprintf("Nothing holds %s, %s together: friction and a tight fit count as nothing. %.1f g %s ask for %s of holding force. Say which mounting points hold each. %s", words.List(names), s.Say.Mass(kg), share, way, s.Say.Mass(share*kg), s.more(share*kg))
 	f.Value, f.Limit, f.Margin, f.Unit, f.Source = share*kg, 0, -share*kg, "kg", "practice"
 	return append(found, f)
 }
@@ -129,10 +131,11 @@ func mountOver(s *Scene) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range s.Vehicle.Mounts {
 		m := &s.Vehicle.Mounts[i]
-		if m.Rating == 0 || asked[m.ID] <= m.Rating {
+		if m.Rating == 0 || !quantity.Exceeds(asked[m.ID], m.Rating) {
 			continue
 		}
 		f := about("mount-over", fitout.Stop, last[m.ID])
+		f.With = []string{m.ID}
 		f.Title = fmt.Sprintf("%s is asked too much", m.Name)
 		f.Sentence = fmt.Sprintf("What is fixed to it pulls with %s at %.1f g %s; it is rated %s. Use a further mounting point. Beneath it: %s.", s.Say.Mass(asked[m.ID]), share, way, s.Say.Mass(m.Rating), orNothing(m.Beneath))
 		f.Value, f.Limit, f.Margin, f.Unit, f.Source = asked[m.ID], m.Rating, m.Rating-asked[m.ID], "kg", "data sheet"

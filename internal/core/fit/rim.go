@@ -4,14 +4,8 @@ import (
 	"fmt"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/words"
 )
-
-var _ = add("rim-height", rimHeight)
-
-// reachedInto are the kinds into which one reaches over a rim.
-func reachedInto(k fitout.ModuleKind) bool {
-	return k == fitout.FridgeSlide || k == fitout.LiddedBox
-}
 
 // rimHeight cautions about a rim that is above the reach of those who serve,
 // with the fridge or box as far out and down as it comes. A drop slide, a lower
@@ -20,7 +14,7 @@ func rimHeight(s *Scene) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range s.Parts {
 		p := &s.Parts[i]
-		if !reachedInto(p.Module().Kind) || s.Reach.Rim == 0 {
+		if !p.Traits().ReachedInto || s.Reach.Rim == 0 {
 			continue
 		}
 		rim := p.Box.To.Z
@@ -32,9 +26,9 @@ func rimHeight(s *Scene) []fitout.Finding {
 			continue
 		}
 		f := about("rim-height", fitout.Caution, p)
-		f.Title = fmt.Sprintf("Rim of %s %s above reach", lower(p.Name()), s.Say.Length(over))
+		f.Title = fmt.Sprintf("Rim of %s %s above reach", words.Lower(p.Name()), s.Say.Length(over))
 		f.Sentence = fmt.Sprintf("The rim stands %s above ground; %s reaches in up to %s. Put it %s lower", s.Say.Length(rim), s.Reach.Who, s.Say.Length(s.Reach.Rim), s.Say.Length(over))
-		if p.Module().Kind == fitout.FridgeSlide {
+		if p.Traits().Cools {
 			f.Sentence += fmt.Sprintf(", or choose a slide that drops by %s", s.Say.Length(over+p.Module().Drop))
 			f.Fixes = append(f.Fixes, edit("Slide that drops by "+s.Say.Length(over+p.Module().Drop), "drop", p.ID, over+p.Module().Drop))
 		}
@@ -55,7 +49,7 @@ func rimHeight(s *Scene) []fitout.Finding {
 // stepBeside tells whether a step comes along.
 func (s *Scene) stepBeside() bool {
 	for i := range s.Parts {
-		if s.Parts[i].Module().Kind == fitout.StepModule {
+		if s.Parts[i].Traits().Step {
 			return true
 		}
 	}

@@ -1,7 +1,6 @@
 package fit
 
 import (
-	"cmp"
 	"slices"
 
 	"zaino/internal/core/fitout"
@@ -14,18 +13,58 @@ type Rule struct {
 	Check func(s *Scene) []fitout.Finding
 }
 
-// all are the rules. Each adds itself from its own file, so that a new rule is
-// one file and its test; nothing changes the list after the program has started.
-var all []Rule
-
-func add(id string, check func(s *Scene) []fitout.Finding) struct{} {
-	all = append(all, Rule{id, check})
-	return struct{}{}
-}
-
-// Rules returns all rules by their id.
+// Rules are all rules by their id. A new rule is a file, a line here and its case in
+// the tests.
 func Rules() []Rule {
-	return slices.SortedFunc(slices.Values(all), func(a, b Rule) int { return cmp.Compare(a.ID, b.ID) })
+	return []Rule{
+		{"bad-neighbours", badNeighbours},
+		{"bed-headroom", bedHeadroom},
+		{"bed-narrow", bedNarrow},
+		{"bed-short", bedShort},
+		{"bed-uneven", bedUneven},
+		{"buried", buried},
+		{"cable-follows", cableFollows},
+		{"door-load", doorLoad},
+		{"fridge-lid", fridgeLid},
+		{"fuel-inside", fuelInside},
+		{"hatch-lean", hatchLean},
+		{"heavy-high", heavyHigh},
+		{"heavy-tail", heavyTail},
+		{"hides", hides},
+		{"latch-missing", latchMissing},
+		{"latch-weak", latchWeak},
+		{"lid-blocked", lidBlocked},
+		{"lift-out", liftOut},
+		{"lip", lip},
+		{"live-load", liveLoad},
+		{"locked-in", lockedIn},
+		{"mount-over", mountOver},
+		{"needs-away", needsAway},
+		{"needs-cool", needsCool},
+		{"needs-dry", needsDry},
+		{"needs-lock", needsLock},
+		{"no-barrier", noBarrier},
+		{"open-together", openTogether},
+		{"opening-frame", openingFrame},
+		{"outside-bay", outsideBay},
+		{"panel-sag", panelSag},
+		{"parts-clash", partsClash},
+		{"reach-depth", reachDepth},
+		{"reach-height", reachHeight},
+		{"restraint", restraint},
+		{"rim-height", rimHeight},
+		{"runner-length", runnerLength},
+		{"runner-load", runnerLoad},
+		{"service-reach", serviceReach},
+		{"sleep-exits", sleepExits},
+		{"strut-force", strutForce},
+		{"tight", tight},
+		{"tip-unit", tipUnit},
+		{"tip-vehicle", tipVehicle},
+		{"ventilation", ventilation},
+		{"way-blocked", wayBlocked},
+		{"way-in", wayIn},
+	}
 }
 
 // Check holds a prepared scene against every rule, in every stance: what opens and
@@ -33,19 +72,18 @@ func Rules() []Rule {
 // something stands elsewhere inside is held against all of them once more as it
 // stands then. What is wrong on the road is not told again for each stance.
 func (s *Scene) Check() []fitout.Finding {
-	type key struct{ rule, subject, title string }
-	told := map[key]bool{}
+	told := map[string]bool{}
 	var found []fitout.Finding
 	rules := Rules()
 	tell := func(on *Scene, stance *fitout.Stance) {
 		for _, rule := range rules {
 			for _, f := range rule.Check(on) {
 				f.Rule = rule.ID
-				k := key{f.Rule, f.Subject.ID, f.Title}
-				if told[k] {
+				key := f.Names() + f.Title
+				if told[key] {
 					continue
 				}
-				told[k] = true
+				told[key] = true
 				if stance != nil {
 					f.Stance = stance.ID
 					f.Sentence += " In “" + stance.Name + "”."

@@ -5,10 +5,9 @@ import (
 	"math"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/quantity"
+	"zaino/internal/core/words"
 )
-
-var _ = add("runner-length", runnerLength)
-var _ = add("runner-load", runnerLoad)
 
 // runnerStep is the step of standard runner lengths, mm.
 const runnerStep = 50
@@ -31,7 +30,7 @@ func runnerLength(s *Scene) []fitout.Finding {
 			continue
 		}
 		f := about("runner-length", fitout.Stop, p)
-		f.Title = fmt.Sprintf("Runners of %s do not fit", lower(p.Name()))
+		f.Title = fmt.Sprintf("Runners of %s do not fit", words.Lower(p.Name()))
 		f.Sentence = fmt.Sprintf("To come out by %s it needs runners of %s; behind its face there are %s, and the longest standard runner in that is %s. Let it come out by %s, or make it %s deeper.", s.Say.Length(m.Travel), s.Say.Length(needs), s.Say.Length(inside), s.Say.Length(longest), s.Say.Length(longest), s.Say.Length(needs-inside))
 		f.Value, f.Limit, f.Margin, f.Source = needs, longest, longest-needs, "practice"
 		f.Fixes = []fitout.Fix{edit("Let it come out by "+s.Say.Length(longest), "travel", p.ID, longest)}
@@ -64,14 +63,14 @@ func runnerLoad(s *Scene) []fitout.Finding {
 		}
 		most := rated * s.Practice.RunnerFactor
 		name, load := s.heaviest(i)
-		if load <= most {
+		if !quantity.Exceeds(load, most) {
 			continue
 		}
 		f := about("runner-load", fitout.Caution, p)
-		if load > rated {
+		if quantity.Exceeds(load, rated) {
 			f.Severity = fitout.Stop
 		}
-		f.Title = fmt.Sprintf("Runners of %s %s over", lower(p.Name()), s.Say.Mass(load-most))
+		f.Title = fmt.Sprintf("Runners of %s %s over", words.Lower(p.Name()), s.Say.Mass(load-most))
 		f.Sentence = fmt.Sprintf("%s carries %s; its runners are rated %s out by %s, of which %.0f %% are used off road: %s. Take %s out, or choose runners rated %s.", name, s.Say.Mass(load), s.Say.Mass(rated), s.Say.Length(travelOf(p)), 100*s.Practice.RunnerFactor, s.Say.Mass(most), s.Say.Mass(load-most), s.Say.Mass(load/s.Practice.RunnerFactor))
 		f.Value, f.Limit, f.Margin, f.Unit, f.Source = load, most, most-load, "kg", source
 		if len(p.Leaves) > 0 {
@@ -93,7 +92,7 @@ func (s *Scene) heaviest(i int) (name string, load float64) {
 	if p.Motion == Slides {
 		load = p.Kg()
 		for _, k := range s.standOn(i) {
-			if kind := p.Module().Kind; kind == fitout.SlideTable || kind == fitout.KitchenSlide {
+			if p.Traits().CarriesOut {
 				load += s.Parts[k].Kg()
 			}
 		}
@@ -101,7 +100,7 @@ func (s *Scene) heaviest(i int) (name string, load float64) {
 	}
 	for _, c := range p.Cells {
 		if own := c.Load + p.Mass*drawerShare/float64(len(p.Cells)); own > load {
-			name, load = c.Name+" of "+lower(p.Name()), own
+			name, load = c.Name+" of "+words.Lower(p.Name()), own
 		}
 	}
 	return name, load

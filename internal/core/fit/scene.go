@@ -1,10 +1,9 @@
 package fit
 
 import (
-	"strings"
-	"unicode"
-
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/module"
+	"zaino/internal/core/words"
 )
 
 // Scene is everything that the rules of fit look at: the measured bays, the
@@ -21,15 +20,10 @@ type Scene struct {
 	Things    []Thing
 	Stances   []fitout.Stance
 	Reach     Reach
-	Say       Speaker
+	Say       words.Speaker
 
-	Postures []Posture // on the road first, then each stance; made by Prepare
-}
-
-// Speaker puts figures into the words and units of a job.
-type Speaker interface {
-	Length(mm float64) string
-	Mass(kg float64) string
+	Postures []Posture                // on the road first, then each stance; made by Prepare
+	Cells    map[string][]CellFigures // compartments of every module, by its id, and what lies in them
 }
 
 // Reach is how far those who serve reach, mm: the least of all of them; 0 where
@@ -48,24 +42,19 @@ type Thing struct {
 }
 
 // Leaf is what moves when a part opens.
-type Leaf struct {
-	Cell   string // id of the compartment; empty for the whole
-	Closed fitout.Box
-	Open   fitout.Box
-	Swept  fitout.Box
-}
+type Leaf = module.Leaf
 
 // Motion is how a part opens.
-type Motion string
+type Motion = module.Motion
 
 // The motions.
 const (
-	Still   Motion = "still"
-	Slides  Motion = "slides"
-	Drawers Motion = "drawers"
-	LidUp   Motion = "lid-up"
-	FlapOut Motion = "flap-out"
-	DoorOut Motion = "door-out"
+	Still   = module.Still
+	Slides  = module.Slides
+	Drawers = module.Drawers
+	LidUp   = module.LidUp
+	FlapOut = module.FlapOut
+	DoorOut = module.DoorOut
 )
 
 // Compartment is one drawer or room of a part.
@@ -82,6 +71,9 @@ func (p *Part) Module() *fitout.Module {
 	}
 	return p.Item.Module
 }
+
+// Traits are those of its kind.
+func (p *Part) Traits() module.Traits { return module.TraitsOf(p.Module().Kind) }
 
 // Name is what a sentence calls a part.
 func (p *Part) Name() string {
@@ -141,6 +133,14 @@ func about(rule string, severity fitout.Severity, p *Part) fitout.Finding {
 	return fitout.Finding{Rule: rule, Severity: severity, Subject: fitout.Subject{Kind: "module", ID: p.ID}, Unit: "mm", Source: "physics"}
 }
 
+// with names what else a finding is about; nothing for a wall.
+func with(id string) []string {
+	if id == "" {
+		return nil
+	}
+	return []string{id}
+}
+
 // aboutThing begins a finding about what lies in a compartment.
 func aboutThing(rule string, severity fitout.Severity, t *Thing) fitout.Finding {
 	return fitout.Finding{Rule: rule, Severity: severity, Subject: fitout.Subject{Kind: "module", ID: t.Item.ID}, Unit: "mm", Source: "practice"}
@@ -160,31 +160,4 @@ func (s *Scene) upright(b fitout.Box, from, to float64) fitout.Line {
 // edit is a fix that sets one value of a part.
 func edit(label, kind, id string, value float64) fitout.Fix {
 	return fitout.Fix{Label: label, Edit: fitout.FixEdit{Kind: kind, ID: id, Value: value}}
-}
-
-// lower puts a name into the middle of a sentence, leaving abbreviations.
-func lower(name string) string {
-	runes := []rune(name)
-	if len(runes) == 0 || len(runes) > 1 && !unicode.IsLower(runes[1]) {
-		return name
-	}
-	runes[0] = unicode.ToLower(runes[0])
-	return string(runes)
-}
-
-// list joins names as a sentence does.
-func list(names []string) string {
-	if len(names) < 2 {
-		return strings.Join(names, "")
-	}
-	return strings.Join(names[:len(names)-1], ", ") + " and " + names[len(names)-1]
-}
-
-// capital begins a sentence.
-func capital(text string) string {
-	runes := []rune(text)
-	if len(runes) > 0 {
-		runes[0] = unicode.ToUpper(runes[0])
-	}
-	return string(runes)
 }

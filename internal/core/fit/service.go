@@ -6,17 +6,8 @@ import (
 	"zaino/internal/core/fitout"
 )
 
-var _ = add("service-reach", serviceReach)
-
 // handRoom is how much room a hand with a tool needs in front of something, mm.
 const handRoom = 120
-
-// served are the kinds that somebody has to reach for years: fuses, valves,
-// drains, fillers, combustion air.
-var served = map[fitout.ModuleKind]string{
-	fitout.Board: "fuses and wiring", fitout.BatteryBox: "terminals", fitout.PowerStation: "sockets", fitout.WaterTank: "filler, valve and drain",
-	fitout.WasteTank: "drain", fitout.Heater: "exhaust and combustion air", fitout.FuelTank: "filler and valve",
-}
 
 // serviceReach cautions about a board, battery, tank or heater that nobody can
 // reach once everything is in: every side is closed by what neither slides, swings
@@ -25,7 +16,7 @@ func serviceReach(s *Scene) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range s.Parts {
 		p := &s.Parts[i]
-		what, bay := served[p.Module().Kind], s.bay(p)
+		what, bay := p.Traits().Served, s.bay(p)
 		if what == "" || bay == nil {
 			continue
 		}
@@ -68,7 +59,7 @@ func serviceReach(s *Scene) []fitout.Finding {
 // yields tells whether a part gets out of the way without tools: it slides, it
 // swings, or it is loose gear.
 func (s *Scene) yields(q *Part) bool {
-	return q.Motion == Slides || q.Motion == DoorOut || q.Module().Kind == fitout.PlainGear || s.isCarried(q)
+	return q.Motion == Slides || q.Motion == DoorOut || q.Traits().Yields || s.isCarried(q)
 }
 
 // opensTo tells whether the opening of a bay is on a side.

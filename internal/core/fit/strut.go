@@ -5,9 +5,8 @@ import (
 	"math"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/words"
 )
-
-var _ = add("strut-force", strutForce)
 
 // heavyLid is what one hand still holds up, kg.
 const heavyLid = 6
@@ -50,7 +49,7 @@ func strutForce(s *Scene) []fitout.Finding {
 		f := about("strut-force", fitout.Caution, p)
 		n := max(2, m.Struts)
 		each := math.Ceil(need/n/10) * 10
-		f.Title = fmt.Sprintf("Lid of %s does not stay up", lower(p.Name()))
+		f.Title = fmt.Sprintf("Lid of %s does not stay up", words.Lower(p.Name()))
 		f.Sentence = fmt.Sprintf("The lid is about %s and %s long; with wind of %.0f N/m² it takes %.0f N at %s from the hinge, and there are %.0f N. Fit %.0f struts of %.0f N; an estimate, try it with one strut first.", s.Say.Mass(kg), s.Say.Length(length), s.Practice.Wind, need, s.Say.Length(at), has, n, each)
 		f.Value, f.Limit, f.Margin, f.Unit = has, need, has-need, "N"
 		f.Fixes = []fitout.Fix{edit(fmt.Sprintf("Fit %.0f struts of %.0f N", n, each), "strut-force", p.ID, each)}
@@ -68,10 +67,10 @@ func (s *Scene) lidMass(p *Part) float64 {
 	if outside == 0 {
 		return 0
 	}
-	if p.Module().Kind == fitout.Platform || p.Module().Kind == fitout.WingPanels {
+	if p.Traits().HeavyLid {
 		return p.Mass // all of it is the lid
 	}
-	if p.Module().Kind == fitout.BatteryBox {
+	if p.Traits().SmallLid {
 		return 0 // a light cover
 	}
 	return p.Mass * top / outside

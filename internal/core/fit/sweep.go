@@ -4,9 +4,8 @@ import (
 	"fmt"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/words"
 )
-
-var _ = add("way-blocked", wayBlocked)
 
 // wayBlocked stops what cannot open in a stance because something stays in its
 // way. What is itself opened, moved or carried away in the stance is not in the
@@ -27,11 +26,12 @@ func wayBlocked(s *Scene) []fitout.Finding {
 					continue
 				}
 				f := about("way-blocked", fitout.Stop, part)
-				f.Title = fmt.Sprintf("%s cannot open for %s", part.Name(), lower(s.Parts[i].Name()))
-				f.Sentence = fmt.Sprintf("On its way %s meets %s, by %s. Move one of them by that much, or put %s elsewhere first.", lower(part.Name()), lower(s.Parts[i].Name()), s.Say.Length(least(by)), lower(s.Parts[i].Name()))
+				f.With = []string{s.Parts[i].ID}
+				f.Title = fmt.Sprintf("%s cannot open for %s", part.Name(), words.Lower(s.Parts[i].Name()))
+				f.Sentence = fmt.Sprintf("On its way %s meets %s, by %s. Move one of them by that much, or put %s elsewhere first.", words.Lower(part.Name()), words.Lower(s.Parts[i].Name()), s.Say.Length(least(by)), words.Lower(s.Parts[i].Name()))
 				f.Value, f.Margin = least(by), -least(by)
 				f.Lines = []fitout.Line{line(part.Box.Middle(), box.Cut(o.Swept).Middle(), s.Say.Length(least(by)))}
-				away := edit("Put "+lower(s.Parts[i].Name())+" outside in this stance", "outside", s.Parts[i].ID, 0)
+				away := edit("Put "+words.Lower(s.Parts[i].Name())+" outside in this stance", "outside", s.Parts[i].ID, 0)
 				away.Edit.With = p.Stance.ID
 				f.Fixes = []fitout.Fix{away}
 				found = append(found, f)

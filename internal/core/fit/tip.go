@@ -4,10 +4,8 @@ import (
 	"fmt"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/words"
 )
-
-var _ = add("tip-unit", tipUnit)
-var _ = add("tip-vehicle", tipVehicle)
 
 // tipUnit stops a unit that tips over its face when its heaviest drawer is out
 // and nothing fixes it: moment of the drawer beyond the face against that of the
@@ -27,7 +25,7 @@ func tipUnit(s *Scene) []fitout.Finding {
 		}
 		f := about("tip-unit", fitout.Stop, p)
 		f.Title = fmt.Sprintf("%s tips when it is open", p.Name())
-		f.Sentence = fmt.Sprintf("With %s out, %s pull at %s beyond the middle, and the rest of the unit is too light to hold them; nothing fixes it. It takes %s at its back, or fixings.", lower(name), s.Say.Mass(out), s.Say.Length(arm), s.Say.Mass((tips-holds)/(depthOf(p)/2)))
+		f.Sentence = fmt.Sprintf("With %s out, %s pull at %s beyond the middle, and the rest of the unit is too light to hold them; nothing fixes it. It takes %s at its back, or fixings.", words.Lower(name), s.Say.Mass(out), s.Say.Length(arm), s.Say.Mass((tips-holds)/(depthOf(p)/2)))
 		f.Value, f.Limit, f.Margin, f.Unit = tips/1000, holds/1000, (holds-tips)/1000, "kg·m"
 		f.Lines = []fitout.Line{line(p.Leaves[0].Closed.Middle(), p.Leaves[0].Open.Middle(), s.Say.Length(travelOf(p)))}
 		found = append(found, f)

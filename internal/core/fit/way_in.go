@@ -5,9 +5,8 @@ import (
 	"slices"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/words"
 )
-
-var _ = add("way-in", wayIn)
 
 // wayIn stops a module that stands in its bay but cannot pass the opening,
 // however it is turned: of its three sides the two smaller must go through.
@@ -17,7 +16,7 @@ func wayIn(s *Scene) []fitout.Finding {
 	for i := range s.Parts {
 		p := &s.Parts[i]
 		bay := s.bay(p)
-		if bay == nil || !bay.Opening.Known || p.Module().Kind == fitout.Barrier || p.Module().Kind == fitout.UnderTrayBox {
+		if bay == nil || !bay.Opening.Known || p.Traits().Barrier || p.Traits().HungBelow {
 			continue
 		}
 		size := p.Box.Size()
@@ -31,7 +30,7 @@ func wayIn(s *Scene) []fitout.Finding {
 		}
 		f := about("way-in", fitout.Stop, p)
 		f.Title = fmt.Sprintf("%s does not pass the opening", p.Name())
-		f.Sentence = fmt.Sprintf("%s is %s × %s at its smallest; the opening of %s is %s × %s. It is %s too large to be carried in or taken out.", p.Name(), s.Say.Length(sides[0]), s.Say.Length(sides[1]), lower(bay.Name), s.Say.Length(gap[0]), s.Say.Length(gap[1]), s.Say.Length(over))
+		f.Sentence = fmt.Sprintf("%s is %s × %s at its smallest; the opening of %s is %s × %s. It is %s too large to be carried in or taken out.", p.Name(), s.Say.Length(sides[0]), s.Say.Length(sides[1]), words.Lower(bay.Name), s.Say.Length(gap[0]), s.Say.Length(gap[1]), s.Say.Length(over))
 		if p.Built {
 			f.Severity = fitout.Note
 			f.Sentence += " Carry its panels in and put it together inside, and plan for how it comes out again."

@@ -3,19 +3,19 @@ package fitout
 // Brief is what the customer wants and needs, asked before anything is
 // measured. What follows from it is computed by the engines.
 type Brief struct {
-	Travellers  []Traveller    `json:"travellers" maxItems:"60"`
+	Travellers  []Traveller    `json:"travellers" key:"id" maxItems:"60"`
 	Trip        Trip           `json:"trip"`
-	Surfaces    []Surface      `json:"surfaces" maxItems:"20"`
+	Surfaces    []Surface      `json:"surfaces" key:"id" maxItems:"20"`
 	Envelope    Envelope       `json:"envelope"`
 	Daily       Daily          `json:"daily"`
 	Camp        Camp           `json:"camp"`
-	Gear        []Gear         `json:"gear" maxItems:"500"`
-	Later       []Later        `json:"later" maxItems:"100"`
+	Gear        []Gear         `json:"gear" key:"id" maxItems:"500"`
+	Later       []Later        `json:"later" key:"id" maxItems:"100"`
 	Budget      int            `json:"budget" minimum:"0" maximum:"1000000000000" unit:"cents" doc:"in cents of currency; 0 = not stated"`
 	Currency    string         `json:"currency" maxLength:"8" doc:"as the workshop writes it"`
 	Annoyances  string         `json:"annoyances" maxLength:"4000" doc:"with the last build"`
 	Assumptions Assumptions    `json:"assumptions"`
-	Choices     []SchoolChoice `json:"choices" maxItems:"100" doc:"ways of doing it that were settled; all others are undecided"`
+	Choices     []SchoolChoice `json:"choices" key:"school" maxItems:"100" doc:"ways of doing it that were settled; all others are undecided"`
 }
 
 // Traveller is a person or an animal that comes along. A person item of a
@@ -86,8 +86,8 @@ type Envelope struct {
 // Daily is what the vehicle has to do between trips.
 type Daily struct {
 	Driver  bool       `json:"driver" doc:"it is the daily driver too"`
-	Seats   []SeatKept `json:"seats" maxItems:"60" doc:"seats that have to stay usable"`
-	LiftOut []LiftOut  `json:"liftOut" maxItems:"50" doc:"what must come out, and in how long"`
+	Seats   []SeatKept `json:"seats" key:"seat" maxItems:"60" doc:"seats that have to stay usable"`
+	LiftOut []LiftOut  `json:"liftOut" key:"id" maxItems:"50" doc:"what must come out, and in how long"`
 }
 
 // SeatKept names a seat that has to stay usable.

@@ -6,10 +6,10 @@ package fitout
 type Case struct {
 	ID       string       `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
 	Name     string       `json:"name" minLength:"1" maxLength:"120"`
-	Switches []CaseSwitch `json:"switches" maxItems:"200"`
-	Choices  []CaseChoice `json:"choices" maxItems:"100"`
-	Levels   []CaseLevel  `json:"levels" maxItems:"200"`
-	People   []CasePerson `json:"people" maxItems:"60"`
+	Switches []CaseSwitch `json:"switches" key:"switch" maxItems:"200"`
+	Choices  []CaseChoice `json:"choices" key:"choice" maxItems:"100"`
+	Levels   []CaseLevel  `json:"levels" key:"of" maxItems:"200"`
+	People   []CasePerson `json:"people" key:"item" maxItems:"60"`
 	Coupled  bool         `json:"coupled" doc:"the trailer is coupled, where there is one"`
 	Stance   string       `json:"stance" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the stance that belongs to it; empty for the road"`
 }

@@ -37,11 +37,3 @@ func (v *Vehicle) ToDatum(d Datum, x float64) float64 { return x - v.Origin(d) }
 
 // FromDatum converts a station in the datum to an x of the vehicle's frame, mm.
 func (v *Vehicle) FromDatum(d Datum, station float64) float64 { return station + v.Origin(d) }
-
-// ExtendedWheelbase returns the wheelbase with the extension in place, mm.
-func (v *Vehicle) ExtendedWheelbase() float64 {
-	if v.Extension == nil {
-		return v.Wheelbase
-	}
-	return v.Wheelbase + v.Extension.By
-}

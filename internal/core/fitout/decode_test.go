@@ -19,7 +19,7 @@ import (
 func sample() Job {
 	j := NewJob("sample", "Sample", AustraliaNZ)
 	j.Vehicle.Baseline.Tickets = []Ticket{{ID: "first", Name: "Bridge", Reading: ReadAxles, Front: 1200, Rear: 900, Counted: true, Level: true,
-		Tanks: []WeighedTank{{Tank: "fuel", Litres: 30}}, People: []WeighedPerson{{Seat: "driver", Kg: 80}}, Parts: []WeighedPart{{Part: "tub"}}}}
+		Tanks: []WeighedTank{{Tank: "fuel", Litres: 30}}, People: []WeighedPerson{{ID: "ann", Seat: "driver", Kg: 80}}, Parts: []WeighedPart{{Part: "tub"}}}}
 	j.Vehicle.Modifications = []Modification{{ID: "springs", Name: "Springs", Kind: Springs, Counted: true, Mass: 9, Source: DataSheet, Certificate: NotNeeded,
 		Axle: RearAxle, Rate: 55, Limits: []LimitMoved{{Limit: LimitRearAxle, Kg: 2000}}}}
 	j.Vehicle.Bays = []Bay{{ID: "tray", Name: "Tray", Kind: BayCanopyRear, LengthLeft: 1800, Opening: Opening{Face: FaceRear, Hinge: HingeTop},
@@ -33,7 +33,7 @@ func sample() Job {
 	j.Brief.Choices = []SchoolChoice{{School: "solar", Choice: "roof"}}
 	j.Vehicle.Parts = []Part{{ID: "tub", Name: "Tub", Mass: 100, InBaseline: true, State: Removed, Source: DataSheet}}
 	j.Vehicle.Extension = &Extension{By: 300, Cut: 2200}
-	j.Trailer = &Trailer{Name: "Box trailer", Mass: 900, Ball: 80}
+	j.Trailer = &Trailer{Source: DataSheet, Name: "Box trailer", Mass: 900, Ball: 80}
 	v := &j.Variants[0]
 	v.Switches = []Switch{{ID: "raft", Name: "Raft", On: true}, {ID: "motor", Name: "Motor", Requires: &Require{Switch: "raft"}}}
 	v.Choices = []Choice{{ID: "roof", Name: "Roof", Members: []Member{{ID: "tent", Name: "Tent"}}, None: true}}
@@ -124,7 +124,7 @@ func TestBadDocumentsAreRefusedWithASentence(t *testing.T) {
 		{"a list", "[]", "not an object"},
 		{"two jobs", string(encoded(t, sample())) + "{}", "goes on after the end"},
 		{"another format", `{"format":"other","version":1}`, `format: the text "other" was given; accepted is "zaino.job"`},
-		{"no version", `{"format":"zaino.job"}`, "version: nothing was given; accepted is a whole number from 1 to 4"},
+		{"no version", `{"format":"zaino.job"}`, "version: nothing was given; accepted is a whole number from 1 to 5"},
 		{"a newer version with new fields", `{"format":"zaino.job","version":99,"novelty":true}`, "written by a newer Zaino"},
 		{"10 MB", `{"format":"zaino.job","note":"` + strings.Repeat("x", 10<<20) + `"}`, "has 10.0 MB; accepted is up to 4 MB"},
 		{"unknown field", with(`"mass": 10,`, `"mas": 10,`), "variants[0].items[0].mas (FRIDGE): an unknown field was given; accepted is only id, name,"},
@@ -157,7 +157,7 @@ func TestBadDocumentsAreRefusedWithASentence(t *testing.T) {
 		{"an extension longer than the wheelbase", changed(func(j *Job) { j.Vehicle.Extension.By = 3200 }), "3200 mm was given; accepted is up to the wheelbase, 3100 mm"},
 		{"half a tyre index", with(`"index": 0,`, `"index": 110.5,`), "vehicle.front.tyre.index (Dual-cab ute (replace by the plate)): the number 110.5 was given; accepted is a whole number"},
 		{"a kept seat that is not there", changed(func(j *Job) { j.Brief.Daily.Seats[0].Seat = "x" }), "brief.daily.seats[0].seat: \"x\" was given"},
-		{"two choices of one school", changed(func(j *Job) { j.Brief.Choices = append(j.Brief.Choices, j.Brief.Choices[0]) }), `brief.choices[1].school: "solar" a second time`},
+		{"two choices of one school", changed(func(j *Job) { j.Brief.Choices = append(j.Brief.Choices, j.Brief.Choices[0]) }), `brief.choices[1].school (Sample): "solar" a second time`},
 		{"an unknown kind of bay", changed(func(j *Job) { j.Vehicle.Bays[0].Kind = "cellar" }), `vehicle.bays[0].kind (Tray): "cellar" was given`},
 		{"a swing beyond the hinge", changed(func(j *Job) { j.Vehicle.Bays[0].Opening.Swing = 400 }), "400 ° was given; accepted is a number from 0 to 270 °"},
 		{"a switch that is not there", changed(func(j *Job) { items(j)[1].Presence.Switch = "x" }), "accepted is the id of a switch of the variant"},

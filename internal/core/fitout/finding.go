@@ -1,10 +1,18 @@
 package fitout
 
+import (
+	"fmt"
+	"hash/fnv"
+	"slices"
+)
+
 // Finding is one thing that an engine has to say about a job.
 type Finding struct {
+	Key      string   `json:"key" doc:"names all that it is about: what is let stand is known by it"`
 	Rule     string   `json:"rule" doc:"stable id of the rule"`
 	Severity Severity `json:"severity" enum:"stop,caution,note"`
 	Subject  Subject  `json:"subject"`
+	With     []string `json:"with" doc:"ids of what else it is about: the other part of a clash, the compartment that is too full"`
 	Title    string   `json:"title" doc:"a few words"`
 	Sentence string   `json:"sentence" doc:"what, how much and why, in plain words and the job's units"`
 	Value    float64  `json:"value" doc:"what was measured, in unit"`
@@ -38,6 +46,38 @@ const (
 	Note    Severity = "note"
 )
 
+// Rank orders severities, 0 for the worst.
+func (s Severity) Rank() int {
+	switch s {
+	case Stop:
+		return 0
+	case Caution:
+		return 1
+	}
+	return 2
+}
+
+// Names is the key of a finding: its rule, its subject, and all else that it is about.
+// Of more things than a key has room for it is a sum of them.
+func (f *Finding) Names() string {
+	key := f.Rule + "/" + f.Subject.ID
+	for _, id := range slices.Sorted(slices.Values(f.With)) {
+		key += "+" + id
+	}
+	if f.Subject.Measure != "" {
+		key += "@" + f.Subject.Measure
+	}
+	if len(key) <= longestKey {
+		return key
+	}
+	sum := fnv.New64a()
+	sum.Write([]byte(key))
+	return fmt.Sprintf("%s/%s+%x", f.Rule, f.Subject.ID, sum.Sum64())
+}
+
+// longestKey is how many characters a key has at most.
+const longestKey = 400
+
 // Subject names what a finding is about, so that the scene can show it.
 type Subject struct {
 	Kind    string `json:"kind" enum:"vehicle,front-axle,rear-axle,gross,combination,ball,trailer,item,part,tank,seat,baseline,limit,ticket,modification,bay,brief,module"`
@@ -55,7 +95,7 @@ type Fix struct {
 
 // FixEdit is the edit of the document that makes a fix.
 type FixEdit struct {
-	Kind  string  `json:"kind" enum:"move-item,item-level,tank-level,switch-off,uncouple,part-x,part-y,part-z,part-length,part-width,part-height,travel,drop,lining,latch,strut-force,outside,foam-core,seat,swap,to-trailer,off-trailer,ball,distribution,rating,tyres,springs,extension" doc:"what is set"`
+	Kind  string  `json:"kind" maxLength:"20" doc:"what is set"`
 	ID    string  `json:"id" maxLength:"64" doc:"id of the item, tank, switch, limit or axle; empty for what there is one of"`
 	With  string  `json:"with" maxLength:"64" doc:"id of the seat, component or stance; empty for the others"`
 	Value float64 `json:"value" doc:"new middle, size, travel, drop or extension in mm, litres, newtons, thickness in mm, kg, kg·mm, load index or N/mm; 0 for the others"`

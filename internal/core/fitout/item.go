@@ -94,7 +94,7 @@ type Require struct {
 type Choice struct {
 	ID      string   `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
 	Name    string   `json:"name" minLength:"1" maxLength:"120"`
-	Members []Member `json:"members" maxItems:"50"`
+	Members []Member `json:"members" key:"id" maxItems:"50"`
 	None    bool     `json:"none" doc:"none of the members is possible too"`
 	Chosen  string   `json:"chosen" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the member in the state shown, or empty for none"`
 }

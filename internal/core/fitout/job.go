@@ -12,14 +12,14 @@ package fitout
 // package describes. Older versions are lifted by Decode, newer ones refused.
 const (
 	Format  = "zaino.job"
-	Version = 4
+	Version = 5
 )
 
 // Job is one customer's build: the vehicle, shared by all variants, and the
 // variants, each a whole arrangement of items.
 type Job struct {
 	Format   string     `json:"format" enum:"zaino.job" doc:"always zaino.job"`
-	Version  int        `json:"version" doc:"version of the format, 4"`
+	Version  int        `json:"version" doc:"version of the format, 5"`
 	ID       string     `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
 	Name     string     `json:"name" minLength:"1" maxLength:"120"`
 	Customer string     `json:"customer" maxLength:"200"`
@@ -30,9 +30,9 @@ type Job struct {
 	Brief    Brief      `json:"brief"`
 	Vehicle  Vehicle    `json:"vehicle"`
 	Practice Practice   `json:"practice" doc:"the workshop's own rules"`
-	Accepted []Accepted `json:"accepted" maxItems:"500" doc:"findings that the specialist lets stand, each with a reason"`
+	Accepted []Accepted `json:"accepted" key:"key,stance" maxItems:"500" doc:"findings that the specialist lets stand, each with a reason"`
 	Trailer  *Trailer   `json:"trailer,omitempty" doc:"what the vehicle tows, if it tows"`
-	Variants []Variant  `json:"variants" maxItems:"20"`
+	Variants []Variant  `json:"variants" key:"id" maxItems:"20"`
 	Chosen   string     `json:"chosen" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of the variant that is shown and assessed"`
 }
 
@@ -41,13 +41,14 @@ type Job struct {
 type Variant struct {
 	ID       string      `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
 	Name     string      `json:"name" minLength:"1" maxLength:"120"`
-	Items    []Item      `json:"items" maxItems:"2000"`
-	Switches []Switch    `json:"switches" maxItems:"200"`
-	Choices  []Choice    `json:"choices" maxItems:"100"`
-	Stances  []Stance    `json:"stances" maxItems:"30" doc:"how it stands for each purpose, beside the road"`
-	Cases    []Case      `json:"cases" maxItems:"40" doc:"named settings of everything that may vary"`
-	UsedUp   []UsedFirst `json:"usedUp" maxItems:"60" doc:"tanks and vessels in the order in which they are used up; those not named follow"`
+	Items    []Item      `json:"items" key:"id" maxItems:"2000"`
+	Switches []Switch    `json:"switches" key:"id" maxItems:"200"`
+	Choices  []Choice    `json:"choices" key:"id" maxItems:"100"`
+	Stances  []Stance    `json:"stances" key:"id" maxItems:"30" doc:"how it stands for each purpose, beside the road"`
+	Cases    []Case      `json:"cases" key:"id" maxItems:"40" doc:"named settings of everything that may vary"`
+	UsedUp   []UsedFirst `json:"usedUp" key:"of" order:"meant" maxItems:"60" doc:"tanks and vessels in the order in which they are used up; those not named follow"`
 	From     string      `json:"from" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the variant that it was made from; empty for none"`
+	Stance   string      `json:"stance" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the stance in which loads are shown; empty for the road"`
 	Why      string      `json:"why" maxLength:"1000" doc:"why it was adopted, or why not"`
 }
 

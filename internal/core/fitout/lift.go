@@ -3,10 +3,11 @@ package fitout
 import (
 	"bytes"
 	"encoding/json"
+	"fmt"
 )
 
 // lifts are the pure steps from each version to the next; lifts[0] is 1 to 2.
-var lifts = [...]func(document map[string]any){toVersion2, toVersion3, toVersion4}
+var lifts = [...]func(document map[string]any){toVersion2, toVersion3, toVersion4, toVersion5}
 
 // lift brings a document of an older version up to the present one and returns
 // it as JSON. What a step does not know it leaves for the checks that follow.
@@ -70,6 +71,79 @@ func toVersion4(job map[string]any) {
 	job["version"] = json.Number("4")
 	region, _ := job["region"].(string)
 	job["practice"] = tree(NewPractice(Region(region)))
+}
+
+// toVersion5 says where trailer figures come from (its papers, as was taken so far),
+// tells the people on a ticket apart, and keeps what was let stand by all that it names.
+// Of things that a list has twice the last one stays: it is the one that counted.
+// Documents of version 4 were written with and without what came to it later (a longest
+// extension, shares of the ball, what rides on the trailer): what is missing has the
+// usual figures.
+func toVersion5(job map[string]any) {
+	job["version"] = json.Number("5")
+	if trailer, tows := job["trailer"].(map[string]any); tows && trailer["source"] == nil {
+		trailer["source"] = string(DataSheet)
+	}
+	region, _ := job["region"].(string)
+	complete(object(job["practice"]), object(tree(NewPractice(Region(region)))))
+	for _, ticket := range list(object(object(job["vehicle"])["baseline"])["tickets"]) {
+		for i, person := range list(object(ticket)["people"]) {
+			if person := object(person); person["id"] == nil {
+				person["id"] = fmt.Sprintf("person-%d", i+1)
+			}
+		}
+	}
+	for _, accepted := range list(job["accepted"]) {
+		a := object(accepted)
+		rule, _ := a["rule"].(string)
+		subject, _ := a["subject"].(string)
+		a["key"], a["severity"] = rule+"/"+subject, ""
+		delete(a, "rule")
+		delete(a, "subject")
+	}
+	once(job, "", ListKeys())
+}
+
+// complete puts in what is missing of fields, however deep.
+func complete(fields, usual map[string]any) {
+	for name, value := range usual {
+		if fields[name] == nil {
+			fields[name] = value
+		}
+		complete(object(fields[name]), object(value))
+	}
+}
+
+// once leaves of things with the same key the last. Things with an id of their own were
+// never allowed twice: those are refused by the checks that follow.
+func once(value any, pattern string, keys map[string]ListKey) any {
+	switch value := value.(type) {
+	case map[string]any:
+		for name, field := range value {
+			value[name] = once(field, join(pattern, name), keys)
+		}
+	case []any:
+		kept := make([]any, 0, len(value))
+		at := map[string]int{}
+		for _, thing := range value {
+			thing = once(thing, pattern, keys)
+			key, known := keys[pattern].of(thing)
+			if k, twice := at[key]; known && twice && keys[pattern].Fields[0] != "id" {
+				kept[k] = thing
+				continue
+			}
+			at[key] = len(kept)
+			kept = append(kept, thing)
+		}
+		return kept
+	}
+	return value
+}
+
+// list returns a JSON list, or an empty one for anything else.
+func list(value any) []any {
+	all, _ := value.([]any)
+	return all
 }
 
 // object returns a JSON object, or an empty one for anything else.

@@ -17,8 +17,8 @@ type Conflict struct {
 	Theirs any      `json:"theirs" doc:"the value saved meanwhile; null where it was removed"`
 }
 
-// Merge joins two sets of changes to a common base: lists of things with ids
-// are matched by id, everything else field by field. Where both changed the
+// Merge joins two sets of changes to a common base: lists of things
+// are matched by their key, everything else field by field. Where both changed the
 // same field differently, theirs is kept and the conflict is listed.
 //
 // The result may break a rule of Validate that neither side breaks (one took
@@ -34,8 +34,8 @@ func Merge(base, mine, theirs *Job) (Job, []Conflict, error) {
 			return Job{}, nil, err
 		}
 	}
-	m := merger{}
-	merged := m.merge(nil, "", trees[0], trees[1], trees[2])
+	m := merger{keys: ListKeys()}
+	merged := m.merge(nil, "", "", trees[0], trees[1], trees[2])
 	data, err := json.Marshal(merged)
 	if err != nil {
 		return Job{}, nil, err
@@ -47,9 +47,12 @@ func Merge(base, mine, theirs *Job) (Job, []Conflict, error) {
 // missing stands for a field or thing that is not there.
 type missing struct{}
 
-type merger struct{ conflicts []Conflict }
+type merger struct {
+	keys      map[string]ListKey
+	conflicts []Conflict
+}
 
-func (m *merger) merge(path []string, name string, base, mine, theirs any) any {
+func (m *merger) merge(path []string, pattern, name string, base, mine, theirs any) any {
 	switch {
 	case reflect.DeepEqual(mine, theirs), reflect.DeepEqual(base, mine):
 		return theirs
@@ -60,13 +63,13 @@ func (m *merger) merge(path []string, name string, base, mine, theirs any) any {
 	mineFields, ok2 := mine.(map[string]any)
 	theirFields, ok3 := theirs.(map[string]any)
 	if ok1 && ok2 && ok3 {
-		return m.fields(path, nameOf(theirFields, name), baseFields, mineFields, theirFields)
+		return m.fields(path, pattern, nameOf(theirFields, name), baseFields, mineFields, theirFields)
 	}
-	baseList, ok1 := things(base)
-	mineList, ok2 := things(mine)
-	theirList, ok3 := things(theirs)
+	baseList, ok1 := m.things(pattern, base)
+	mineList, ok2 := m.things(pattern, mine)
+	theirList, ok3 := m.things(pattern, theirs)
 	if ok1 && ok2 && ok3 {
-		return m.list(path, name, baseList, mineList, theirList)
+		return m.list(path, pattern, name, baseList, mineList, theirList)
 	}
 	if fields, ok := theirs.(map[string]any); ok {
 		name = nameOf(fields, name)
@@ -92,7 +95,7 @@ func told(value any) any {
 	return value
 }
 
-func (m *merger) fields(path []string, name string, base, mine, theirs map[string]any) map[string]any {
+func (m *merger) fields(path []string, pattern, name string, base, mine, theirs map[string]any) map[string]any {
 	keys := map[string]bool{}
 	for _, fields := range []map[string]any{base, mine, theirs} {
 		for key := range fields {
@@ -101,7 +104,7 @@ func (m *merger) fields(path []string, name string, base, mine, theirs map[strin
 	}
 	merged := map[string]any{}
 	for _, key := range slices.Sorted(maps.Keys(keys)) {
-		value := m.merge(append(path, key), name, field(base, key), field(mine, key), field(theirs, key))
+		value := m.merge(append(path, key), join(pattern, key), name, field(base, key), field(mine, key), field(theirs, key))
 		if _, gone := value.(missing); !gone {
 			merged[key] = value
 		}
@@ -116,28 +119,20 @@ func field(fields map[string]any, key string) any {
 	return missing{}
 }
 
-// thing is an element of a list, with the id by which it is matched.
+// thing is an element of a list, with the key by which it is matched.
 type thing struct {
 	id    string
 	value any
 }
 
-// idKeys are the fields by which list elements are told apart.
-var idKeys = [...]string{"id", "tank", "seat", "part", "limit", "school"}
-
-// things returns a list's elements with their ids; ok is false for what is not
-// a list of things with ids.
-func things(value any) (list []thing, ok bool) {
+// things returns a list's elements with their keys; ok is false for what is not a list
+// of things that the document's own key tells apart.
+func (m *merger) things(pattern string, value any) (list []thing, ok bool) {
 	elements, ok := value.([]any)
+	key := m.keys[pattern]
 	for _, element := range elements {
-		fields, isObject := element.(map[string]any)
-		id := ""
-		for _, key := range idKeys {
-			if id == "" {
-				id, _ = fields[key].(string)
-			}
-		}
-		if !isObject || id == "" {
+		id, known := key.of(element)
+		if !known {
 			return nil, false
 		}
 		list = append(list, thing{id, element})
@@ -156,7 +151,7 @@ func find(list []thing, id string) any {
 
 // list merges by id, in their order with mine added behind; where they left
 // the order as it was, in my order with theirs added.
-func (m *merger) list(path []string, name string, base, mine, theirs []thing) []any {
+func (m *merger) list(path []string, pattern, name string, base, mine, theirs []thing) []any {
 	first, second := theirs, mine
 	if slices.Equal(order(base), order(theirs)) {
 		first, second = mine, theirs
@@ -169,7 +164,7 @@ func (m *merger) list(path []string, name string, base, mine, theirs []thing) []
 	}
 	merged := []any{}
 	for _, id := range ids {
-		value := m.merge(append(path, id), name, find(base, id), find(mine, id), find(theirs, id))
+		value := m.merge(append(path, id), pattern, name, find(base, id), find(mine, id), find(theirs, id))
 		if _, gone := value.(missing); !gone {
 			merged = append(merged, value)
 		}

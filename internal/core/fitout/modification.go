@@ -13,7 +13,7 @@ type Modification struct {
 	InBaseline  bool             `json:"inBaseline" doc:"the baseline mass already contains it"`
 	Behind      bool             `json:"behind" doc:"moves rearward with a wheelbase extension"`
 	Certificate Certificate      `json:"certificate" enum:"not-needed,planned,before-first,after-first"`
-	Limits      []LimitMoved     `json:"limits" maxItems:"20" doc:"limits that it moves: an upgrade replaces the plate's, anything else can only lower them"`
+	Limits      []LimitMoved     `json:"limits" key:"limit" maxItems:"20" doc:"limits that it moves: an upgrade replaces the plate's, anything else can only lower them"`
 	Axle        WhichAxle        `json:"axle" enum:"none,front,rear,both" doc:"for springs, airbags and tyres: where"`
 	Rate        float64          `json:"rate" minimum:"0" maximum:"2000" unit:"N/mm" doc:"springs: the new rate at the wheel; airbags: what they add to it; N/mm, 0 = unknown"`
 	Lift        float64          `json:"lift" minimum:"-500" maximum:"500" unit:"mm" doc:"raises the unladen vehicle at that axle, mm"`

@@ -17,7 +17,7 @@ type Module struct {
 	Tilt     float64    `json:"tilt" minimum:"0" maximum:"60" unit:"°" doc:"how far it tips toward its face when it is out, °"`
 	Unfolds  float64    `json:"unfolds" minimum:"0" maximum:"2000" unit:"mm" doc:"length of the piece that folds out beyond its face, mm; 0 = none"`
 	Stack    Stack      `json:"stack" enum:"beside,above" doc:"how its compartments lie to each other"`
-	Cells    []Cell     `json:"cells" maxItems:"12" doc:"drawers, shelves or compartments, from the left or from the bottom"`
+	Cells    []Cell     `json:"cells" key:"id" order:"meant" maxItems:"12" doc:"drawers, shelves or compartments, from the left or from the bottom"`
 	Watts    float64    `json:"watts" minimum:"0" maximum:"20000" unit:"W" doc:"what it draws when it runs, W"`
 	Rated    float64    `json:"rated" minimum:"0" maximum:"5000" unit:"kg" doc:"what its runners, hinges or top carry by data sheet, kg; 0 = not stated"`
 	Latch    Latch      `json:"latch" enum:",rated,friction,magnet,hatch" doc:"what holds it shut on the road; empty for nothing"`
@@ -26,7 +26,7 @@ type Module struct {
 	Force    float64    `json:"force" minimum:"0" maximum:"5000" unit:"N" doc:"of each gas strut, N"`
 	StrutAt  float64    `json:"strutAt" minimum:"0" maximum:"3000" unit:"mm" doc:"along the lid from its hinge to where a strut takes it, mm"`
 	Follows  Follows    `json:"follows" enum:",chain,fold,elastic" doc:"how cable or hose follows what slides; empty for not said"`
-	Fixings  []Fixing   `json:"fixings" maxItems:"40" doc:"mounting points that hold it"`
+	Fixings  []Fixing   `json:"fixings" key:"mount" maxItems:"40" doc:"mounting points that hold it"`
 	Mirrored bool       `json:"mirrored" doc:"hinges and compartments the other way round"`
 }
 

@@ -17,22 +17,14 @@ func (v *validator) references(j *Job) {
 	}
 	variants := ids{}
 	for i := range j.Variants {
-		path := fmt.Sprintf("variants[%d]", i)
-		v.unique(path+".id", j.Variants[i].Name, j.Variants[i].ID, variants)
-		v.variant(path, &j.Variants[i], known)
+		variants[j.Variants[i].ID] = true
+		v.variant(fmt.Sprintf("variants[%d]", i), &j.Variants[i], known)
 	}
 	v.known("chosen", "", j.Chosen, "variant of the job", variants)
 }
 
-// ids is a set of ids seen in one list.
+// ids is a set of ids. That none stands twice in a list is checked with the list.
 type ids map[string]bool
-
-func (v *validator) unique(path, name, id string, seen ids) {
-	if seen[id] {
-		v.refuse(path, name, shown(id)+" a second time", "an id that no other entry of the list has")
-	}
-	seen[id] = true
-}
 
 func (v *validator) known(path, name, id, what string, in ids) {
 	if !in[id] {
@@ -46,59 +38,39 @@ type inVehicle struct{ tanks, seats, bays, fitted ids }
 func (v *validator) vehicle(vehicle *Vehicle) inVehicle {
 	in := inVehicle{ids{}, ids{}, ids{}, ids{}}
 	for i, tank := range vehicle.Tanks {
-		path := fmt.Sprintf("vehicle.tanks[%d]", i)
-		v.unique(path+".id", tank.Name, tank.ID, in.tanks)
-		v.within(path, tank.Name, tank.Min, tank.Now, tank.Capacity, "capacity")
+		in.tanks[tank.ID] = true
+		v.within(fmt.Sprintf("vehicle.tanks[%d]", i), tank.Name, tank.Min, tank.Now, tank.Capacity, "capacity")
 	}
-	for i, seat := range vehicle.Seats {
-		v.unique(fmt.Sprintf("vehicle.seats[%d].id", i), seat.Name, seat.ID, in.seats)
+	for _, seat := range vehicle.Seats {
+		in.seats[seat.ID] = true
+	}
+	for _, bay := range vehicle.Bays {
+		in.bays[bay.ID] = true
 	}
 	for i, part := range vehicle.Parts {
-		path := fmt.Sprintf("vehicle.parts[%d]", i)
-		v.unique(path+".id", part.Name, part.ID, in.fitted)
+		in.fitted[part.ID] = true
 		if part.State == Moved && part.MovedTo == nil {
-			v.refuse(path+".movedTo", part.Name, "nothing", "the place that it was moved to, since its state is moved")
+			v.refuse(fmt.Sprintf("vehicle.parts[%d].movedTo", i), part.Name, "nothing", "the place that it was moved to, since its state is moved")
 		}
 	}
 	for i, m := range vehicle.Modifications {
-		path := fmt.Sprintf("vehicle.modifications[%d]", i)
-		v.unique(path+".id", m.Name, m.ID, in.fitted)
-		moved := ids{}
-		for k, l := range m.Limits {
-			v.unique(fmt.Sprintf("%s.limits[%d].limit", path, k), m.Name, string(l.Limit), moved)
+		if in.fitted[m.ID] { // tickets name both
+			v.refuse(fmt.Sprintf("vehicle.modifications[%d].id", i), m.Name, shown(m.ID)+" a second time", "an id that no part has")
 		}
+	}
+	for _, m := range vehicle.Modifications {
+		in.fitted[m.ID] = true
 	}
 	if e := vehicle.Extension; e != nil && e.By > vehicle.Wheelbase {
 		v.refuse("vehicle.extension.by", vehicle.Name, plain(e.By)+" mm", fmt.Sprintf("up to the wheelbase, %s mm", plain(vehicle.Wheelbase)))
-	}
-	mounts, points := ids{}, ids{}
-	for i, mount := range vehicle.Mounts {
-		v.unique(fmt.Sprintf("vehicle.mounts[%d].id", i), mount.Name, mount.ID, mounts)
-	}
-	marks := ids{}
-	for i, mark := range vehicle.Marks {
-		v.unique(fmt.Sprintf("vehicle.marks[%d].id", i), mark.Name, mark.ID, marks)
-	}
-	for i, point := range vehicle.LowPoints {
-		v.unique(fmt.Sprintf("vehicle.lowPoints[%d].id", i), point.Name, point.ID, points)
-	}
-	for i, bay := range vehicle.Bays {
-		path := fmt.Sprintf("vehicle.bays[%d]", i)
-		v.unique(path+".id", bay.Name, bay.ID, in.bays)
-		obstacles := ids{}
-		for k, o := range bay.Obstacles {
-			v.unique(fmt.Sprintf("%s.obstacles[%d].id", path, k), o.Name, o.ID, obstacles)
-		}
 	}
 	return in
 }
 
 // tickets checks that what was aboard on the scale is in the vehicle's lists.
 func (v *validator) tickets(b *Baseline, in inVehicle) {
-	seen := ids{}
 	for i, ticket := range b.Tickets {
 		path := fmt.Sprintf("vehicle.baseline.tickets[%d]", i)
-		v.unique(path+".id", ticket.Name, ticket.ID, seen)
 		for k, tank := range ticket.Tanks {
 			v.known(fmt.Sprintf("%s.tanks[%d].tank", path, k), ticket.Name, tank.Tank, "tank of the vehicle", in.tanks)
 		}
@@ -111,24 +83,8 @@ func (v *validator) tickets(b *Baseline, in inVehicle) {
 	}
 }
 
-// brief checks the lists of a brief and the seats that it names.
+// brief checks the seats that a brief names.
 func (v *validator) brief(b *Brief, in inVehicle) {
-	check := func(list string, n int, at func(int) (id, name string)) {
-		seen := ids{}
-		for i := range n {
-			id, name := at(i)
-			v.unique(fmt.Sprintf("brief.%s[%d].id", list, i), name, id, seen)
-		}
-	}
-	check("travellers", len(b.Travellers), func(i int) (string, string) { return b.Travellers[i].ID, b.Travellers[i].Name })
-	check("surfaces", len(b.Surfaces), func(i int) (string, string) { return b.Surfaces[i].ID, b.Surfaces[i].Name })
-	check("daily.liftOut", len(b.Daily.LiftOut), func(i int) (string, string) { return b.Daily.LiftOut[i].ID, b.Daily.LiftOut[i].Name })
-	check("gear", len(b.Gear), func(i int) (string, string) { return b.Gear[i].ID, b.Gear[i].Name })
-	check("later", len(b.Later), func(i int) (string, string) { return b.Later[i].ID, b.Later[i].Name })
-	schools := ids{}
-	for i, choice := range b.Choices {
-		v.unique(fmt.Sprintf("brief.choices[%d].school", i), "", choice.School, schools)
-	}
 	for i, kept := range b.Daily.Seats {
 		v.known(fmt.Sprintf("brief.daily.seats[%d].seat", i), "", kept.Seat, "seat of the vehicle", in.seats)
 	}
@@ -145,17 +101,15 @@ func (v *validator) within(path, name string, least, now, full float64, fullName
 }
 
 func (v *validator) variant(path string, variant *Variant, in inVehicle) {
-	switches, choices, members := ids{}, ids{}, ids{}
-	for i, s := range variant.Switches {
-		v.unique(fmt.Sprintf("%s.switches[%d].id", path, i), s.Name, s.ID, switches)
+	switches, members := ids{}, ids{}
+	for _, s := range variant.Switches {
+		switches[s.ID] = true
 	}
 	for i, c := range variant.Choices {
 		at := fmt.Sprintf("%s.choices[%d]", path, i)
-		v.unique(at+".id", c.Name, c.ID, choices)
 		own := ids{}
-		for k, m := range c.Members {
-			v.unique(fmt.Sprintf("%s.members[%d].id", at, k), m.Name, m.ID, own)
-			members[c.ID+"/"+m.ID] = true
+		for _, m := range c.Members {
+			own[m.ID], members[c.ID+"/"+m.ID] = true, true
 		}
 		if c.Chosen == "" && !c.None {
 			v.refuse(at+".chosen", c.Name, "nothing", "one of its members, since none is not allowed")
@@ -167,11 +121,9 @@ func (v *validator) variant(path string, variant *Variant, in inVehicle) {
 		v.requirement(fmt.Sprintf("%s.switches[%d].requires", path, i), s, switches, members)
 	}
 	v.circles(path, variant.Switches)
-	items := ids{}
 	for i := range variant.Items {
 		item := &variant.Items[i]
 		at := fmt.Sprintf("%s.items[%d]", path, i)
-		v.unique(at+".id", item.Name, item.ID, items)
 		if item.Seat != "" {
 			v.known(at+".seat", item.Name, item.Seat, "seat of the vehicle", in.seats)
 		}
@@ -179,22 +131,8 @@ func (v *validator) variant(path string, variant *Variant, in inVehicle) {
 			v.known(at+".bay", item.Name, item.Bay, "bay of the vehicle", in.bays)
 		}
 		v.presence(at+".presence", item, switches, members)
-		if item.Module != nil {
-			cells := ids{}
-			for k, cell := range item.Module.Cells {
-				v.unique(fmt.Sprintf("%s.module.cells[%d].id", at, k), cell.Name, cell.ID, cells)
-			}
-		}
 	}
 	v.contents(path, variant)
-	cases := ids{}
-	for i, c := range variant.Cases {
-		v.unique(fmt.Sprintf("%s.cases[%d].id", path, i), c.Name, c.ID, cases)
-	}
-	stances := ids{}
-	for i, s := range variant.Stances {
-		v.unique(fmt.Sprintf("%s.stances[%d].id", path, i), s.Name, s.ID, stances)
-	}
 }
 
 // contents checks that what lies in a compartment names one, and that no

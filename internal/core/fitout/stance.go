@@ -7,11 +7,11 @@ type Stance struct {
 	ID       string       `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
 	Name     string       `json:"name" minLength:"1" maxLength:"120"`
 	Use      StanceUse    `json:"use" enum:"drive,cook,sleep,other" doc:"what it is for"`
-	Open     []Opened     `json:"open" maxItems:"200" doc:"what is open"`
-	Doors    []Door       `json:"doors" maxItems:"60" doc:"whose doors, hatches and lids are open"`
-	Loose    []LoosePlace `json:"loose" maxItems:"200" doc:"things that lie elsewhere than on the road"`
-	Folded   []SeatKept   `json:"folded" maxItems:"60" doc:"seats that are folded or out"`
-	Sleepers []Sleeper    `json:"sleepers" maxItems:"60" doc:"who sleeps inside"`
+	Open     []Opened     `json:"open" key:"module,cell" maxItems:"200" doc:"what is open"`
+	Doors    []Door       `json:"doors" key:"bay" maxItems:"60" doc:"whose doors, hatches and lids are open"`
+	Loose    []LoosePlace `json:"loose" key:"item" maxItems:"200" doc:"things that lie elsewhere than on the road"`
+	Folded   []SeatKept   `json:"folded" key:"seat" maxItems:"60" doc:"seats that are folded or out"`
+	Sleepers []Sleeper    `json:"sleepers" key:"traveller" maxItems:"60" doc:"who sleeps inside"`
 }
 
 // StanceUse is what a stance is for; it decides which rules hold in it.
@@ -46,12 +46,4 @@ type LoosePlace struct {
 // Sleeper is a traveller who sleeps inside.
 type Sleeper struct {
 	Traveller string `json:"traveller" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of a traveller of the brief"`
-}
-
-// Accepted is a finding that the specialist has looked at and lets stand.
-type Accepted struct {
-	Rule    string `json:"rule" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of the rule"`
-	Subject string `json:"subject" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of what it is about"`
-	Stance  string `json:"stance" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the stance in which it holds; empty on the road"`
-	Why     string `json:"why" minLength:"1" maxLength:"1000" doc:"in the specialist's words"`
 }

@@ -59,7 +59,7 @@ func full() Job {
 	v.Cases = []Case{{ID: "full", Name: "Full", Switches: []CaseSwitch{{Switch: "raft", On: true}}, Choices: []CaseChoice{{Choice: "roof", Member: "m"}},
 		Levels: []CaseLevel{{Of: "fuel", Litres: 40}}, People: []CasePerson{{Item: "ann", Seat: "passenger"}}, Stance: "cook"}}
 	v.UsedUp = []UsedFirst{{Of: "fuel"}}
-	j.Accepted = []Accepted{{Rule: "rim-height", Subject: "fridge", Stance: "cook", Why: "Both are tall."}}
+	j.Accepted = []Accepted{{Key: "rim-height/fridge", Stance: "cook", Severity: Caution, Beyond: 40, Why: "Both are tall."}}
 	j.Vehicle.Marks = []Mark{{ID: "plate", Name: "Number plate", Kind: PlateMark, From: FaceRear}}
 	return j
 }

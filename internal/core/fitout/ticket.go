@@ -17,9 +17,9 @@ type Ticket struct {
 	Resolution float64         `json:"resolution" minimum:"0" maximum:"1000" unit:"kg" doc:"smallest step of the scale, kg"`
 	Level      bool            `json:"level" doc:"the vehicle stood level on the scale"`
 	Counted    bool            `json:"counted" doc:"it counts; a doubtful one can be kept without counting"`
-	Tanks      []WeighedTank   `json:"tanks" maxItems:"20"`
-	People     []WeighedPerson `json:"people" maxItems:"60"`
-	Parts      []WeighedPart   `json:"parts" maxItems:"400" doc:"parts and modifications that were on the vehicle"`
+	Tanks      []WeighedTank   `json:"tanks" key:"tank" maxItems:"20"`
+	People     []WeighedPerson `json:"people" key:"id" maxItems:"60"`
+	Parts      []WeighedPart   `json:"parts" key:"part" maxItems:"400" doc:"parts and modifications that were on the vehicle"`
 }
 
 // Reading is what a scale gave.
@@ -40,6 +40,7 @@ type WeighedTank struct {
 
 // WeighedPerson is one person who sat in the vehicle on the scale.
 type WeighedPerson struct {
+	ID   string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
 	Seat string  `json:"seat" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of a seat of the vehicle"`
 	Kg   float64 `json:"kg" minimum:"0" maximum:"500" unit:"kg"`
 }

@@ -51,6 +51,7 @@ func (v *validator) value(path, name string, value reflect.Value, tag reflect.St
 			v.refuse(path, name, fmt.Sprintf("a list of %d", value.Len()), fmt.Sprintf("a list of up to %d", int(limit)))
 			return
 		}
+		v.twice(path, name, value, keyOf(tag))
 		for i := range value.Len() {
 			v.value(fmt.Sprintf("%s[%d]", path, i), name, value.Index(i), "")
 		}

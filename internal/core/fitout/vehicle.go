@@ -13,15 +13,15 @@ type Vehicle struct {
 	Outline       Outline        `json:"outline"`
 	Limits        Limits         `json:"limits"`
 	Baseline      Baseline       `json:"baseline"`
-	Tanks         []Tank         `json:"tanks" maxItems:"20"`
-	Seats         []Seat         `json:"seats" maxItems:"60"`
-	Parts         []Part         `json:"parts" maxItems:"200"`
+	Tanks         []Tank         `json:"tanks" key:"id" maxItems:"20"`
+	Seats         []Seat         `json:"seats" key:"id" maxItems:"60"`
+	Parts         []Part         `json:"parts" key:"id" maxItems:"200"`
 	Hitch         Hitch          `json:"hitch"`
-	LowPoints     []LowPoint     `json:"lowPoints" maxItems:"50"`
-	Mounts        []Mount        `json:"mounts" maxItems:"200" doc:"points that things can be fixed to"`
-	Marks         []Mark         `json:"marks" maxItems:"100" doc:"what has to stay in sight or in reach"`
-	Bays          []Bay          `json:"bays" maxItems:"60" doc:"measured spaces to build in"`
-	Modifications []Modification `json:"modifications" maxItems:"100"`
+	LowPoints     []LowPoint     `json:"lowPoints" key:"id" maxItems:"50"`
+	Mounts        []Mount        `json:"mounts" key:"id" maxItems:"200" doc:"points that things can be fixed to"`
+	Marks         []Mark         `json:"marks" key:"id" maxItems:"100" doc:"what has to stay in sight or in reach"`
+	Bays          []Bay          `json:"bays" key:"id" maxItems:"60" doc:"measured spaces to build in"`
+	Modifications []Modification `json:"modifications" key:"id" maxItems:"100"`
 	Extension     *Extension     `json:"extension,omitempty" doc:"wheelbase extension, if one is fitted or planned"`
 }
 
@@ -101,7 +101,7 @@ type Baseline struct {
 	CGHeight      float64    `json:"cgHeight" minimum:"0" maximum:"4000" unit:"mm" doc:"height of the centre of gravity, mm"`
 	CGHeightKnown bool       `json:"cgHeightKnown" doc:"false: the height is assumed"`
 	CGSide        float64    `json:"cgSide" minimum:"-1000" maximum:"1000" unit:"mm" doc:"centre of gravity right of the centre line, mm"`
-	Tickets       []Ticket   `json:"tickets" maxItems:"50" doc:"for the definition as-weighed: the weighings, which replace the figures above except the height"`
+	Tickets       []Ticket   `json:"tickets" key:"id" maxItems:"50" doc:"for the definition as-weighed: the weighings, which replace the figures above except the height"`
 }
 
 // Definition says what a baseline contains besides the bare vehicle.
@@ -191,21 +191,12 @@ type Hitch struct {
 
 // Trailer is what the vehicle tows.
 type Trailer struct {
-	Name         string  `json:"name" maxLength:"200"`
-	Coupled      bool    `json:"coupled" doc:"coupled in the state shown"`
-	Mass         float64 `json:"mass" minimum:"0" maximum:"50000" unit:"kg" doc:"loaded mass, uncoupled, kg"`
-	Ball         float64 `json:"ball" minimum:"0" maximum:"10000" unit:"kg" doc:"download on the ball before weight distribution, kg"`
-	Braked       bool    `json:"braked"`
-	BallToAxle   float64 `json:"ballToAxle" minimum:"0" maximum:"20000" unit:"mm" doc:"ball to trailer axle, mm"`
-	Distribution float64 `json:"distribution" minimum:"0" maximum:"10000000" unit:"kg·mm" doc:"moment of a weight-distributing hitch, kg·mm; 0 without one"`
-}
-
-// Extension is a wheelbase extension: the vehicle is cut, what lies behind the
-// cut moves rearward, and a section is let in.
-type Extension struct {
-	By           float64 `json:"by" minimum:"0" maximum:"5000" unit:"mm" doc:"mm"`
-	Cut          float64 `json:"cut" minimum:"-5000" maximum:"20000" unit:"mm" doc:"x of the cut, mm"`
-	Section      float64 `json:"section" minimum:"0" maximum:"20000" unit:"kg" doc:"mass of the section let in, kg"`
-	BehindCut    float64 `json:"behindCut" minimum:"0" maximum:"50000" unit:"kg" doc:"mass of the dry vehicle that lies behind the cut, kg"`
-	Certificated bool    `json:"certificated" doc:"an engineer's certificate exists"`
+	Name         string     `json:"name" maxLength:"200"`
+	Coupled      bool       `json:"coupled" doc:"coupled in the state shown"`
+	Mass         float64    `json:"mass" minimum:"0" maximum:"50000" unit:"kg" doc:"loaded mass, uncoupled, kg"`
+	Ball         float64    `json:"ball" minimum:"0" maximum:"10000" unit:"kg" doc:"download on the ball before weight distribution, kg"`
+	Braked       bool       `json:"braked"`
+	BallToAxle   float64    `json:"ballToAxle" minimum:"0" maximum:"20000" unit:"mm" doc:"ball to trailer axle, mm"`
+	Source       MassSource `json:"source" enum:"weighed,data-sheet,material,estimate" doc:"where mass and ball come from"`
+	Distribution float64    `json:"distribution" minimum:"0" maximum:"10000000" unit:"kg·mm" doc:"moment of a weight-distributing hitch, kg·mm; 0 without one"`
 }

@@ -19,11 +19,12 @@ type Dry struct {
 }
 
 // DryVehicle takes off the baseline what its definition says was in it, each at
-// its own station, and returns what is left.
-func DryVehicle(v *fitout.Vehicle) Dry {
+// its own station, and returns what is left; of one as weighed it is what the
+// tickets say together.
+func DryVehicle(v *fitout.Vehicle, w *Weighing) Dry {
 	b := &v.Baseline
 	if b.Definition == fitout.AsWeighed {
-		return Dry{Mass: weighedMass(v)}
+		return Dry{Mass: weighedMass(v, w)}
 	}
 	front, rear := b.Front, b.Rear
 	if b.Split == fitout.SplitAssumed {
@@ -52,8 +53,7 @@ func DryVehicle(v *fitout.Vehicle) Dry {
 
 // weighedMass is the dry vehicle that the tickets give. Its height is the
 // baseline's; its side that of the corners, or the baseline's without any.
-func weighedMass(v *fitout.Vehicle) Mass {
-	w := Weigh(v)
+func weighedMass(v *fitout.Vehicle, w *Weighing) Mass {
 	gross := w.Axles.Gross()
 	if gross <= 0 {
 		return Mass{}
@@ -109,43 +109,30 @@ func seatByID(v *fitout.Vehicle, id string) *fitout.Seat {
 
 // PartChange returns what a part changes against the baseline: nothing when it
 // is in it and still fitted, a negative mass where it was taken off, and a
-// positive one where it now sits. shift is how far a part behind the cut of a
-// wheelbase extension has moved, mm; the part's places are before that.
-func PartChange(p *fitout.Part, shift float64) [2]Mass {
-	if !p.Behind {
-		shift = 0
-	}
+// positive one where it now sits.
+func PartChange(p *fitout.Part) [2]Mass {
 	var change [2]Mass
 	if p.InBaseline && p.State != fitout.Fitted {
-		change[0] = moved(at(p.At, -p.Mass), shift)
+		change[0] = at(p.At, -p.Mass)
 	}
 	switch {
 	case p.State == fitout.Moved && p.MovedTo != nil:
-		change[1] = moved(at(*p.MovedTo, p.Mass), shift)
+		change[1] = at(*p.MovedTo, p.Mass)
 	case p.State == fitout.Fitted && !p.InBaseline:
-		change[1] = moved(at(p.At, p.Mass), shift)
+		change[1] = at(p.At, p.Mass)
 	}
 	return change
-}
-
-func moved(m Mass, shift float64) Mass {
-	m.X += shift
-	return m
 }
 
 // ModificationChange returns what a modification changes against the baseline:
 // its mass where the plan counts with it and the baseline does not contain it
 // yet, and the mass taken off where it is in the baseline and does not count.
-// shift is as for PartChange.
-func ModificationChange(m *fitout.Modification, shift float64) Mass {
-	if !m.Behind {
-		shift = 0
-	}
+func ModificationChange(m *fitout.Modification) Mass {
 	switch {
 	case m.Counted && !m.InBaseline:
-		return moved(at(m.At, m.Mass), shift)
+		return at(m.At, m.Mass)
 	case !m.Counted && m.InBaseline:
-		return moved(at(m.At, -m.Mass), shift)
+		return at(m.At, -m.Mass)
 	}
 	return Mass{}
 }

@@ -63,11 +63,11 @@ func TestNoCaseIsWorseThanTheWorst(t *testing.T) {
 			t.Fatalf("filled beyond what it holds: %+v", s)
 		}
 		for _, f := range []Form{p.FrontForm(), p.RearForm(), p.GrossForm(), p.FrontForm().Negative(), p.FrontShareForm(0.35)} {
-			worst := p.Worst(f)
-			if got := p.Value(f, &s); got > worst.Value+1e-6 {
+			worst := p.Worst(f.Count())
+			if got := p.Value(f.Count(), &s); got > worst.Value+1e-6 {
 				t.Fatalf("%v is worse than the worst, %v", got, worst.Value)
 			}
-			if again := p.Value(f, &worst); again > worst.Value+1e-6 || again < worst.Value-1e-6 {
+			if again := p.Value(f.Count(), &worst); again > worst.Value+1e-6 || again < worst.Value-1e-6 {
 				t.Fatalf("the worst state is worth %v, said %v", again, worst.Value)
 			}
 		}
@@ -90,10 +90,10 @@ func TestTheLikeliestIsAtLeastAsLikelyAsTheWorst(t *testing.T) {
 		}
 		p, u := NewPlan(&j), fitout.NewPractice(fitout.AustraliaNZ).Uncertainty
 		f, b := p.RearForm(), Baseline{Front: 8, Rear: 8}
-		worst := p.Worst(f)
+		worst := p.Worst(f.Count())
 		limit := worst.Value + rapid.Float64Range(-40, 60).Draw(t, "above")
-		state, over := p.Likeliest(f, limit, b, &u)
-		if least := Over(worst.Value, limit, Sigma(f, p.Errors(b, &u, &worst))); over < least-1e-9 {
+		state, over := p.Likeliest(f.Count(), limit, b, &u)
+		if least := Over(worst.Value, limit, Sigma(f.Count(), p.Errors(b, &u, &worst))); over < least-1e-9 {
 			t.Fatalf("%v is less likely than the worst, %v", over, least)
 		}
 		if !p.keeps(&state) {
@@ -130,11 +130,11 @@ func TestUsingUpGoesDownToTheLeast(t *testing.T) {
 
 func TestACaseStartsFromTheStateShown(t *testing.T) {
 	j := workedLoaded()
-	j.Trailer = &fitout.Trailer{Name: "Box", Mass: 800, Ball: 70}
+	j.Trailer = &fitout.Trailer{Source: fitout.DataSheet, Name: "Box", Mass: 800, Ball: 70}
 	p := NewPlan(&j)
 	empty := p.Case(&fitout.Case{ID: "c", Name: "C"})
 	assert.Equal(t, p.Shown(), empty, "a case that sets nothing is the state shown")
 	coupled := p.Case(&fitout.Case{ID: "c", Name: "C", Coupled: true})
 	require.True(t, coupled.Coupled)
-	assert.InDelta(t, 70, p.Value(p.GrossForm(), &coupled)-p.Value(p.GrossForm(), &empty), 1e-9, "the ball counts with the trailer on")
+	assert.InDelta(t, 70, p.Value(p.GrossForm().Count(), &coupled)-p.Value(p.GrossForm().Count(), &empty), 1e-9, "the ball counts with the trailer on")
 }

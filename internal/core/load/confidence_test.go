@@ -20,19 +20,19 @@ func example() (*Plan, []Err) {
 	errors := p.baselineErrors(Baseline{Front: 10, Rear: 10})
 	for i, share := range shares {
 		thing := &p.Items[i]
-		errors = append(errors, Err{[]ErrPart{{Item: i, Delta: Moments{}.Add(thing.Mass).Times(share), Weighed: Moments{}.Add(thing.Mass).Times(0.01), Mass: true}}})
+		errors = append(errors, Err{[]ErrPart{{Carrier: p.Carrier(i), Delta: Moments{}.Add(thing.Mass).Times(share), Weighed: Moments{}.Add(thing.Mass).Times(0.01), Mass: true}}})
 	}
 	return p, errors
 }
 
 func TestConfidenceOfTheWorkedExample(t *testing.T) {
 	p, errors := example()
-	assert.InDelta(t, 18.5, Sigma(p.RearForm(), errors), tenth)
-	assert.InDelta(t, 10.4, Sigma(p.FrontForm(), errors), tenth)
-	assert.InDelta(t, 21.3, Sigma(p.GrossForm(), errors), tenth)
-	over := Over(p.Axles().Rear, 1600, Sigma(p.RearForm(), errors))
+	assert.InDelta(t, 18.5, Sigma(p.RearForm().Count(), errors), tenth)
+	assert.InDelta(t, 10.4, Sigma(p.FrontForm().Count(), errors), tenth)
+	assert.InDelta(t, 21.3, Sigma(p.GrossForm().Count(), errors), tenth)
+	over := Over(p.Axles().Rear, 1600, Sigma(p.RearForm().Count(), errors))
 	assert.InDelta(t, 0.045, over, 0.0005)
-	next := Next(p.RearForm(), errors)
+	next := Next(p.RearForm().Count(), errors)
 	require.NotEmpty(t, next)
 	assert.Equal(t, "drawer-contents", p.Items[next[0].Item].ID, "weigh the drawer contents next")
 	assert.Less(t, next[0].After, 18.5)
@@ -49,13 +49,13 @@ func TestProbabilityAgreesWithDrawing(t *testing.T) {
 	for range draws {
 		sum := load
 		for i := range errors {
-			sum += errors[i].Of(f) * rng.NormFloat64()
+			sum += errors[i].Of(f.Count()) * rng.NormFloat64()
 		}
 		if sum > limit {
 			over++
 		}
 	}
-	want := Over(load, limit, Sigma(f, errors))
+	want := Over(load, limit, Sigma(f.Count(), errors))
 	assert.InDelta(t, want, float64(over)/draws, 4*math.Sqrt(want*(1-want)/draws))
 }
 
@@ -70,17 +70,17 @@ func TestErrorsBySource(t *testing.T) {
 	u.Station = 0
 	p := NewPlan(&j)
 	f := p.GrossForm()
-	together := Sigma(f, p.Errors(Baseline{}, &u, nil))
+	together := Sigma(f.Count(), p.Errors(Baseline{}, &u, nil))
 	j.Variants[0].Items[1].Module.Wall = fitout.Aluminium
-	apart := Sigma(f, NewPlan(&j).Errors(Baseline{}, &u, nil))
+	apart := Sigma(f.Count(), NewPlan(&j).Errors(Baseline{}, &u, nil))
 	assert.Greater(t, together, apart, "panels of one material err together")
 
 	j.Variants[0].Items[3].Source = fitout.Estimate
 	errors := NewPlan(&j).Errors(Baseline{}, &u, nil)
-	next := Next(f, errors)
+	next := Next(f.Count(), errors)
 	require.NotEmpty(t, next)
 	j.Variants[0].Items[next[0].Item].Source = fitout.ByScale
-	after := Sigma(f, NewPlan(&j).Errors(Baseline{}, &u, nil))
+	after := Sigma(f.Count(), NewPlan(&j).Errors(Baseline{}, &u, nil))
 	assert.InDelta(t, next[0].After, after, 1e-6, "what weighing buys is what it buys when it is done")
 
 	assert.Equal(t, 1.0, Over(10, 5, 0))
@@ -105,11 +105,11 @@ func TestTheLikeliestStateIsLookedForApart(t *testing.T) {
 	u := fitout.NewPractice(fitout.AustraliaNZ).Uncertainty
 	u.Station = 300
 	f := p.RearForm()
-	worst := p.Worst(f)
+	worst := p.Worst(f.Count())
 	assert.False(t, worst.Switches["nose"], "it lightens the rear")
-	state, over := p.Likeliest(f, worst.Value+60, Baseline{Front: 1, Rear: 1}, &u)
+	state, over := p.Likeliest(f.Count(), worst.Value+60, Baseline{Front: 1, Rear: 1}, &u)
 	assert.True(t, state.Switches["nose"], "but nobody knows where it will lie")
 	assert.False(t, state.Switches["box"] && !state.Switches["nose"])
-	assert.Greater(t, over, Over(worst.Value, worst.Value+60, Sigma(f, p.Errors(Baseline{Front: 1, Rear: 1}, &u, &worst))))
-	assert.InDelta(t, worst.Value, p.Value(f, &worst), 1e-6, "a state is worth what it was found for")
+	assert.Greater(t, over, Over(worst.Value, worst.Value+60, Sigma(f.Count(), p.Errors(Baseline{Front: 1, Rear: 1}, &u, &worst))))
+	assert.InDelta(t, worst.Value, p.Value(f.Count(), &worst), 1e-6, "a state is worth what it was found for")
 }

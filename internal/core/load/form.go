@@ -12,6 +12,23 @@ func (f Form) Of(m Moments) float64 {
 	return f.Kg*m.Kg + f.X*m.X + f.Y*m.Y + f.Z*m.Z + f.XY*m.XY + f.Towed*m.Towed
 }
 
+// Count counts the moments of every carrier by the form, of the coupled trailer
+// too.
+func (f Form) Count() Count {
+	return func(_ Carrier, m Moments) float64 { return f.Of(m) }
+}
+
+// OfVehicle counts by the form what stands on the vehicle itself; a trailer on its
+// hitch is left out.
+func (f Form) OfVehicle() Count {
+	return func(c Carrier, m Moments) float64 {
+		if c.Kind == TheTrailer {
+			return 0
+		}
+		return f.Of(m)
+	}
+}
+
 // Negative turns the greatest into the least.
 func (f Form) Negative() Form { return Form{-f.Kg, -f.X, -f.Y, -f.Z, -f.XY, -f.Towed} }
 

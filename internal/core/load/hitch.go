@@ -7,12 +7,13 @@ import "zaino/internal/core/fitout"
 type Towing struct {
 	Vehicle     Axles   // change of the vehicle's axle loads
 	TrailerAxle float64 // load on the trailer's axles when coupled
+	Ball        float64 // download on the ball before weight distribution
 }
 
 // Moments are what the coupled trailer adds to those of a vehicle, with the
 // wheelbase in mm.
 func (t Towing) Moments(wheelbase float64) Moments {
-	return Moments{Kg: t.Vehicle.Gross(), X: t.Vehicle.Rear * wheelbase, Towed: t.TrailerAxle}
+	return Moments{Kg: t.Vehicle.Gross(), X: t.Vehicle.Rear * wheelbase, Towed: t.TrailerAxle, Ball: t.Ball}
 }
 
 // Tow returns the effect of a trailer on a vehicle of the given wheelbase with
@@ -22,7 +23,11 @@ func (t Towing) Moments(wheelbase float64) Moments {
 // puts C/d on the trailer axle. Without d there is no distribution.
 func Tow(trailer *fitout.Trailer, wheelbase, overhang float64) Towing {
 	rear := trailer.Ball * (wheelbase + overhang) / wheelbase
-	t := Towing{Vehicle: Axles{Front: trailer.Ball - rear, Rear: rear}, TrailerAxle: trailer.Mass - trailer.Ball}
+	t := Towing{
+		Vehicle:     Axles{Front: trailer.Ball - rear, Rear: rear},
+		TrailerAxle: trailer.Mass - trailer.Ball,
+		Ball:        trailer.Ball,
+	}
 	if trailer.BallToAxle > 0 {
 		c := trailer.Distribution
 		t.Vehicle.Front += c / wheelbase

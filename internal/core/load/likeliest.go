@@ -9,14 +9,14 @@ import (
 // Likeliest looks for the state in which a limit is most likely exceeded, which is
 // not always the one with the greatest load: it starts from that and changes one
 // thing after another as long as that makes it likelier.
-func (p *Plan) Likeliest(f Form, limit float64, b Baseline, u *fitout.Uncertainty) (State, float64) {
-	state := p.Worst(f)
+func (p *Plan) Likeliest(count Count, limit float64, b Baseline, u *fitout.Uncertainty) (State, float64) {
+	state := p.Worst(count)
 	far := func(s *State) float64 { // how many σ the limit is away; least is likeliest
-		sigma := Sigma(f, p.Errors(b, u, s))
+		sigma := Sigma(count, p.Errors(b, u, s))
 		if sigma == 0 {
 			return math.Inf(1)
 		}
-		return (limit - p.Value(f, s)) / sigma
+		return (limit - p.Value(count, s)) / sigma
 	}
 	best := far(&state)
 	for again := true; again; {
@@ -27,7 +27,7 @@ func (p *Plan) Likeliest(f Form, limit float64, b Baseline, u *fitout.Uncertaint
 			}
 		}
 	}
-	state.Value = p.Value(f, &state)
+	state.Value = p.Value(count, &state)
 	return state, 0.5 * math.Erfc(best/math.Sqrt2)
 }
 
@@ -55,7 +55,7 @@ func (p *Plan) neighbours(s *State) []State {
 		}
 	}
 	for i := range p.variant.Items {
-		if l := p.variant.Items[i].Presence.Level; l != nil && p.variant.Items[i].Presence.Kind == fitout.ByLevel {
+		if l := level(&p.variant.Items[i]); l != nil {
 			id := p.variant.Items[i].ID
 			add(func(t *State) { t.Levels[id] = l.Min })
 			add(func(t *State) { t.Levels[id] = l.Max })
@@ -72,30 +72,9 @@ func (p *Plan) neighbours(s *State) []State {
 // keeps tells whether every switch that is on has what it requires.
 func (p *Plan) keeps(s *State) bool {
 	for _, sw := range p.variant.Switches {
-		if r := sw.Requires; s.Switches[sw.ID] && r != nil {
-			if r.Switch != "" && !s.Switches[r.Switch] || r.Choice != "" && s.Choices[r.Choice] != r.Member {
-				return false
-			}
+		if s.Switches[sw.ID] && !s.has(sw.Requires) {
+			return false
 		}
 	}
 	return true
-}
-
-func (s *State) clone() State {
-	t := *s
-	t.Switches, t.Choices = map[string]bool{}, map[string]string{}
-	t.Levels, t.TankFills = map[string]float64{}, map[string]float64{}
-	for k, v := range s.Switches {
-		t.Switches[k] = v
-	}
-	for k, v := range s.Choices {
-		t.Choices[k] = v
-	}
-	for k, v := range s.Levels {
-		t.Levels[k] = v
-	}
-	for k, v := range s.TankFills {
-		t.TankFills[k] = v
-	}
-	return t
 }

@@ -20,14 +20,14 @@ func TestTheLikeliestStateIsTheLikeliestOfAll(t *testing.T) {
 			j.Variants[0].Items[i].Source = rapid.SampledFrom([]fitout.MassSource{fitout.ByScale, fitout.DataSheet, fitout.Estimate}).Draw(t, "source")
 		}
 		p := NewPlan(&j)
-		limit := p.Worst(p.RearForm()).Value + rapid.Float64Range(-60, 60).Draw(t, "beyond")
-		_, found := p.Likeliest(p.RearForm(), limit, b, &u)
+		limit := p.Worst(p.RearForm().Count()).Value + rapid.Float64Range(-60, 60).Draw(t, "beyond")
+		_, found := p.Likeliest(p.RearForm().Count(), limit, b, &u)
 		best := 0.0
 		everyState(j, func(j *fitout.Job) {
 			q := NewPlan(j)
 			shown := q.Shown()
-			sigma := Sigma(q.RearForm(), q.Errors(b, &u, &shown))
-			best = max(best, Over(q.Value(q.RearForm(), &shown), limit, sigma))
+			sigma := Sigma(q.RearForm().Count(), q.Errors(b, &u, &shown))
+			best = max(best, Over(q.Value(q.RearForm().Count(), &shown), limit, sigma))
 		})
 		if best > found+1e-3 {
 			t.Fatalf("found %.6f, a state has %.6f", found, best)

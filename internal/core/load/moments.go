@@ -12,23 +12,32 @@ type Mass struct{ Kg, X, Y, Z float64 }
 
 // Moments are the sums that every figure of statics comes from: mass in kg,
 // first moments in kg·mm, the product moment XY in kg·mm², which the corners
-// need, and what rides on a coupled trailer's axles, kg.
-type Moments struct{ Kg, X, Y, Z, XY, Towed float64 }
+// need; of a coupled trailer what rests on its own axles and what it puts on the
+// ball before any weight distribution, kg.
+type Moments struct{ Kg, X, Y, Z, XY, Towed, Ball float64 }
 
 // Add returns the moments with one more mass.
 func (m Moments) Add(a Mass) Moments {
-	return Moments{m.Kg + a.Kg, m.X + a.Kg*a.X, m.Y + a.Kg*a.Y, m.Z + a.Kg*a.Z, m.XY + a.Kg*a.X*a.Y, m.Towed}
+	m.Kg += a.Kg
+	m.X += a.Kg * a.X
+	m.Y += a.Kg * a.Y
+	m.Z += a.Kg * a.Z
+	m.XY += a.Kg * a.X * a.Y
+	return m
+}
+
+// Plus returns both moments together.
+func (m Moments) Plus(b Moments) Moments {
+	return Moments{m.Kg + b.Kg, m.X + b.X, m.Y + b.Y, m.Z + b.Z, m.XY + b.XY, m.Towed + b.Towed, m.Ball + b.Ball}
 }
 
 // Times returns the moments of so many of them.
 func (m Moments) Times(n float64) Moments {
-	return Moments{m.Kg * n, m.X * n, m.Y * n, m.Z * n, m.XY * n, m.Towed * n}
+	return Moments{m.Kg * n, m.X * n, m.Y * n, m.Z * n, m.XY * n, m.Towed * n, m.Ball * n}
 }
 
 // Minus takes moments off.
-func (m Moments) Minus(b Moments) Moments {
-	return Moments{m.Kg - b.Kg, m.X - b.X, m.Y - b.Y, m.Z - b.Z, m.XY - b.XY, m.Towed - b.Towed}
-}
+func (m Moments) Minus(b Moments) Moments { return m.Plus(b.Times(-1)) }
 
 // Sum returns the moments of all masses. It allocates nothing.
 func Sum(masses []Mass) Moments {

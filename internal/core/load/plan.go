@@ -11,6 +11,7 @@ type Placed struct {
 	Trailer bool    // rides on the trailer
 	Present bool    // aboard in the state shown
 	Later   bool    // would be aboard, but is kept for later or fitted by others
+	Road    bool    // aboard, now or later, as it stands on the road, whatever stance is shown
 }
 
 // Effect is what the thing puts on each axle when aboard, kg.
@@ -18,56 +19,86 @@ func (p Placed) Effect(wheelbase float64) Axles {
 	return Moments{}.Add(p.Mass).Axles(wheelbase)
 }
 
+// Kg is what a thing weighs, wherever it rides.
+func (p *Placed) Kg() float64 { return p.Mass.Kg + p.Towed }
+
+func (p *Placed) setKg(kg float64) {
+	if p.Trailer {
+		p.Towed = kg
+	} else {
+		p.Mass.Kg = kg
+	}
+}
+
+// onto adds a thing to moments; what rides on a trailer counts while that is
+// coupled.
+func (p *Placed) onto(m Moments, coupled bool) Moments {
+	if coupled {
+		m.Towed += p.Towed
+	}
+	return m.Add(p.Mass)
+}
+
 // Plan is a job's vehicle and one variant, resolved to masses at places. It
 // changes nothing of the job and may be asked any number of times.
 type Plan struct {
 	Wheelbase, TrackFront, TrackRear float64
 
-	Dry          Mass // as listed, dry, nobody aboard, wheelbase extended
-	NoDriverSeat bool // see Dry.NoDriverSeat
+	Job          *fitout.Job // as it stands, with its wheelbase extension
+	Weighing     Weighing    // what the tickets say together, where the baseline is as weighed
+	Dry          Mass        // as listed, dry, nobody aboard, wheelbase extended
+	NoDriverSeat bool        // see Dry.NoDriverSeat
 	Unladen      Moments
 	Items        []Placed // in the variant's order
 	Tanks        []Placed // contents of the vehicle's tanks, in its order
 	Trailer      *fitout.Trailer
 	Towing       Towing // of the trailer, whether coupled or not
 
-	vehicle *fitout.Vehicle
-	variant *fitout.Variant
+	weighedAt float64 // wheelbase at which the baseline was read, before any extension, mm
+	vehicle   *fitout.Vehicle
+	variant   *fitout.Variant
+	holders   []int   // index of the module that an item lies in, or −1
+	variety   variety // what may vary, and what hangs on what
 }
 
-// NewPlan resolves a valid job's chosen variant.
+// NewPlan resolves a valid job's chosen variant. Its places are as the document
+// keeps them; the plan has them as they stand with a wheelbase extension.
 func NewPlan(j *fitout.Job) *Plan {
-	v, variant := &j.Vehicle, j.ChosenVariant()
+	standing := j.Standing()
+	v, variant := &standing.Vehicle, standing.ChosenVariant()
 	p := &Plan{
-		Wheelbase: v.ExtendedWheelbase(), TrackFront: v.TrackFront, TrackRear: v.TrackRear,
-		Trailer: j.Trailer, vehicle: v, variant: variant,
+		Wheelbase: v.Wheelbase, TrackFront: v.TrackFront, TrackRear: v.TrackRear, Job: &standing,
+		Trailer: j.Trailer, weighedAt: j.Vehicle.Wheelbase, vehicle: v, variant: variant,
 	}
-	dry := DryVehicle(v)
-	p.Dry, p.NoDriverSeat = Extend(dry.Mass, v.Extension), dry.NoDriverSeat
+	if j.Vehicle.Baseline.Definition == fitout.AsWeighed {
+		p.Weighing = Weigh(&j.Vehicle, &j.Practice.Uncertainty)
+	}
+	dry := DryVehicle(&j.Vehicle, &p.Weighing)
+	p.Dry, p.NoDriverSeat = Extend(dry.Mass, j.Vehicle.Extension), dry.NoDriverSeat
 	p.Unladen = Moments{}.Add(p.Dry)
-	shift := 0.0
-	if v.Extension != nil {
-		shift = v.Extension.By
-	}
 	for i := range v.Parts {
-		change := PartChange(&v.Parts[i], shift)
+		change := PartChange(&v.Parts[i])
 		p.Unladen = p.Unladen.Add(change[0]).Add(change[1])
 	}
 	for i := range v.Modifications {
-		p.Unladen = p.Unladen.Add(ModificationChange(&v.Modifications[i], shift))
+		p.Unladen = p.Unladen.Add(ModificationChange(&v.Modifications[i]))
 	}
 	p.Tanks = make([]Placed, len(v.Tanks))
 	for i := range v.Tanks {
-		p.Tanks[i] = placedTank(&v.Tanks[i], shift)
+		t := &v.Tanks[i]
+		p.Tanks[i] = Placed{ID: t.ID, Name: t.Name, Mass: at(t.At, t.Now*t.Density), Present: true}
 	}
-	p.Items = make([]Placed, len(variant.Items))
-	present := newPresence(variant)
-	for i := range variant.Items {
-		item := &variant.Items[i]
-		aboard, now := present.of(item), item.Work.Now()
-		p.Items[i] = Placed{ID: item.ID, Name: item.Name, Present: aboard && now, Later: aboard && !now, Mass: placedItem(v, item, shift)}
-		if item.OnTrailer && j.Trailer != nil {
-			p.Items[i].Trailer, p.Items[i].Towed, p.Items[i].Mass = true, p.Items[i].Mass.Kg, Mass{}
+	p.place()
+	p.holders = holders(variant.Items)
+	p.variety = newVariety(p)
+	shown, road := p.Shown(), p.asSet()
+	p.settleRequirements(&road)
+	for i := range p.Items {
+		thing := &p.Items[i]
+		aboard, now := p.aboard(i, &shown), p.now(i)
+		thing.Present, thing.Later, thing.Road = aboard && now, aboard && !now, p.aboard(i, &road)
+		if place, elsewhere := shown.At[thing.ID]; elsewhere && !thing.Trailer {
+			thing.Mass = at(place, thing.Mass.Kg)
 		}
 	}
 	if j.Trailer != nil {
@@ -76,24 +107,56 @@ func NewPlan(j *fitout.Job) *Plan {
 	return p
 }
 
-func placedTank(tank *fitout.Tank, shift float64) Placed {
-	m := at(tank.At, tank.Now*tank.Density)
-	if tank.Behind {
-		m.X += shift
+// place puts every item where it stands, sits or rides.
+func (p *Plan) place() {
+	p.Items = make([]Placed, len(p.variant.Items))
+	for i := range p.variant.Items {
+		item := &p.variant.Items[i]
+		thing := Placed{ID: item.ID, Name: item.Name, Mass: at(item.At, item.Mass+item.Presence.Content())}
+		if seat := seatByID(p.vehicle, item.Seat); item.Seat != "" && seat != nil {
+			thing.Mass = at(seat.At, thing.Mass.Kg)
+		}
+		if item.OnTrailer && p.Trailer != nil {
+			thing.Trailer, thing.Towed, thing.Mass = true, thing.Mass.Kg, Mass{}
+		}
+		p.Items[i] = thing
 	}
-	return Placed{ID: tank.ID, Name: tank.Name, Mass: m, Present: true}
 }
 
-func placedItem(v *fitout.Vehicle, item *fitout.Item, shift float64) Mass {
-	kg := item.Mass + item.Presence.Content()
-	if seat := seatByID(v, item.Seat); item.Seat != "" && seat != nil {
-		return at(seat.At, kg)
+// holders are the indices of the modules that items lie in, −1 for what lies in none.
+func holders(items []fitout.Item) []int {
+	index := make(map[string]int, len(items))
+	for i := range items {
+		index[items[i].ID] = i
 	}
-	m := at(item.At, kg)
-	if item.Behind {
-		m.X += shift
+	all := make([]int, len(items))
+	for i := range items {
+		all[i] = -1
+		if in := items[i].In; in != nil {
+			if k, known := index[in.Module]; known {
+				all[i] = k
+			}
+		}
 	}
-	return m
+	return all
+}
+
+// within visits an item and every module that it lies in, however deep, until visit
+// returns false; it tells whether all were visited.
+func (p *Plan) within(i int, visit func(i int) bool) bool {
+	for depth := 0; i >= 0 && depth <= len(p.holders); depth++ {
+		if !visit(i) {
+			return false
+		}
+		i = p.holders[i]
+	}
+	return true
+}
+
+// now tells whether an item, and every module that it lies in, is there when this
+// build is handed over.
+func (p *Plan) now(i int) bool {
+	return p.within(i, func(k int) bool { return p.variant.Items[k].Work.Now() })
 }
 
 // Now returns the moments of the state shown, without trailer.
@@ -108,15 +171,6 @@ func (p *Plan) Now() Moments {
 		}
 	}
 	return m
-}
-
-// onto adds a thing to moments; what rides on a trailer counts while that is
-// coupled.
-func (p *Placed) onto(m Moments, coupled bool) Moments {
-	if coupled {
-		m.Towed += p.Towed
-	}
-	return m.Add(p.Mass)
 }
 
 // TrailerMass is what the trailer weighs uncoupled in the state shown, with what
@@ -167,48 +221,4 @@ func (p *Plan) Combination() float64 {
 		gross += p.Towing.TrailerAxle + p.Now().Towed
 	}
 	return gross
-}
-
-// presence knows which switches and choices hold in the state shown.
-type presence struct {
-	switches map[string]*fitout.Switch
-	chosen   map[string]string
-}
-
-func newPresence(variant *fitout.Variant) presence {
-	p := presence{make(map[string]*fitout.Switch, len(variant.Switches)), make(map[string]string, len(variant.Choices))}
-	for i := range variant.Switches {
-		p.switches[variant.Switches[i].ID] = &variant.Switches[i]
-	}
-	for i := range variant.Choices {
-		p.chosen[variant.Choices[i].ID] = variant.Choices[i].Chosen
-	}
-	return p
-}
-
-// of reports whether an item is aboard: a switched one only with everything
-// that its switch requires.
-func (p presence) of(item *fitout.Item) bool {
-	switch item.Presence.Kind {
-	case fitout.BySwitch:
-		return p.on(item.Presence.Switch)
-	case fitout.ByChoice:
-		return p.chosen[item.Presence.Choice] == item.Presence.Member
-	}
-	return true
-}
-
-func (p presence) on(id string) bool {
-	s := p.switches[id]
-	if s == nil || !s.On {
-		return false
-	}
-	switch r := s.Requires; {
-	case r == nil:
-		return true
-	case r.Switch != "":
-		return p.on(r.Switch)
-	default:
-		return p.chosen[r.Choice] == r.Member
-	}
 }

@@ -6,67 +6,79 @@ import (
 	"zaino/internal/core/fitout"
 )
 
-// Spread gives the standard uncertainties of forms in many states of one plan: what
+// Spread gives the standard uncertainties of counts in many states of one plan: what
 // Sigma gives for its Errors, with what is the same in every state worked out once.
 type Spread struct {
-	plan  *Plan
-	forms []Form
-	u     *fitout.Uncertainty
-	base  []float64 // σ² of the vehicle, by form
-	items []part    // of each item at its place, with what is in it now
+	plan    *Plan
+	counts  []Count
+	u       *fitout.Uncertainty
+	base    []float64 // σ² of the empty vehicle, by count
+	trailer []float64 // σ² of the coupled trailer, by count
+	items   []spread  // of each item at its place, with what is in it now
 }
 
-// part is what the errors of one item are to each form.
-type part struct {
+// spread is what the errors of one item are to each count.
+type spread struct {
 	squares  []float64 // σ² of those that err by themselves
 	together []float64 // of what errs with all else of its material
 	wall     fitout.Material
 }
 
 // NewSpread makes ready for the states of a plan.
-func NewSpread(p *Plan, forms []Form, b Baseline, u *fitout.Uncertainty) *Spread {
-	s := &Spread{plan: p, forms: forms, u: u, base: make([]float64, len(forms)), items: make([]part, len(p.Items))}
-	for _, e := range p.baselineErrors(b) {
-		for i, f := range forms {
-			of := e.Of(f)
+func NewSpread(p *Plan, counts []Count, b Baseline, u *fitout.Uncertainty) *Spread {
+	s := &Spread{plan: p, counts: counts, u: u, base: make([]float64, len(counts)), items: make([]spread, len(p.Items))}
+	for _, e := range append(p.baselineErrors(b), p.partErrors(b, u)...) {
+		for i, count := range counts {
+			of := e.Of(count)
 			s.base[i] += of * of
 		}
 	}
 	for i := range p.Items {
 		s.items[i] = s.of(i, &p.Items[i])
 	}
+	s.trailer = make([]float64, len(counts))
+	if p.Trailer != nil {
+		p.trailerErrors(u, func(e *source) { s.add(s.trailer, e) })
+	}
 	return s
 }
 
-// of works out what the errors of an item as it is in a state are to each form.
-func (s *Spread) of(i int, thing *Placed) part {
-	t := part{squares: make([]float64, len(s.forms))}
+// add adds the square of what a source of error is to each count.
+func (s *Spread) add(squares []float64, e *source) {
+	for k, count := range s.counts {
+		of := count(e.carrier, e.one) * e.sigma
+		squares[k] += of * of
+	}
+}
+
+// of works out what the errors of an item as it is in a state are to each count.
+func (s *Spread) of(i int, thing *Placed) spread {
+	t := spread{squares: make([]float64, len(s.counts))}
 	s.plan.errorsOf(i, thing, s.u, func(e *source) {
-		if e.wall != "" {
-			t.wall, t.together = e.wall, make([]float64, len(s.forms))
+		if e.wall == "" {
+			s.add(t.squares, e)
+			return
 		}
-		for k := range s.forms {
-			of := s.forms[k].Of(e.one) * e.sigma
-			if e.wall != "" {
-				t.together[k] = of
-			} else {
-				t.squares[k] += of * of
-			}
+		t.wall, t.together = e.wall, make([]float64, len(s.counts))
+		for k, count := range s.counts {
+			t.together[k] = count(e.carrier, e.one) * e.sigma
 		}
 	})
 	return t
 }
 
-// In returns the standard uncertainty of each form in a state, kg.
+// In returns the standard uncertainty of each count in a state, in its unit.
 func (s *Spread) In(state *State) []float64 {
 	sums := append([]float64{}, s.base...)
 	for i := range s.plan.Tanks {
 		m := s.plan.Tanks[i].Mass
 		sigma := s.u.Weighed * state.TankFills[s.plan.vehicle.Tanks[i].ID] * s.plan.vehicle.Tanks[i].Density
 		m.Kg = 1
-		for k := range s.forms {
-			of := s.forms[k].Of(Moments{}.Add(m)) * sigma
-			sums[k] += of * of
+		s.add(sums, &source{carrier: s.plan.tank(i), one: Moments{}.Add(m), sigma: sigma})
+	}
+	if state.Coupled {
+		for k := range sums {
+			sums[k] += s.trailer[k]
 		}
 	}
 	together := map[fitout.Material][]float64{}
@@ -87,7 +99,7 @@ func (s *Spread) In(state *State) []float64 {
 			continue
 		}
 		if together[t.wall] == nil {
-			together[t.wall] = make([]float64, len(s.forms))
+			together[t.wall] = make([]float64, len(s.counts))
 		}
 		for k := range sums {
 			together[t.wall][k] += t.together[k]

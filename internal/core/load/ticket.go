@@ -1,7 +1,9 @@
 package load
 
 import (
+	"maps"
 	"math"
+	"slices"
 
 	"zaino/internal/core/fitout"
 )
@@ -9,13 +11,17 @@ import (
 // Weighing is what the tickets of a baseline say together: the dry vehicle
 // with factory parts as listed and nobody aboard.
 type Weighing struct {
-	Axles   Axles // dry, kg
-	Split   bool  // at least one ticket read the axles apart
-	Side    float64
-	HasSide bool         // at least one ticket read the corners
-	Sigma   Axles        // standard uncertainty of each axle, kg
-	Tickets []DryReading // those that count, in their order
-	Doubts  []Doubt
+	Axles     Axles // dry, kg
+	Split     bool  // at least one ticket read the axles apart
+	Side      float64
+	SideSigma float64      // standard uncertainty of it, mm
+	HasSide   bool         // at least one ticket read the corners
+	Sigma     Axles        // standard uncertainty of each axle, kg
+	Tickets   []DryReading // those that count, in their order
+	Doubts    []Doubt
+
+	covariance covariance       // apart from what the masses of parts do
+	parts      map[string]Axles // see Baseline.Parts
 }
 
 // DryReading is one ticket with everything taken off that was not the dry
@@ -25,13 +31,29 @@ type DryReading struct {
 	Axles       Axles
 	Gross       float64
 	ReadAxles   bool
-	sigma       Axles
-	grossSigma  float64
+	sigma       Axles   // of each axle: the scale, its slope, and what was aboard
+	grossSigma  float64 // of the sum of the axles, or of the whole where only that was read
 	side        float64
+	sideSigma   float64
 	ownTotal    float64 // dry, where the whole was weighed beside the axles
 	ownSigma    float64
 	hasOwnTotal bool
+
+	readings []reading
+	aboard   []aboardError // errors of what was aboard, each by itself
+	parts    map[string]Axles
 }
+
+// reading is one figure of a ticket, made dry: so much of the front axle and so
+// much of the rear.
+type reading struct {
+	front, rear float64 // 1 where it reads that axle
+	kg, sigma   float64 // sigma is the scale's own
+}
+
+// aboardError is one standard deviation of something that a ticket lists, or of
+// the slope of its scale, as it bears on the axles.
+type aboardError Axles
 
 // Doubt is a reading that another contradicts: they differ by more than twice
 // the uncertainty of their difference.
@@ -47,22 +69,27 @@ type Doubt struct {
 // slopeUnknown is the slope that is allowed for on a scale that was not level.
 const slopeUnknown = 2 * math.Pi / 180
 
-// Weigh combines the tickets that count by weighted least squares. Each is made
-// comparable first: fuel, people and parts that it lists are taken off at their
-// stations, baseline parts that it does not list are added. A reading's standard
-// uncertainty is the larger of 1 % and the scale's step / √12; on a scale that
-// was not level, what 2° of slope move, M z tan θ / L, comes on top for axles.
+// Weigh combines the tickets that count by generalised least squares, with the full
+// covariance of their readings. Each is made comparable first: fuel, people and
+// parts that it lists are taken off at their stations, baseline parts that it does
+// not list are added. A reading's standard uncertainty is the larger of the
+// workshop's share for what is weighed and the scale's step / √12; a scale that was
+// not level moves up to what 2° of slope move, M z tan θ / L, from one axle to the
+// other and leaves the total alone; what was taken off errs by its source, parts in
+// all tickets alike. A total that was weighed beside the axles binds their sum.
 // Without any axle reading the split is the baseline's assumed share.
-func Weigh(v *fitout.Vehicle) Weighing {
+func Weigh(v *fitout.Vehicle, u *fitout.Uncertainty) Weighing {
 	w := Weighing{}
 	for i := range v.Baseline.Tickets {
 		if t := &v.Baseline.Tickets[i]; t.Counted && readsSomething(t) {
-			w.Tickets = append(w.Tickets, dryReading(v, i))
+			w.Tickets = append(w.Tickets, dryReading(v, i, u))
 		}
 	}
-	w.Axles, w.Sigma, w.Split = fit(w.Tickets, v.Baseline.FrontShare, -1)
-	w.Side, w.HasSide = meanSide(v, w.Tickets)
-	w.Doubts = doubts(w.Tickets, v.Baseline.FrontShare)
+	masses := partSigmas(v, u)
+	fitted := fit(w.Tickets, masses, v.Baseline.FrontShare, -1)
+	w.Axles, w.Sigma, w.Split, w.covariance, w.parts = fitted.axles, fitted.sigma, fitted.split, fitted.own, fitted.parts
+	w.Side, w.SideSigma, w.HasSide = meanSide(v, w.Tickets)
+	w.Doubts = doubts(w.Tickets, masses, v.Baseline.FrontShare)
 	return w
 }
 
@@ -71,54 +98,110 @@ func readsSomething(t *fitout.Ticket) bool {
 	return front+rear > 0 || t.Total > 0
 }
 
-func dryReading(v *fitout.Vehicle, i int) DryReading {
+// dryReading makes a ticket comparable.
+func dryReading(v *fitout.Vehicle, i int, u *fitout.Uncertainty) DryReading {
 	t := &v.Baseline.Tickets[i]
-	off := aboard(v, t)
+	r := DryReading{Index: i, parts: map[string]Axles{}}
+	off := r.takeOff(v, t, u)
 	offAxles := off.Axles(v.Wheelbase)
-	r := DryReading{Index: i}
+	sigma := func(kg float64) float64 { return readingSigma(kg, t.Resolution, u) }
 	front, rear, apart := t.AxleReadings()
 	if !apart {
-		r.Gross, r.grossSigma = t.Total-off.Kg, readingSigma(t.Total, t.Resolution)
+		r.Gross = t.Total - off.Kg
+		r.readings = []reading{{1, 1, r.Gross, sigma(t.Total)}}
+		r.grossSigma = r.sigmaOf(1, 1, sigma(t.Total), partSigmas(v, u))
 		return r
 	}
 	r.ReadAxles = true
 	r.Axles = Axles{front - offAxles.Front, rear - offAxles.Rear}
 	r.Gross = r.Axles.Gross()
-	r.sigma = Axles{readingSigma(front, t.Resolution), readingSigma(rear, t.Resolution)}
-	r.grossSigma = math.Hypot(r.sigma.Front, r.sigma.Rear)
-	if t.Total > 0 {
-		r.hasOwnTotal, r.ownTotal, r.ownSigma = true, t.Total-off.Kg, readingSigma(t.Total, t.Resolution)
+	scale := Axles{sigma(front), sigma(rear)}
+	if t.Reading == fitout.ReadCorners {
+		scale.Front = math.Hypot(sigma(t.FrontLeft), sigma(t.FrontRight))
+		scale.Rear = math.Hypot(sigma(t.RearLeft), sigma(t.RearRight))
 	}
 	if !t.Level {
 		shift := (front + rear) * v.Baseline.CGHeight * math.Tan(slopeUnknown) / v.Wheelbase
-		r.sigma = Axles{math.Hypot(r.sigma.Front, shift), math.Hypot(r.sigma.Rear, shift)}
+		r.aboard = append(r.aboard, aboardError{shift, -shift})
 	}
+	r.readings = []reading{{1, 0, r.Axles.Front, scale.Front}, {0, 1, r.Axles.Rear, scale.Rear}}
+	if t.Total > 0 {
+		r.hasOwnTotal, r.ownTotal, r.ownSigma = true, t.Total-off.Kg, sigma(t.Total)
+		r.readings = append(r.readings, reading{1, 1, r.ownTotal, r.ownSigma})
+	}
+	masses := partSigmas(v, u)
+	r.sigma = Axles{r.sigmaOf(1, 0, scale.Front, masses), r.sigmaOf(0, 1, scale.Rear, masses)}
+	r.grossSigma = r.sigmaOf(1, 1, math.Hypot(scale.Front, scale.Rear), masses)
 	if t.Reading == fitout.ReadCorners && r.Gross > 0 {
 		y := (t.FrontRight-t.FrontLeft)*v.TrackFront/2 + (t.RearRight-t.RearLeft)*v.TrackRear/2
 		r.side = (y - off.Y) / r.Gross
+		r.sideSigma = math.Hypot(scale.Front*v.TrackFront/2, scale.Rear*v.TrackRear/2) / r.Gross
 	}
 	return r
 }
 
-// readingSigma is the standard uncertainty of a scale's reading, kg.
-func readingSigma(kg, step float64) float64 {
-	return max(0.01*kg, step/math.Sqrt(12), 0.1)
+// sigmaOf is the standard uncertainty of so much of the front and so much of the
+// rear axle, with that of the scale beside what was aboard, kg.
+func (r *DryReading) sigmaOf(front, rear, scale float64, masses map[string]float64) float64 {
+	sum := scale * scale
+	for _, e := range r.aboard {
+		of := front*e.Front + rear*e.Rear
+		sum += of * of
+	}
+	for _, id := range slices.Sorted(maps.Keys(r.parts)) {
+		per := r.parts[id]
+		of := (front*per.Front + rear*per.Rear) * masses[id]
+		sum += of * of
+	}
+	return math.Sqrt(sum)
 }
 
-// aboard is what stood on the scale besides the dry vehicle with its baseline
-// parts; baseline parts that were off that day count as negative.
-func aboard(v *fitout.Vehicle, t *fitout.Ticket) Moments {
+// readingSigma is the standard uncertainty of a scale's reading, kg. A ticket that
+// does not say the step of its scale has the workshop's.
+func readingSigma(kg, step float64, u *fitout.Uncertainty) float64 {
+	if step == 0 {
+		step = u.Resolution
+	}
+	return max(u.Weighed*kg, step/math.Sqrt(12), leastSigma)
+}
+
+// leastSigma is what no reading is surer than, kg: it keeps the sums solvable.
+const leastSigma = 0.01
+
+// partSigmas are the standard uncertainties of the masses of parts and
+// modifications by their id, kg.
+func partSigmas(v *fitout.Vehicle, u *fitout.Uncertainty) map[string]float64 {
+	all := make(map[string]float64, len(v.Parts)+len(v.Modifications))
+	for i := range v.Parts {
+		all[v.Parts[i].ID] = sigmaOf(v.Parts[i].Source, v.Parts[i].Mass, u)
+	}
+	for i := range v.Modifications {
+		all[v.Modifications[i].ID] = sigmaOf(v.Modifications[i].Source, v.Modifications[i].Mass, u)
+	}
+	return all
+}
+
+// takeOff is what stood on the scale besides the dry vehicle with its baseline
+// parts; baseline parts that were off that day count as negative. It keeps how far
+// each of these is believed: fuel as what is measured out, people as what is told.
+func (r *DryReading) takeOff(v *fitout.Vehicle, t *fitout.Ticket, u *fitout.Uncertainty) Moments {
 	m := Moments{}
+	off := func(mass Mass, sigma float64) {
+		m = m.Add(mass)
+		mass.Kg = sigma
+		r.aboard = append(r.aboard, aboardError(Moments{}.Add(mass).Axles(v.Wheelbase)))
+	}
 	for _, tank := range t.Tanks {
 		for k := range v.Tanks {
 			if v.Tanks[k].ID == tank.Tank {
-				m = m.Add(at(v.Tanks[k].At, tank.Litres*v.Tanks[k].Density))
+				kg := tank.Litres * v.Tanks[k].Density
+				off(at(v.Tanks[k].At, kg), u.Weighed*kg)
 			}
 		}
 	}
 	for _, person := range t.People {
 		if seat := seatByID(v, person.Seat); seat != nil {
-			m = m.Add(at(seat.At, person.Kg))
+			off(at(seat.At, person.Kg), u.DataSheet*person.Kg)
 		}
 	}
 	on := make(map[string]bool, len(t.Parts))
@@ -126,12 +209,15 @@ func aboard(v *fitout.Vehicle, t *fitout.Ticket) Moments {
 		on[part.Part] = true
 	}
 	differs := func(id string, inBaseline bool, place fitout.Point, kg float64) {
-		switch {
-		case on[id] && !inBaseline:
-			m = m.Add(at(place, kg))
-		case !on[id] && inBaseline:
-			m = m.Add(at(place, -kg))
+		if on[id] == inBaseline {
+			return
 		}
+		sign := 1.0
+		if inBaseline {
+			sign = -1
+		}
+		m = m.Add(at(place, sign*kg))
+		r.parts[id] = Moments{}.Add(at(place, -sign)).Axles(v.Wheelbase) // a kilogram more of it leaves so much less
 	}
 	for i := range v.Parts {
 		differs(v.Parts[i].ID, v.Parts[i].InBaseline, v.Parts[i].At, v.Parts[i].Mass)
@@ -142,106 +228,17 @@ func aboard(v *fitout.Vehicle, t *fitout.Ticket) Moments {
 	return m
 }
 
-// fit solves the weighted normal equations for front and rear, leaving out the
-// ticket at an index (-1 for none).
-func fit(readings []DryReading, frontShare float64, without int) (axles, sigma Axles, split bool) {
-	var a11, a12, a22, b1, b2 float64
-	total := func(kg, s float64) {
-		w := 1 / (s * s)
-		a11, a12, a22 = a11+w, a12+w, a22+w
-		b1, b2 = b1+w*kg, b2+w*kg
-	}
-	for _, r := range readings {
-		switch {
-		case r.Index == without:
-		case !r.ReadAxles:
-			total(r.Gross, r.grossSigma)
-		default:
-			split = true
-			wf, wr := 1/(r.sigma.Front*r.sigma.Front), 1/(r.sigma.Rear*r.sigma.Rear)
-			a11, b1 = a11+wf, b1+wf*r.Axles.Front
-			a22, b2 = a22+wr, b2+wr*r.Axles.Rear
-			if r.hasOwnTotal {
-				total(r.ownTotal, r.ownSigma)
-			}
-		}
-	}
-	switch {
-	case a11 == 0:
-		return Axles{}, Axles{}, false
-	case !split: // only the whole was ever weighed: a11 = a12 = a22
-		gross, s := b1/a11, 1/math.Sqrt(a11)
-		return Axles{gross * frontShare, gross * (1 - frontShare)}, Axles{s, s}, false
-	}
-	det := a11*a22 - a12*a12
-	axles = Axles{(a22*b1 - a12*b2) / det, (a11*b2 - a12*b1) / det}
-	return axles, Axles{math.Sqrt(a22 / det), math.Sqrt(a11 / det)}, true
-}
-
-// meanSide is the mean side of the centre of gravity over tickets with corners.
-func meanSide(v *fitout.Vehicle, readings []DryReading) (side float64, ok bool) {
+// meanSide is the mean side of the centre of gravity over tickets with corners,
+// with its standard uncertainty, mm.
+func meanSide(v *fitout.Vehicle, readings []DryReading) (side, sigma float64, ok bool) {
 	n := 0.0
 	for _, r := range readings {
 		if v.Baseline.Tickets[r.Index].Reading == fitout.ReadCorners {
-			side, n = side+r.side, n+1
+			side, sigma, n = side+r.side, math.Hypot(sigma, r.sideSigma), n+1
 		}
 	}
 	if n == 0 {
-		return 0, false
+		return 0, 0, false
 	}
-	return side / n, true
-}
-
-// doubts finds contradictions: a ticket against its own total, two tickets
-// against each other, and of three or more the one that is furthest, measured
-// in uncertainties, from what all others say.
-func doubts(readings []DryReading, frontShare float64) []Doubt {
-	var all []Doubt
-	for _, r := range readings {
-		if allowed := 2 * math.Hypot(r.grossSigma, r.ownSigma); r.hasOwnTotal && math.Abs(r.Gross-r.ownTotal) > allowed {
-			all = append(all, Doubt{r.Index, r.Index, "gross", r.Gross, r.ownTotal, allowed})
-		}
-	}
-	if len(readings) == 2 {
-		a, b := readings[0], readings[1]
-		if d, _ := worstDoubt(b, a.Axles, a.sigma, a.Gross, a.grossSigma, a.ReadAxles); d != nil {
-			d.Against = a.Index
-			all = append(all, *d)
-		}
-		return all
-	}
-	var worst *Doubt
-	most := 1.0
-	for _, r := range readings {
-		axles, sigma, split := fit(readings, frontShare, r.Index)
-		if len(readings) < 3 {
-			break
-		}
-		d, ratio := worstDoubt(r, axles, sigma, axles.Gross(), math.Hypot(sigma.Front, sigma.Rear), split)
-		if d != nil && ratio > most {
-			worst, most = d, ratio
-		}
-	}
-	if worst != nil {
-		all = append(all, *worst)
-	}
-	return all
-}
-
-// worstDoubt compares a reading with others and returns the figure that
-// differs most beyond what is allowed, and how many times over.
-func worstDoubt(r DryReading, axles, sigma Axles, gross, grossSigma float64, apart bool) (worst *Doubt, most float64) {
-	most = 1
-	compare := func(figure string, given, other, s1, s2 float64) {
-		allowed := 2 * math.Hypot(s1, s2)
-		if ratio := math.Abs(given-other) / allowed; ratio > most {
-			worst, most = &Doubt{r.Index, -1, figure, given, other, allowed}, ratio
-		}
-	}
-	compare("gross", r.Gross, gross, r.grossSigma, grossSigma)
-	if r.ReadAxles && apart {
-		compare("front", r.Axles.Front, axles.Front, r.sigma.Front, sigma.Front)
-		compare("rear", r.Axles.Rear, axles.Rear, r.sigma.Rear, sigma.Rear)
-	}
-	return worst, most
+	return side / n, sigma / n, true
 }

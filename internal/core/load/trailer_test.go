@@ -13,7 +13,7 @@ import (
 func hauling() fitout.Job {
 	j := worked()
 	j.Vehicle.Hitch.Overhang = 1180
-	j.Trailer = &fitout.Trailer{Name: "Box", Coupled: true, Mass: 900, Ball: 80}
+	j.Trailer = &fitout.Trailer{Source: fitout.DataSheet, Name: "Box", Coupled: true, Mass: 900, Ball: 80}
 	drum := item("drum", 60, 3900, 0, 900)
 	drum.OnTrailer = true
 	j.Variants[0].Items = append(j.Variants[0].Items, drum)
@@ -51,17 +51,17 @@ func TestWeighingWhatRidesOnTheTrailerMakesTheCombinationSurer(t *testing.T) {
 	p := NewPlan(&j)
 	u := fitout.NewPractice(fitout.AustraliaNZ).Uncertainty
 	errors := p.Errors(Baseline{Front: 10, Rear: 10}, &u, nil)
-	next := Next(p.CombinationForm(), errors)
+	next := Next(p.CombinationForm().Count(), errors)
 	if assert.NotEmpty(t, next) {
 		assert.Equal(t, 0, next[0].Item)
-		assert.Less(t, next[0].After, Sigma(p.CombinationForm(), errors))
+		assert.Less(t, next[0].After, Sigma(p.CombinationForm().Count(), errors))
 	}
-	assert.Empty(t, Next(p.RearForm(), errors), "the rear axle does not get surer by it")
+	assert.Empty(t, Next(p.RearForm().Count(), errors), "the rear axle does not get surer by it")
 
 	parked := p.Shown()
 	parked.Coupled = false
 	without := p.Errors(Baseline{Front: 10, Rear: 10}, &u, &parked)
-	assert.Less(t, Sigma(p.CombinationForm(), without), Sigma(p.CombinationForm(), errors))
+	assert.Less(t, Sigma(p.CombinationForm().Count(), without), Sigma(p.CombinationForm().Count(), errors))
 }
 
 // crew are two in their seats, and a box with a stove in it.
@@ -135,7 +135,7 @@ func TestTheStateShownHasThePlansMoments(t *testing.T) {
 			if name == "combination" {
 				want = p.Combination()
 			}
-			if got := p.Value(f, &shown); got-want > 1e-6 || want-got > 1e-6 {
+			if got := p.Value(f.Count(), &shown); got-want > 1e-6 || want-got > 1e-6 {
 				t.Fatalf("%s is %f, the plan says %f", name, got, want)
 			}
 		}
@@ -169,8 +169,12 @@ func TestASpreadIsThatOfTheErrors(t *testing.T) {
 		u := fitout.NewPractice(fitout.AustraliaNZ).Uncertainty
 		b := Baseline{Front: 8, Rear: 11}
 		forms := []Form{p.FrontForm(), p.RearForm(), p.GrossForm(), p.CombinationForm(), p.LeftForm()}
-		worst := p.Worst(p.RearForm())
-		spread := NewSpread(p, forms, b, &u)
+		counts := make([]Count, len(forms))
+		for i, f := range forms {
+			counts[i] = f.Count()
+		}
+		worst := p.Worst(p.RearForm().Count())
+		spread := NewSpread(p, counts, b, &u)
 		shown, emptied := p.Shown(), p.Shown()
 		for id := range emptied.Levels {
 			emptied.Levels[id] = 1
@@ -182,8 +186,8 @@ func TestASpreadIsThatOfTheErrors(t *testing.T) {
 			sigmas := spread.In(state)
 			errors := p.Errors(b, &u, state)
 			for i, f := range forms {
-				if d := sigmas[i] - Sigma(f, errors); d > 1e-9 || d < -1e-9 {
-					t.Fatalf("form %d: %.6f and %.6f", i, sigmas[i], Sigma(f, errors))
+				if d := sigmas[i] - Sigma(f.Count(), errors); d > 1e-9 || d < -1e-9 {
+					t.Fatalf("form %d: %.6f and %.6f", i, sigmas[i], Sigma(f.Count(), errors))
 				}
 			}
 		}

@@ -32,14 +32,24 @@ func Rake(front, rear, wheelbase float64) float64 {
 // tyre of radius r stands at its foot: φ = asin(r/ρ) − atan2(r − h, a) with
 // ρ = √(a² + (r − h)²), the line that touches the tyre and passes the point.
 // a is the distance from the axle line to the point, away from the slope's
-// foot, and h its height above ground, both mm. A point within the tyre has no
-// such line and gives 0.
-func Clear(a, h, r float64) float64 {
+// foot, and h its height above ground, both mm. A point inside the tyre's outline
+// (ρ < r) is met by the tyre first and decides nothing: ok is false.
+func Clear(a, h, r float64) (degrees float64, ok bool) {
 	rho := math.Hypot(a, r-h)
 	if a <= 0 || rho < r {
-		return 0
+		return 0, false
 	}
-	return max(0, (math.Asin(r/rho)-math.Atan2(r-h, a))*180/math.Pi)
+	return max(0, (math.Asin(r/rho)-math.Atan2(r-h, a))*180/math.Pi), true
+}
+
+// Over returns the ramp-over angle of a point between the axles, in degrees: the sum
+// of what it clears toward both tyres, which is the supplement of the angle between
+// the tangents to them (SAE J1100). ok is false for a point inside either tyre's
+// outline.
+func Over(x, h, r, wheelbase float64) (degrees float64, ok bool) {
+	front, ahead := Clear(x, h, r)
+	rear, behind := Clear(wheelbase-x, h, r)
+	return front + rear, ahead && behind
 }
 
 // Suspension is an axle as the springs and airbags that count leave it.
@@ -104,7 +114,9 @@ type Angle struct {
 	Unladen  float64 `json:"unladen" doc:"°"`
 	Loaded   float64 `json:"loaded" doc:"with the nearest axle's drop, °"`
 	WithRake float64 `json:"withRake" doc:"with the drop of both axles carried out to the point, °"`
-	Known    bool    `json:"known" doc:"there is a low point and both spring rates are known"`
+	Known    bool    `json:"known" doc:"there is a low point that decides and both spring rates are known"`
+
+	unladen, raked bool // a point has decided it
 }
 
 // Angles are what the loaded vehicle clears.
@@ -114,31 +126,25 @@ type Angles struct {
 	Departure Angle `json:"departure"`
 }
 
-// AnglesOf returns the angles of the low points. A point ahead of the front
-// axle counts for the approach, one behind the rear axle for the departure, one
-// between them for the ramp-over angle, the sum of what it clears toward both
-// tyres. wheelbase is with any extension, mm.
-func AnglesOf(v *fitout.Vehicle, wheelbase float64, front, rear Height) Angles {
+// AnglesOf returns the angles of the low points of a vehicle as it stands. A point
+// ahead of the front axle counts for the approach, one behind the rear axle for the
+// departure, one between them for the ramp-over angle. What stands inside a tyre's
+// outline decides nothing.
+func AnglesOf(v *fitout.Vehicle, front, rear Height) Angles {
 	var a Angles
-	shift := wheelbase - v.Wheelbase
+	L, r := v.Wheelbase, v.TyreRadius
 	for i := range v.LowPoints {
 		p := &v.LowPoints[i]
-		x := p.At.X
-		if p.Behind {
-			x += shift
-		}
-		raked := p.At.Z - front.Drop - (rear.Drop-front.Drop)*x/wheelbase
-		r := v.TyreRadius
+		x, h := p.At.X, p.At.Z
+		raked := h - front.Drop - (rear.Drop-front.Drop)*x/L
+		clears, end, loaded := func(h float64) (float64, bool) { return Over(x, h, r, L) }, &a.RampOver, raked
 		switch {
 		case x < 0:
-			least(&a.Approach, p.ID, Clear(-x, p.At.Z, r), Clear(-x, p.At.Z-front.Drop, r), Clear(-x, raked, r))
-		case x > wheelbase:
-			b := x - wheelbase
-			least(&a.Departure, p.ID, Clear(b, p.At.Z, r), Clear(b, p.At.Z-rear.Drop, r), Clear(b, raked, r))
-		default:
-			over := func(h float64) float64 { return Clear(x, h, r) + Clear(wheelbase-x, h, r) }
-			least(&a.RampOver, p.ID, over(p.At.Z), over(raked), over(raked))
+			clears, end, loaded = func(h float64) (float64, bool) { return Clear(-x, h, r) }, &a.Approach, h-front.Drop
+		case x > L:
+			clears, end, loaded = func(h float64) (float64, bool) { return Clear(x-L, h, r) }, &a.Departure, h-rear.Drop
 		}
+		end.least(p.ID, clears, h, loaded, raked)
 	}
 	for _, angle := range []*Angle{&a.Approach, &a.RampOver, &a.Departure} {
 		angle.Known = angle.Point != "" && front.Known && rear.Known
@@ -146,13 +152,16 @@ func AnglesOf(v *fitout.Vehicle, wheelbase float64, front, rear Height) Angles {
 	return a
 }
 
-func least(a *Angle, id string, unladen, loaded, withRake float64) {
-	if a.Point == "" {
-		*a = Angle{id, unladen, loaded, withRake, false}
-		return
+// least takes in a point at its heights unladen, loaded, and loaded with the rake.
+func (a *Angle) least(id string, clears func(h float64) (float64, bool), unladen, loaded, raked float64) {
+	first := a.Point == ""
+	if angle, ok := clears(loaded); ok && (first || angle < a.Loaded) {
+		a.Point, a.Loaded = id, angle
 	}
-	if loaded < a.Loaded {
-		a.Point, a.Loaded = id, loaded
+	if angle, ok := clears(unladen); ok && (!a.unladen || angle < a.Unladen) {
+		a.Unladen, a.unladen = angle, true
 	}
-	a.Unladen, a.WithRake = min(a.Unladen, unladen), min(a.WithRake, withRake)
+	if angle, ok := clears(raked); ok && (!a.raked || angle < a.WithRake) {
+		a.WithRake, a.raked = angle, true
+	}
 }

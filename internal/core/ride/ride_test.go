@@ -21,13 +21,21 @@ func TestTheLoadedUteSitsDownAtTheBack(t *testing.T) {
 	assert.InDelta(t, 1.6, Rake(front, rear, 3150), 0.05)
 }
 
+// clears is what a point clears that is outside the tyre.
+func clears(t *testing.T, a, h, r float64) float64 {
+	t.Helper()
+	degrees, ok := Clear(a, h, r)
+	require.True(t, ok)
+	return degrees
+}
+
 // Worked example: a point 1240 behind the axle, 560 high, tyre radius 395.
 func TestDepartureAngleShrinksAsTheRearGoesDown(t *testing.T) {
-	assert.InDelta(t, 26.0, Clear(1240, 560, 395), 0.05)
-	assert.InDelta(t, 21.5, Clear(1240, 560-101.6, 395), 0.05)
+	assert.InDelta(t, 26.0, clears(t, 1240, 560, 395), 0.05)
+	assert.InDelta(t, 21.5, clears(t, 1240, 560-101.6, 395), 0.05)
 
 	v := fitout.Vehicle{Wheelbase: 3150, TyreRadius: 395, LowPoints: []fitout.LowPoint{{ID: "bar", At: fitout.Point{X: 4390, Z: 560}}}}
-	angles := AnglesOf(&v, 3150, Height{Drop: 12.9, Known: true}, Height{Drop: 101.6, Known: true})
+	angles := AnglesOf(&v, Height{Drop: 12.9, Known: true}, Height{Drop: 101.6, Known: true})
 	assert.InDelta(t, 26.0, angles.Departure.Unladen, 0.05)
 	assert.InDelta(t, 21.5, angles.Departure.Loaded, 0.05)
 	assert.Less(t, angles.Departure.WithRake, angles.Departure.Loaded, "a point beyond the axle goes down further than the axle")
@@ -35,16 +43,18 @@ func TestDepartureAngleShrinksAsTheRearGoesDown(t *testing.T) {
 }
 
 func TestAPointOnTheGroundClearsNothing(t *testing.T) {
-	assert.InDelta(t, 0, Clear(1000, 0, 400), 1e-9)
-	assert.Zero(t, Clear(0, 300, 400))
-	assert.Zero(t, Clear(100, 380, 400), "within the tyre")
+	assert.InDelta(t, 0, clears(t, 1000, 0, 400), 1e-9)
+	for _, a := range []float64{0, 100} {
+		_, ok := Clear(a, 380, 400)
+		assert.False(t, ok, "within the tyre, which meets the slope first")
+	}
 }
 
 // Without tyre radius both sides of a ridge under the middle are plain triangles.
 func TestRampOverOfAPointInTheMiddle(t *testing.T) {
 	v := fitout.Vehicle{Wheelbase: 3000, TyreRadius: 1e-9, LowPoints: []fitout.LowPoint{{ID: "sill", At: fitout.Point{X: 1500, Z: 300}}}}
 	level := Height{Known: true}
-	assert.InDelta(t, 2*11.31, AnglesOf(&v, 3000, level, level).RampOver.Loaded, 0.01)
+	assert.InDelta(t, 2*11.31, AnglesOf(&v, level, level).RampOver.Loaded, 0.01)
 }
 
 func TestSpringsReplaceAndAirbagsAdd(t *testing.T) {

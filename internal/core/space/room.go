@@ -29,6 +29,16 @@ func RoomOf(b *fitout.Bay) Room {
 	}
 }
 
+// RoomBox is that box where it stands: as long as the shorter side, as wide and as
+// high as the narrower and lower end; flat where there is no ceiling.
+func RoomBox(b *fitout.Bay) fitout.Box {
+	room, floor := RoomOf(b), Floor(b)
+	return fitout.Box{
+		From: fitout.Point{X: b.At.X, Y: b.At.Y - room.Width/2, Z: b.At.Z},
+		To:   fitout.Point{X: min(floor[2].X, floor[3].X), Y: b.At.Y + room.Width/2, Z: b.At.Z + room.Height},
+	}
+}
+
 // leastOf returns the least of the measures that were taken, or 0 for none.
 func leastOf(measures ...float64) float64 {
 	least := 0.0

@@ -436,6 +436,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lift": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["lift"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/load": {
         parameters: {
             query?: never;
@@ -619,12 +635,20 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         Accepted: {
-            /** @description id of the rule */
-            rule: string;
+            /**
+             * Format: double
+             * @description by how much it was beyond its limit then, in the unit of the finding
+             */
+            beyond: number;
+            /** @description names all that the finding is about */
+            key: string;
+            /**
+             * @description as it was let stand; empty where that was not kept
+             * @enum {string}
+             */
+            severity: "" | "stop" | "caution" | "note";
             /** @description id of the stance in which it holds; empty on the road */
             stance: string;
-            /** @description id of what it is about */
-            subject: string;
             /** @description in the specialist's words */
             why: string;
         };
@@ -641,6 +665,8 @@ export interface components {
             formulas: components["schemas"]["Formula"][];
             job: string;
             limits: components["schemas"]["AccountLimit"][];
+            /** @description every other limit in kg that something is held against */
+            others: components["schemas"]["AccountOther"][];
             rows: components["schemas"]["AccountRow"][];
             /** @description in words */
             state: string;
@@ -694,6 +720,24 @@ export interface components {
              */
             worst: number;
         };
+        AccountOther: {
+            id: string;
+            /**
+             * Format: double
+             * @description kg; 0 = not stated
+             */
+            limit: number;
+            /**
+             * Format: double
+             * @description kg
+             */
+            load: number;
+            /** @description where it comes from, or what it counts */
+            note: string;
+            /** @enum {string} */
+            state: "within" | "over" | "unknown" | "close";
+            title: string;
+        };
         AccountRow: {
             /**
              * Format: double
@@ -737,7 +781,7 @@ export interface components {
             text: string;
         };
         Angle: {
-            /** @description there is a low point and both spring rates are known */
+            /** @description there is a low point that decides and both spring rates are known */
             known: boolean;
             /**
              * Format: double
@@ -789,6 +833,8 @@ export interface components {
             datums: components["schemas"]["DatumOrigin"][];
             /** @description baseline with its definition taken off, kg */
             dry: components["schemas"]["Axles"];
+            /** @description what was let stand and does not hold any more */
+            fallen: components["schemas"]["Fallen"][];
             /** @description worst first, what the specialist lets stand last */
             findings: components["schemas"]["Finding"][];
             grade: components["schemas"]["Grade"];
@@ -816,7 +862,7 @@ export interface components {
             /** @description id of the assessed variant */
             variant: string;
             /** @description what the tickets say together */
-            weighing: components["schemas"]["WeighingFigures"];
+            weighing: components["schemas"]["BaselineFigures"];
             /**
              * Format: double
              * @description with its extension, mm
@@ -969,6 +1015,13 @@ export interface components {
              */
             total: number;
         };
+        BaselineFigures: {
+            /** @description standard uncertainty of each axle, kg */
+            sigma: components["schemas"]["Axles"];
+            /** @description at least one ticket read the axles apart */
+            split: boolean;
+            tickets: components["schemas"]["TicketFigures"][];
+        };
         Bay: {
             /** @description middle of the front edge of its floor: z is the floor's height above ground */
             at: components["schemas"]["Point"];
@@ -1104,6 +1157,12 @@ export interface components {
             /** @description height of the ceiling above ground at the front and the rear, mm */
             top: number[];
         };
+        BaySheet: {
+            /** @description id of the bay */
+            bay: string;
+            /** @description in the order in which they are taken */
+            steps: components["schemas"]["Step"][];
+        };
         BenchRequest: {
             /**
              * @description fill: the module takes what is left of its bay; resize: it takes the size, and what hangs on it follows; put-away: the thing goes into the compartment that suits it
@@ -1212,7 +1271,7 @@ export interface components {
             binds: string;
             /**
              * Format: double
-             * @description kg: by its own rating and by every axle and the gross; 0 for nothing
+             * @description kg: by every limit that it counts for; 0 for nothing
              */
             left: number;
             /**
@@ -1497,6 +1556,8 @@ export interface components {
         };
         Document: {
             job: components["schemas"]["Job"];
+            /** @description the history that the revision is of; a save carries it back */
+            lineage: string;
             /** Format: int64 */
             revision: number;
         };
@@ -1593,12 +1654,22 @@ export interface components {
              */
             section: number;
         };
+        Fallen: {
+            /** @description key of the finding that asks again */
+            finding: string;
+            /** @description why it does not hold any more */
+            told: string;
+            /** @description the reason that was given */
+            why: string;
+        };
         Finding: {
             /** @description why the specialist lets it stand; empty while nobody does */
             accepted: string;
             /** @description the state in which it holds, as an account is asked for it; empty for the state shown */
             at: string;
             fixes: components["schemas"]["Fix"][];
+            /** @description names all that it is about: what is let stand is known by it */
+            key: string;
             /**
              * Format: double
              * @description what it was held against, in unit
@@ -1635,6 +1706,8 @@ export interface components {
             value: number;
             /** @description the specialist may let it stand; not what plate and papers forbid */
             waivable: boolean;
+            /** @description ids of what else it is about: the other part of a clash, the compartment that is too full */
+            with: string[];
         };
         Fix: {
             edit: components["schemas"]["FixEdit"];
@@ -1657,7 +1730,7 @@ export interface components {
              * @description what is set
              * @enum {string}
              */
-            kind: "move-item" | "item-level" | "tank-level" | "switch-off" | "uncouple" | "part-x" | "part-y" | "part-z" | "part-length" | "part-width" | "part-height" | "travel" | "drop" | "lining" | "latch" | "strut-force" | "outside" | "foam-core" | "seat" | "swap" | "to-trailer" | "off-trailer" | "ball" | "distribution" | "rating" | "tyres" | "springs" | "extension";
+            kind: "ball" | "distribution" | "drop" | "extension" | "foam-core" | "item-level" | "latch" | "lining" | "move-item" | "off-trailer" | "outside" | "part-height" | "part-length" | "part-width" | "part-x" | "part-y" | "part-z" | "rating" | "seat" | "springs" | "strut-force" | "swap" | "switch-off" | "tank-level" | "to-trailer" | "travel" | "tyres" | "uncouple";
             /**
              * Format: double
              * @description new middle, size, travel, drop or extension in mm, litres, newtons, thickness in mm, kg, kg·mm, load index or N/mm; 0 for the others
@@ -1966,7 +2039,7 @@ export interface components {
             vehicle: components["schemas"]["Vehicle"];
             /**
              * Format: int64
-             * @description version of the format, 4
+             * @description version of the format, 5
              */
             version: number;
         };
@@ -2834,6 +2907,7 @@ export interface components {
             upward: number;
         };
         RevisionOutputBody: {
+            lineage: string;
             /** Format: int64 */
             revision: number;
         };
@@ -2884,6 +2958,8 @@ export interface components {
              */
             base: number;
             job: components["schemas"]["Job"];
+            /** @description that the revision is of, as the document had it */
+            lineage: string;
         };
         School: {
             /** @description id of the way decided on; empty is undecided */
@@ -2918,12 +2994,6 @@ export interface components {
         SeatKept: {
             /** @description id of a seat of the vehicle */
             seat: string;
-        };
-        Sheet: {
-            /** @description id of the bay */
-            bay: string;
-            /** @description in the order in which they are taken */
-            steps: components["schemas"]["Step"][];
         };
         Size: {
             /**
@@ -3157,7 +3227,7 @@ export interface components {
              */
             total: number;
         };
-        TicketFigure: {
+        TicketFigures: {
             /** @description dry, kg; 0 where only the whole was weighed */
             axles: components["schemas"]["Axles"];
             /**
@@ -3193,6 +3263,11 @@ export interface components {
              */
             mass: number;
             name: string;
+            /**
+             * @description where mass and ball come from
+             * @enum {string}
+             */
+            source: "weighed" | "data-sheet" | "material" | "estimate";
         };
         TrailerFigures: {
             /**
@@ -3368,6 +3443,8 @@ export interface components {
             id: string;
             items: components["schemas"]["Item"][];
             name: string;
+            /** @description id of the stance in which loads are shown; empty for the road */
+            stance: string;
             /** @description how it stands for each purpose, beside the road */
             stances: components["schemas"]["Stance"][];
             switches: components["schemas"]["Switch"][];
@@ -3526,6 +3603,7 @@ export interface components {
             part: string;
         };
         WeighedPerson: {
+            id: string;
             /** Format: double */
             kg: number;
             /** @description id of a seat of the vehicle */
@@ -3536,13 +3614,6 @@ export interface components {
             litres: number;
             /** @description id of a tank of the vehicle */
             tank: string;
-        };
-        WeighingFigures: {
-            /** @description standard uncertainty of each axle, kg */
-            sigma: components["schemas"]["Axles"];
-            /** @description at least one ticket read the axles apart */
-            split: boolean;
-            tickets: components["schemas"]["TicketFigure"][];
         };
         WeighNext: {
             /**
@@ -4650,6 +4721,39 @@ export interface operations {
             };
         };
     };
+    lift: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Job"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Job"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     load: {
         parameters: {
             query?: never;
@@ -4830,7 +4934,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Sheet"][];
+                    "application/json": components["schemas"]["BaySheet"][];
                 };
             };
             /** @description Error */

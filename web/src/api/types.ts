@@ -62,3 +62,4 @@ export type MendLine = Schemas['MendLine'];
 export type Mend = Schemas['Mend'];
 export type Account = Schemas['Account'];
 export type Card = Schemas['Card'];
+export type Accepted = Schemas['Accepted'];

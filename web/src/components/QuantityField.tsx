@@ -1,4 +1,4 @@
-import { useId, useState, type KeyboardEvent } from 'react';
+import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
 
 import { NotAQuantity, parseQuantity } from '../quantity/parse';
 import { editable } from '../quantity/format';
@@ -36,6 +36,10 @@ export function QuantityField({ label, value, kind, system, onCommit, emptyForZe
   const [refusal, setRefusal] = useState('');
   const errorId = useId();
 
+  const leave = () => {
+    setTyped(undefined);
+    setRefusal('');
+  };
   /** Makes what was typed; false when it cannot be read. */
   const commit = (): boolean => {
     if (typed === undefined || typed.trim() === start) {
@@ -53,10 +57,12 @@ export function QuantityField({ label, value, kind, system, onCommit, emptyForZe
       return false;
     }
   };
-  const leave = () => {
-    setTyped(undefined);
-    setRefusal('');
-  };
+  // A field that goes away while something is typed into it makes it, as on leaving.
+  const last = useRef(commit);
+  useEffect(() => {
+    last.current = commit;
+  });
+  useEffect(() => () => void last.current(), []);
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === 'Enter' && commit()) onDone?.();
     if (event.key === 'Escape') {

@@ -1,3 +1,5 @@
+import keys from '../api/listKeys.json';
+
 /**
  * Changes of a JSON document, addressed by keys and, in lists of things, by
  * their ids: what a gesture did, what undo takes back, and what is carried over
@@ -19,21 +21,33 @@ type Fields = { [key: string]: Json };
 
 const isFields = (value: Json | undefined): value is Fields => typeof value === 'object' && value !== null && !Array.isArray(value);
 
-/** The fields by which things in lists are told apart, as in the core's merge. */
-const idKeys = ['id', 'tank', 'seat', 'part', 'limit', 'school'];
-
-function idOf(value: Json | undefined): string | undefined {
-  if (!isFields(value)) return undefined;
-  for (const key of idKeys) {
-    const id = value[key];
-    if (typeof id === 'string' && id !== '') return id;
-  }
-  return undefined;
+interface ListKey {
+  fields: string[];
+  /** The order of the list says something. */
+  ordered: boolean;
 }
 
-const isThings = (value: Json | undefined): value is Json[] => Array.isArray(value) && value.every((v) => idOf(v) !== undefined);
+/** By which fields the things of each list are told apart, by the list's path without ids: from the contract, as in the core's merge. */
+const listKeys: Record<string, ListKey | undefined> = keys;
 
-const placesById = (things: readonly Json[]) => new Map(things.map((thing, i) => [idOf(thing) ?? '', i]));
+/** Tells the things of one list apart, or nothing of what is no list of things. */
+const keyOf = (key: ListKey | undefined) => (thing: Json | undefined): string | undefined => {
+  if (!key || !isFields(thing)) return undefined;
+  const parts = key.fields.map((field) => (typeof thing[field] === 'string' ? thing[field] : ''));
+  return parts[0] === '' ? undefined : parts.join('/');
+};
+
+const within = (pattern: string, key: string) => (pattern === '' ? key : `${pattern}.${key}`);
+
+const isThings = (value: Json | undefined, idOf: (thing: Json | undefined) => string | undefined): value is Json[] =>
+  Array.isArray(value) && value.every((v) => idOf(v) !== undefined);
+
+/** Whether what both lists have stands in another order. */
+function reordered(before: readonly string[], after: readonly string[]): boolean {
+  const both = new Set(before.filter((id) => after.includes(id)));
+  const rest = after.filter((id) => both.has(id));
+  return before.filter((id) => both.has(id)).some((id, i) => id !== rest[i]);
+}
 
 export function equal(a: Json | undefined, b: Json | undefined): boolean {
   if (a === b) return true;
@@ -45,18 +59,22 @@ export function equal(a: Json | undefined, b: Json | undefined): boolean {
   return false;
 }
 
-/** What turns before into after, field by field. A mere reordering is no change. */
-export function diff(before: Json | undefined, after: Json | undefined, path: string[] = []): Change[] {
+/** What turns before into after, field by field. A mere reordering is no change, but in a list whose order says something. */
+export function diff(before: Json | undefined, after: Json | undefined, path: string[] = [], pattern = ''): Change[] {
   if (equal(before, after)) return [];
   if (isFields(before) && isFields(after)) {
-    return [...new Set([...Object.keys(before), ...Object.keys(after)])].flatMap((key) => diff(before[key], after[key], [...path, key]));
+    return [...new Set([...Object.keys(before), ...Object.keys(after)])].flatMap((key) => diff(before[key], after[key], [...path, key], within(pattern, key)));
   }
-  if (isThings(before) && isThings(after)) {
-    const [places, newPlaces] = [placesById(before), placesById(after)];
+  const key = listKeys[pattern];
+  const idOf = keyOf(key);
+  if (isThings(before, idOf) && isThings(after, idOf)) {
+    const [ids, newIds] = [before, after].map((things) => things.map((thing) => idOf(thing) ?? '')) as [string[], string[]];
+    if (key?.ordered && reordered(ids, newIds)) return [{ path, before, after }];
+    const [places, newPlaces] = [ids, newIds].map((all) => new Map(all.map((id, i) => [id, i]))) as [Map<string, number>, Map<string, number>];
     return [...new Set([...places.keys(), ...newPlaces.keys()])].flatMap((id) => {
       const [i, k] = [places.get(id) ?? -1, newPlaces.get(id) ?? -1];
       if (before[i] === after[k]) return [];
-      const changes = diff(before[i], after[k], [...path, id]);
+      const changes = diff(before[i], after[k], [...path, id], pattern);
       return i < 0 || k < 0 ? changes.map((c) => ({ ...c, index: Math.max(i, k) })) : changes;
     });
   }
@@ -66,10 +84,15 @@ export function diff(before: Json | undefined, after: Json | undefined, path: st
 /** The value at a path, or undefined. */
 export function valueAt(document: Json | undefined, path: readonly string[]): Json | undefined {
   let value = document;
+  let pattern = '';
   for (const step of path) {
-    if (Array.isArray(value)) value = value.find((v) => idOf(v) === step);
-    else if (isFields(value)) value = value[step];
-    else return undefined;
+    if (Array.isArray(value)) {
+      const idOf = keyOf(listKeys[pattern]);
+      value = value.find((v) => idOf(v) === step);
+    } else if (isFields(value)) {
+      value = value[step];
+      pattern = within(pattern, step);
+    } else return undefined;
   }
   return value;
 }
@@ -85,22 +108,23 @@ export function inverse(changes: readonly Change[]): Change[] {
 
 /** The document with changes made; a change inside of a thing that is gone does nothing. */
 export function apply(document: Json, changes: readonly Change[]): Json {
-  return changes.reduce((d, c) => set(d, c.path, c), document);
+  return changes.reduce((d, c) => set(d, c.path, c, ''), document);
 }
 
-function set(node: Json, path: readonly string[], change: Change): Json {
+function set(node: Json, path: readonly string[], change: Change, pattern: string): Json {
   const [step, ...rest] = path;
   if (step === undefined) return change.after ?? null;
   if (Array.isArray(node)) {
+    const idOf = keyOf(listKeys[pattern]);
     const i = node.findIndex((v) => idOf(v) === step);
-    if (rest.length > 0) return i < 0 ? node : node.with(i, set(node[i] as Json, rest, change));
+    if (rest.length > 0) return i < 0 ? node : node.with(i, set(node[i] as Json, rest, change, pattern));
     if (change.after === undefined) return node.filter((_, k) => k !== i);
     return i < 0 ? node.toSpliced(change.index ?? node.length, 0, change.after) : node.with(i, change.after);
   }
   if (!isFields(node)) return node;
   if (rest.length > 0) {
     const child = node[step];
-    return child === undefined ? node : { ...node, [step]: set(child, rest, change) };
+    return child === undefined ? node : { ...node, [step]: set(child, rest, change, within(pattern, step)) };
   }
   if (change.after !== undefined) return { ...node, [step]: change.after };
   return Object.fromEntries(Object.entries(node).filter(([key]) => key !== step));

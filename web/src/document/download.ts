@@ -2,9 +2,10 @@ import type { MouseEvent } from 'react';
 
 import type { JobSession } from './session';
 
-/** Fetches a file of the job as it is on the screen: what waits to be saved goes first. */
+/** Fetches a file of the job as it is on the screen: what waits to be saved goes first. Where it cannot be saved, it is said that the file is older. */
 export async function download(session: JobSession, path: string): Promise<void> {
-  await session.flush();
+  const trouble = await session.flush();
+  if (trouble !== '') session.tell(`The file is of what was saved last; the edits since are not in it. ${trouble}`);
   window.location.assign(path);
 }
 

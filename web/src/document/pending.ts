@@ -3,11 +3,14 @@ import type { Job } from '../api/types';
 /** Edits that are not on the server yet, kept over a reload of the page. */
 export interface Pending {
   base: number;
+  /** Missing in what was kept before there was one. */
+  lineage?: string;
   baseJob: Job;
   job: Job;
 }
 
-const key = (id: string) => `zaino.pending.${id}`;
+const prefix = 'zaino.pending.';
+const key = (id: string) => `${prefix}${id}`;
 
 export function keepPending(pending: Pending): void {
   try {
@@ -31,5 +34,25 @@ export function readPending(id: string): Pending | undefined {
     return text === null ? undefined : (JSON.parse(text) as Pending);
   } catch {
     return undefined;
+  }
+}
+
+/** The jobs that edits are kept for in this browser. */
+export function keptIds(): string[] {
+  try {
+    return Object.keys(localStorage).filter((k) => k.startsWith(prefix)).map((k) => k.slice(prefix.length));
+  } catch {
+    return [];
+  }
+}
+
+/** Puts kept edits that cannot be read out of the way, without losing them. */
+export function setAside(id: string): void {
+  try {
+    const text = localStorage.getItem(key(id));
+    if (text !== null) localStorage.setItem(`zaino.unread.${id}`, text);
+    localStorage.removeItem(key(id));
+  } catch {
+    // see keepPending
   }
 }

@@ -4,7 +4,8 @@ import { answer, api, Refused } from '../api/client';
 import type { Assessment, Conflict, Document, Job } from '../api/types';
 import { apply, diff, equal, fits, inverse, join, type Change, type Json } from './change';
 import { LiveAssessment } from './liveAssessment';
-import { forgetPending, keepPending, readPending } from './pending';
+import { keptFor } from './kept';
+import { forgetPending, keepPending, readPending, setAside } from './pending';
 
 /** Jobs are plain JSON; this is the one place where the two types meet. */
 const asJson = (job: Job) => job as unknown as Json;
@@ -76,6 +77,7 @@ export class JobSession {
   private notice = '';
   private conflict: { current: Document; conflicts: Conflict[] } | undefined;
   private deriving: Promise<void> = Promise.resolve();
+  private closed = false;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private readonly poll: ReturnType<typeof setInterval>;
   private readonly listeners = new Set<() => void>();
@@ -92,20 +94,27 @@ export class JobSession {
 
   static async open(id: string): Promise<JobSession> {
     const session = new JobSession(await answer(api.GET('/api/jobs/{id}', { params: { path: { id } } })));
-    const pending = readPending(id);
+    const pending = await keptFor(id, session.job.version);
     if (pending) {
-      session.synced = { revision: pending.base, job: pending.baseJob };
+      session.synced = { revision: pending.base, lineage: pending.lineage ?? '', job: pending.baseJob };
       session.job = pending.job;
       session.schedule(0);
+    } else if (readPending(id)) {
+      setAside(id);
+      session.notice = 'Edits that this browser kept from before an update cannot be read any more. They are set aside in it and not shown.';
     }
     session.live.ask(session.job);
+    session.emit();
     return session;
   }
 
+  /** Leaves the job: what waits is sent at once, and what cannot be sent stays kept in this browser. Nothing goes on after that. */
   close(): void {
+    this.closed = true;
     clearTimeout(this.timer);
     clearInterval(this.poll);
     this.listeners.clear();
+    if (this.save === 'waiting' || this.save === 'offline') void this.send();
   }
 
   readonly subscribe = (listener: () => void) => {
@@ -218,11 +227,18 @@ export class JobSession {
     this.take(asJob(apply(asJson(current.job), changes)), 0);
   }
 
-  /** Drops every edit that is not saved. */
+  /** Drops every edit that is not saved. Without an answer nothing is dropped, and it is still asked. */
   async takeTheirs(): Promise<void> {
+    let theirs: Document;
+    try {
+      theirs = await answer(api.GET('/api/jobs/{id}', { params: { path: { id: this.job.id } } }));
+    } catch (error) {
+      this.tell(error instanceof Refused ? error.message : 'The server does not answer; nothing was dropped. Choose again when it does.');
+      return;
+    }
     this.conflict = undefined;
     this.save = 'waiting';
-    this.synced = await answer(api.GET('/api/jobs/{id}', { params: { path: { id: this.job.id } } }));
+    this.synced = theirs;
     this.done = [];
     this.undone = [];
     this.take(this.synced.job, 0);
@@ -266,7 +282,7 @@ export class JobSession {
       forgetPending(next.id);
       if (this.save !== 'saving') this.save = 'saved';
     } else {
-      keepPending({ base: this.synced.revision, baseJob: this.synced.job, job: next });
+      keepPending({ base: this.synced.revision, lineage: this.synced.lineage, baseJob: this.synced.job, job: next });
       this.schedule(delay);
     }
     this.emit();
@@ -275,14 +291,18 @@ export class JobSession {
   /** Saves after a delay, counted from the first of the edits that are gathered. */
   private schedule(delay: number): void {
     if (this.save === 'saving' || this.save === 'conflict') return;
+    if (this.closed) {
+      void this.send();
+      return;
+    }
     if (this.save === 'waiting' && delay > 0) return;
     clearTimeout(this.timer);
     this.save = 'waiting';
     this.timer = setTimeout(() => void this.send(), delay);
   }
 
-  /** Saves what is waiting and comes back when it is on the server, or cannot be. */
-  async flush(): Promise<void> {
+  /** Saves what is waiting and comes back when it is on the server, or cannot be: why, or nothing. */
+  async flush(): Promise<string> {
     if (this.save === 'waiting') {
       clearTimeout(this.timer);
       await this.send();
@@ -293,6 +313,7 @@ export class JobSession {
         done();
       });
     });
+    return this.save === 'saved' || this.save === 'waiting' ? '' : this.trouble;
   }
 
   private async send(): Promise<void> {
@@ -300,12 +321,12 @@ export class JobSession {
     this.save = 'saving';
     this.emit();
     try {
-      const saved = await answer(api.PUT('/api/jobs/{id}', { params: { path: { id: sent.id } }, body: { base: this.synced.revision, job: sent } }));
+      const saved = await answer(api.PUT('/api/jobs/{id}', { params: { path: { id: sent.id } }, body: { base: this.synced.revision, lineage: this.synced.lineage, job: sent } }));
       this.arrived(sent, saved);
     } catch (error) {
       this.failed(error);
       // What was edited while this was refused may well be what mends it.
-      if (this.job !== sent) this.schedule(0);
+      if (this.job !== sent && !this.closed) this.schedule(0);
     }
     this.emit();
   }
@@ -314,7 +335,7 @@ export class JobSession {
   private arrived(sent: Job, saved: Document): void {
     const since = diff(asJson(sent), asJson(this.job));
     const merged = !equal(asJson(saved.job), asJson(sent));
-    this.synced = merged ? saved : { revision: saved.revision, job: sent };
+    this.synced = merged ? saved : { ...saved, job: sent };
     this.save = 'saved';
     this.trouble = '';
     if (merged) {
@@ -332,7 +353,7 @@ export class JobSession {
     if (!(error instanceof Refused)) {
       this.save = 'offline';
       this.trouble = 'The server does not answer. Edits are kept in this browser and saved when it does.';
-      this.timer = setTimeout(() => void this.send(), RETRY_MS);
+      if (!this.closed) this.timer = setTimeout(() => void this.send(), RETRY_MS);
       return;
     }
     this.trouble = error.message;
@@ -346,8 +367,8 @@ export class JobSession {
     if (this.save !== 'saved' || this.dragged || this.trial || document.hidden) return;
     const params = { path: { id: this.job.id } };
     try {
-      const { revision } = await answer(api.GET('/api/jobs/{id}/revision', { params }));
-      if (revision <= this.synced.revision) return;
+      const { revision, lineage } = await answer(api.GET('/api/jobs/{id}/revision', { params }));
+      if (lineage === this.synced.lineage && revision <= this.synced.revision) return;
       const theirs = await answer(api.GET('/api/jobs/{id}', { params }));
       const since = diff(asJson(this.synced.job), asJson(this.job));
       this.synced = theirs;

@@ -1,9 +1,11 @@
 import { useState } from 'react';
 
-import type { Finding } from '../api/types';
+import type { Accepted, Finding } from '../api/types';
 import { useSession } from '../document/SessionContext';
 
-const same = (finding: Finding) => (a: { rule: string; subject: string; stance: string }) => a.rule === finding.rule && a.subject === finding.subject.id && a.stance === finding.stance;
+/** What was let stand before keys were kept whole names the rule and one thing only. */
+const same = (finding: Finding) => (a: Accepted) =>
+  a.stance === finding.stance && (a.key === finding.key || (a.severity === '' && a.key === `${finding.rule}/${finding.subject.id}`));
 
 /** The specialist's word that a finding may stand, with the reason; kept in the job and printed. */
 export function Acceptance({ finding }: { finding: Finding }) {
@@ -35,7 +37,9 @@ export function Acceptance({ finding }: { finding: Finding }) {
         event.preventDefault();
         if (reason === '') return;
         session.edit(`Let stand: ${finding.title}`, (j) => {
-          j.accepted = [...j.accepted.filter((a) => !same(finding)(a)), { rule: finding.rule, subject: finding.subject.id, stance: finding.stance, why: reason }];
+          j.accepted = [...j.accepted.filter((a) => !same(finding)(a)), {
+            key: finding.key, stance: finding.stance, severity: finding.severity, beyond: -finding.margin, why: reason,
+          }];
         });
         setWhy(undefined);
       }}

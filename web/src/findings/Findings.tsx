@@ -32,11 +32,12 @@ export function Findings({ onShow }: Props) {
     if (sheet) void navigate(`/jobs/${job.id}/${sheet}`, { state: { rule: finding.rule } });
   };
   const stanceName = (id: string) => chosenVariant(job).stances.find((s) => s.id === id)?.name;
+  const fallen = (key: string) => (trial?.before ?? assessment).fallen.filter((f) => f.finding === key);
   if (findings.length === 0) return <p className="empty">Nothing to say about this state. The last word has a public weighbridge.</p>;
   return (
     <ol className="findings" aria-label="Findings">
       {findings.map((finding, i) => (
-        <li key={`${finding.rule} ${finding.subject.id} ${i}`} className={`finding finding-${finding.severity} ${finding.accepted === '' ? '' : 'finding-accepted'}`} data-rule={finding.rule}>
+        <li key={`${finding.key} ${finding.stance} ${i}`} className={`finding finding-${finding.severity} ${finding.accepted === '' ? '' : 'finding-accepted'}`} data-rule={finding.rule}>
           <h3>
             <SeverityMark severity={finding.severity} />
             <button type="button" className="link" title="Show it" onClick={() => show(finding)}>
@@ -44,6 +45,11 @@ export function Findings({ onShow }: Props) {
             </button>
           </h3>
           <p>{finding.sentence}</p>
+          {fallen(finding.key).map((f) => (
+            <p key={f.told} className="fallen">
+              {f.told} The reason given was: {f.why}
+            </p>
+          ))}
           <p className="hint">
             Source: {finding.source}
             {finding.stance !== '' && <> · in {stanceName(finding.stance)}</>}

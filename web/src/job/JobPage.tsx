@@ -37,6 +37,12 @@ export function JobPage() {
       setTrouble('');
     };
   }, [id]);
+  // What is being typed when the window closes is made, and so kept in this browser.
+  useEffect(() => {
+    const finish = () => document.activeElement instanceof HTMLElement && document.activeElement.blur();
+    window.addEventListener('pagehide', finish);
+    return () => window.removeEventListener('pagehide', finish);
+  }, []);
   useEffect(() => {
     if (!session) return;
     const onKeyDown = (event: KeyboardEvent) => {

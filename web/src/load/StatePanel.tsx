@@ -57,6 +57,15 @@ export function StatePanel() {
           </label>
         );
       })}
+      {variant.stances.length > 0 && (
+        <Field label="Stance" hint="what lies elsewhere, or outside, in it">
+          <SelectField
+            label="Stance" value={variant.stance}
+            options={[{ value: '', label: 'On the road' }, ...variant.stances.map((s) => ({ value: s.id, label: s.name }))]}
+            onCommit={(stance) => session.edit('Stance', (j) => (chosenVariant(j).stance = stance))}
+          />
+        </Field>
+      )}
       {job.trailer && (
         <label className="switch-line">
           <input

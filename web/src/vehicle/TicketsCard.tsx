@@ -78,7 +78,7 @@ export function TicketsCard() {
                 row(`In ${tank.name}, ${unit('volume')}`, (t) => input(`In ${tank.name}, ${t.name}`, t.tanks.find((x) => x.tank === tank.id)?.litres ?? 0, 'volume', (v, l) => change(t.id, (x) => setLitres(x, tank.id, l))(v)), tank.id),
               )}
               {vehicle.seats.map((seat) =>
-                row(`On ${seat.name}`, (t) => input(`On ${seat.name}, ${t.name}`, t.people.find((x) => x.seat === seat.id)?.kg ?? 0, 'mass', (v, kg) => change(t.id, (x) => setPerson(x, seat.id, kg))(v), true), seat.id),
+                row(`On ${seat.name}`, (t) => input(`On ${seat.name}, ${t.name}`, t.people.filter((x) => x.seat === seat.id).reduce((sum, x) => sum + x.kg, 0), 'mass', (v, kg) => change(t.id, (x) => setPerson(x, seat.id, kg))(v), true), seat.id),
               )}
               {[...vehicle.parts, ...vehicle.modifications].map((part) =>
                 row(part.name, (t) => box(`${part.name} on, ${t.name}`, t.parts.some((x) => x.part === part.id), (v, yes) => change(t.id, (x) => setPart(x, part.id, yes))(v)), `part ${part.id}`),

@@ -1,11 +1,12 @@
 import type { Trailer } from '../api/types';
 import { Field } from '../components/Field';
 import { Panel } from '../components/Panel';
+import { SelectField } from '../components/SelectField';
 import { TextField } from '../components/TextField';
-import { useVocabulary } from '../words/words';
+import { massSources, useVocabulary } from '../words/words';
 import { useVehicleEdit } from './useVehicleEdit';
 
-const noTrailer: Trailer = { name: 'Trailer', coupled: true, mass: 0, ball: 0, braked: true, ballToAxle: 0, distribution: 0 };
+const noTrailer: Trailer = { name: 'Trailer', coupled: true, mass: 0, ball: 0, braked: true, source: 'data-sheet', ballToAxle: 0, distribution: 0 };
 
 /** Hitch and trailer. */
 export function TowingCard() {
@@ -48,6 +49,9 @@ export function TowingCard() {
             </label>
             {line('Loaded mass, uncoupled', t.mass, 'mass', (_, kg, j) => j.trailer && (j.trailer.mass = kg), vocabulary(job.region, 'trailer').word)}
             {line('Download on the ball', t.ball, 'mass', (_, kg, j) => j.trailer && (j.trailer.ball = kg), vocabulary(job.region, 'ball').word)}
+            <Field label="Both come from">
+              <SelectField label="Mass and ball come from" value={t.source} options={massSources} onCommit={(source) => change('Source of the trailer', (x) => (x.source = source))} />
+            </Field>
             {line('Ball to trailer axle', t.ballToAxle, 'length', (_, mm, j) => j.trailer && (j.trailer.ballToAxle = mm), 'For a weight-distributing hitch')}
             {line('Distribution moment, kg·mm', t.distribution, 'plain', (_, c, j) => j.trailer && (j.trailer.distribution = c), '0 without such a hitch')}
           </>

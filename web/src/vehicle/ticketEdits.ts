@@ -18,8 +18,11 @@ export function setLitres(ticket: Ticket, tank: string, litres: number): void {
   ticket.tanks = [...ticket.tanks.filter((t) => t.tank !== tank), { tank, litres }];
 }
 
+/** What all on one seat weighed together. */
 export function setPerson(ticket: Ticket, seat: string, kg: number): void {
-  ticket.people = [...ticket.people.filter((p) => p.seat !== seat), ...(kg > 0 ? [{ seat, kg }] : [])];
+  const others = ticket.people.filter((p) => p.seat !== seat);
+  const id = ticket.people.find((p) => p.seat === seat)?.id ?? newId(others, 'person');
+  ticket.people = [...others, ...(kg > 0 ? [{ id, seat, kg }] : [])];
 }
 
 export function setPart(ticket: Ticket, part: string, aboard: boolean): void {

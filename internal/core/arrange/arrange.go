@@ -1,0 +1,230 @@
+// Package arrange proposes arrangements of a fitout: it packs the parts into the bays,
+// searches among the places that worked out, and explains what it found.
+package arrange
+
+import (
+	"cmp"
+	"context"
+	"fmt"
+	"math"
+	"slices"
+	"strings"
+
+	"zaino/internal/core/assess"
+	"zaino/internal/core/edit"
+	"zaino/internal/core/fit"
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/plan"
+	"zaino/internal/core/propose"
+	"zaino/internal/core/report"
+	"zaino/internal/core/words"
+)
+
+// Aim is one thing that an arrangement can be good at.
+type Aim string
+
+// The aims, in the order in which they are offered.
+const (
+	AimRear   Aim = "rear-axle" // little on the rear axle
+	AimLow    Aim = "low"       // mass low down
+	AimSides  Aim = "sides"     // left and right alike
+	AimAccess Aim = "access"    // what is used daily near the opening and low enough
+	AimSteps  Aim = "steps"     // few steps to what is used daily
+	AimRoom   Aim = "room"      // room in drawers
+)
+
+// Aims are all of them.
+var Aims = [...]Aim{AimRear, AimLow, AimSides, AimAccess, AimSteps, AimRoom}
+
+// Wishes are what a proposal is asked for: the parts that may be placed anew (none
+// named: all that are not locked), and the aims, the most important first; what is
+// not named counts last.
+type Wishes struct {
+	Parts []string `json:"parts"`
+	Aims  []Aim    `json:"aims"`
+}
+
+// Proposal is one arrangement, with what speaks for it.
+type Proposal struct {
+	Job      fitout.Job            `json:"job" doc:"with the arrangement as a further variant, not saved"`
+	Sentence string                `json:"sentence"`
+	Score    float64               `json:"score"`
+	Bound    float64               `json:"bound" doc:"no arrangement of the same places is better than this"`
+	Proven   bool                  `json:"proven" doc:"no arrangement of the same places is better"`
+	Figures  report.VariantFigures `json:"figures"`
+}
+
+// Proposals are the arrangements found, or why there are none.
+type Proposals struct {
+	Found      []Proposal `json:"found"`
+	Impossible string     `json:"impossible" doc:"which demand makes it impossible; empty when something fits"`
+}
+
+// proposals wanted, and in how many places they differ.
+const (
+	wanted = 3
+	apart  = 2
+)
+
+// alike is how near two places count as the same, mm.
+const alike = 120
+
+// nodesEach is how much of the search each proposal may take.
+const nodesEach = 30000
+
+// Propose finds arrangements of the chosen variant's parts in its bays: fixed
+// parts stay, every hard rule holds in every stance. progress is told the share
+// that is done; it ends early with the context.
+func Propose(ctx context.Context, j *fitout.Job, wishes Wishes, progress func(share float64)) Proposals {
+	d := newDraft(plan.Of(j), wishes)
+	progress(0.05)
+	if reason := d.impossibleAlone(); reason != "" {
+		return Proposals{Found: []Proposal{}, Impossible: reason}
+	}
+	seeds := d.pack(ctx, progress)
+	result := Proposals{Found: []Proposal{}}
+	if ctx.Err() != nil {
+		return result
+	}
+	if len(seeds) == 0 {
+		result.Impossible = d.whyNot(ctx)
+		return result
+	}
+	search := propose.NewSearch(d.problem())
+	search.Seeds = seeds
+	var earlier [][]int
+	if d.asIs != nil {
+		earlier = append(earlier, d.asIs)
+	}
+	for tries := 0; len(result.Found) < wanted && tries < 4*wanted && ctx.Err() == nil; tries++ {
+		best, found := search.Best(ctx, nodesEach, earlier, min(apart, len(d.parts)))
+		if !found {
+			break
+		}
+		earlier = append(earlier, best.Choice)
+		proposal, clash := d.build(best)
+		if clash {
+			continue // what only the whole job shows; the next differs from it
+		}
+		result.Found = append(result.Found, proposal)
+		progress(packShare + (1-packShare)*float64(len(result.Found))/wanted)
+	}
+	slices.SortStableFunc(result.Found, func(a, b Proposal) int { return cmp.Compare(b.Score, a.Score) })
+	for n := range result.Found {
+		result.Found[n].Job.ChosenVariant().Name = fmt.Sprintf("%s, proposal %d", d.Variant.Name, n+1)
+	}
+	if len(result.Found) == 0 && ctx.Err() == nil {
+		result.Impossible = fmt.Sprintf("It fits as it stands; nothing else was found that differs in %d places and keeps every hard rule.", apart)
+	}
+	return result
+}
+
+// build makes a solution into a variant and holds it against every rule in every
+// stance; clash tells that one stops it which did not stop the arrangement before.
+func (d *draft) build(r propose.Result) (Proposal, bool) {
+	job, err := edit.Branch(d.Given, d.Variant.ID, "")
+	if err != nil {
+		return Proposal{}, true
+	}
+	v := job.ChosenVariant()
+	v.Items = slices.Clone(v.Items)
+	for i, a := range r.Choice {
+		pl := &d.places[i][a]
+		if pl.onTop && !d.carried(pl.part.Box, d.others(r.Choice, i)) {
+			return Proposal{}, true
+		}
+		for k := range v.Items {
+			if v.Items[k].ID == pl.item.ID {
+				at := pl.item.At
+				at.X = job.Vehicle.Stored(at.X, pl.item.Behind)
+				v.Items[k].At, v.Items[k].Size, v.Items[k].Bay, v.Items[k].In = at, pl.item.Size, pl.bay.ID, nil
+				m := *v.Items[k].Module
+				m.Faces = pl.item.Module.Faces
+				v.Items[k].Module = &m
+			}
+		}
+	}
+	s := plan.Of(&job)
+	for key := range stops(s) {
+		_, id, _ := strings.Cut(key, " ")
+		if !d.before[key] || slices.ContainsFunc(d.parts, func(p *fit.Part) bool { return p.ID == id }) {
+			return Proposal{}, true
+		}
+	}
+	figures := report.VariantOf(s, d.Plan, assess.Findings(s))
+	return Proposal{Job: job, Sentence: d.explain(s, &figures), Score: r.Score, Bound: r.Bound, Proven: r.Exact, Figures: figures}, false
+}
+
+// others are the places that the other parts take in a choice.
+func (d *draft) others(choice []int, but int) []*place {
+	var all []*place
+	for k, a := range choice {
+		if k != but {
+			all = append(all, &d.places[k][a])
+		}
+	}
+	return all
+}
+
+// stops are the rules of fit that stop a plan, each with its subject.
+func stops(p *plan.Plan) map[string]bool {
+	all := map[string]bool{}
+	for _, f := range fit.Of(p).Check() {
+		if f.Severity == fitout.Stop {
+			all[f.Rule+" "+f.Subject.ID] = true
+		}
+	}
+	return all
+}
+
+// explain says in a sentence what a proposal does against what there was.
+func (d *draft) explain(s *plan.Plan, f *report.VariantFigures) string {
+	var parts []string
+	rear := s.Load.Axles().Rear - d.Load.Axles().Rear
+	switch {
+	case rear < -0.5:
+		parts = append(parts, fmt.Sprintf("takes %s off the rear axle", d.Say.Mass(-rear)))
+	case rear > 0.5:
+		parts = append(parts, fmt.Sprintf("puts %s more on the rear axle", d.Say.Mass(rear)))
+	}
+	if dz := s.Now.Centre().Z - d.Now.Centre().Z; math.Abs(dz) >= 1 {
+		word := "lower"
+		if dz > 0 {
+			word = "higher"
+		}
+		parts = append(parts, fmt.Sprintf("brings the centre of gravity %s %s", d.Say.Length(math.Abs(dz)), word))
+	}
+	mine := report.VariantOf(d.Plan, d.Plan, nil)
+	if was, is := math.Abs(mine.Sides), math.Abs(f.Sides); math.Abs(was-is) >= 1 {
+		parts = append(parts, fmt.Sprintf("has the sides differ by %s instead of %s", d.Say.Mass(is), d.Say.Mass(was)))
+	}
+	if by := f.Steps - mine.Steps; by != 0 {
+		word := "fewer"
+		if by > 0 {
+			word = "more"
+		}
+		parts = append(parts, fmt.Sprintf("takes %d %s steps to what is used daily", int(math.Abs(float64(by))), word))
+	}
+	var moved []string
+	for _, diff := range f.Differs {
+		if diff.Kind == "moved" || diff.Kind == "changed" {
+			moved = append(moved, words.Lower(s.Name(diff.ID)))
+		}
+	}
+	if len(parts) == 0 {
+		parts = append(parts, "is as good as what there was")
+	}
+	sentence := words.Capital(words.List(parts)) + "."
+	if len(moved) > 0 {
+		more := ""
+		if len(moved) > 4 {
+			more = fmt.Sprintf(" and %d more", len(moved)-4)
+			moved = moved[:4]
+		}
+		sentence += fmt.Sprintf(" It places %s%s anew.", strings.Join(moved, ", "), more)
+	}
+	return sentence
+}
+
+// Known tells whether there is such an aim.
+func (a Aim) Known() bool { return slices.Contains(Aims[:], a) }

@@ -1,0 +1,191 @@
+package assess_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"zaino/internal/core/assess"
+	"zaino/internal/core/brief"
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/plan"
+	"zaino/internal/core/rating"
+	"zaino/internal/core/space"
+	"zaino/internal/example"
+)
+
+func TestASoundBuildWithBriefAndBaysHasNothingToSay(t *testing.T) {
+	j := example.Ute()
+	example.Crew(&j)
+	example.Cargo(&j).Rating = 300
+	j.Vehicle.Front.Tyre.Index, j.Vehicle.Rear.Tyre.Index = 112, 112
+	j.Vehicle.Front.Rate, j.Vehicle.Rear.Rate, j.Vehicle.Rear.Bump = 52, 38, 120
+	j.Vehicle.Modifications = []fitout.Modification{example.Modification(fitout.GrossUpgrade, fitout.LimitGross, 3400)}
+	j.Vehicle.Baseline.Tickets = append(j.Vehicle.Baseline.Tickets, example.Axles("second", 1195, 856))
+	example.Add(&j, "drawers", 60, 3000).Bay = "cargo"
+	require.NoError(t, fitout.Validate(&j))
+	assert.Empty(t, assess.Of(&j).Findings)
+}
+
+func TestVehicleRulesFire(t *testing.T) {
+	fires(t, []ruleCase{
+		{"ticket-missing", "no weighing ticket with figures counts", fitout.Caution, func(j *fitout.Job) { j.Vehicle.Baseline.Tickets[0].Counted = false }},
+		{"tickets-contradict", "ticket “Second” gives 950 kg for the rear axle of the dry vehicle, where “Bridge” says 850 kg", fitout.Caution, func(j *fitout.Job) {
+			j.Vehicle.Baseline.Tickets = append(j.Vehicle.Baseline.Tickets, example.Axles("second", 1200, 950))
+		}},
+		{"baseline-split-assumed", "are split 60 : 40 by assumption", fitout.Caution, func(j *fitout.Job) {
+			j.Vehicle.Baseline.Tickets[0].Reading, j.Vehicle.Baseline.Tickets[0].Total = fitout.ReadTotal, 2050
+		}},
+		{"upgrade-uncertified", "the plate's limits hold", fitout.Caution, func(j *fitout.Job) {
+			m := example.Modification(fitout.GrossUpgrade, fitout.LimitGross, 3500)
+			m.Certificate = fitout.Planned
+			j.Vehicle.Modifications = []fitout.Modification{m}
+		}},
+		{"upgrade-after-first", "before or after the first registration", fitout.Note, func(j *fitout.Job) {
+			m := example.Modification(fitout.AxleRating, fitout.LimitRearAxle, 2000)
+			m.Certificate = fitout.AfterFirst
+			j.Vehicle.Modifications = []fitout.Modification{m}
+		}},
+		{"raises-no-rating", "the 2 200 kg written to it does not count", fitout.Caution, func(j *fitout.Job) {
+			j.Vehicle.Modifications = []fitout.Modification{example.Modification(fitout.Airbags, fitout.LimitRearAxle, 2200)}
+		}},
+		{"tyre-index-unknown", "entered with load index 45; the table goes from 70 to 130", fitout.Caution, func(j *fitout.Job) { j.Vehicle.Rear.Tyre.Index = 45 }},
+		{"rear-over", "its limit (rear axle rating, here the tyres) is 1 030 kg", fitout.Stop, func(j *fitout.Job) {
+			j.Vehicle.Rear.Tyre.Index = 85
+			example.Add(j, "ballast", 300, 3100)
+		}},
+		{"ratings-short", "The axle limits add up to 3 400 kg, less than the GVM of 3 490 kg", fitout.Note, func(j *fitout.Job) {
+			j.Vehicle.Modifications = []fitout.Modification{example.Modification(fitout.GrossUpgrade, fitout.LimitGross, 3490)}
+		}},
+		{"ball-over", "the limit of the hitch is 90 kg", fitout.Stop, func(j *fitout.Job) {
+			j.Vehicle.Limits.Ball.Kg, j.Vehicle.Hitch.Ball = 150, 90
+			j.Trailer = &fitout.Trailer{Source: fitout.DataSheet, Name: "T", Coupled: true, Mass: 800, Ball: 100}
+		}},
+		{"bump-clearance", "airbags level it and raise no rating", fitout.Caution, func(j *fitout.Job) {
+			j.Vehicle.Rear.Rate, j.Vehicle.Rear.Bump = 20, 90
+			example.Add(j, "ballast", 400, 3100)
+		}},
+		{"bay-over", "Cargo area carries 350 kg while driving; its rating is 300 kg", fitout.Stop, func(j *fitout.Job) {
+			example.Cargo(j).Rating = 300
+			example.Add(j, "ballast", 350, 2500).Bay = "cargo"
+		}},
+		{"roof-over", "the limit of rack is 75 kg", fitout.Stop, func(j *fitout.Job) {
+			*example.Cargo(j) = fitout.Bay{ID: "roof", Name: "Roof", Kind: fitout.BayRoof, Opening: fitout.Opening{Face: fitout.FaceNone, Hinge: fitout.HingeNone}}
+			m := example.Modification(fitout.RoofRack, fitout.LimitRoofMoving, 75)
+			m.Name, j.Vehicle.Limits.RoofMoving.Kg = "Rack", 100
+			j.Vehicle.Modifications = []fitout.Modification{m}
+			example.Add(j, "canoe", 90, 1500).Bay = "roof"
+		}},
+		{"roof-parked-over", "With those who sleep there, roof carries 220 kg parked; 200 kg may be up there", fitout.Stop, func(j *fitout.Job) {
+			*example.Cargo(j) = fitout.Bay{ID: "roof", Name: "Roof", Kind: fitout.BayRoof, RatingParked: 200, Opening: fitout.Opening{Face: fitout.FaceNone, Hinge: fitout.HingeNone}}
+			example.Crew(j)
+			j.Brief.Camp.SleepWhere = fitout.SleepRoof
+			example.Add(j, "tent", 65, 1500).Bay = "roof"
+		}},
+		{"measure-diagonals", "Measure the diagonal from front left again: 2 100 mm was given, 2 000 mm would close it", fitout.Caution, func(j *fitout.Job) { example.Cargo(j).DiagonalLeft = 2100 }},
+		{"measure-opening-too-wide", "The opening is 1 300 mm wide, the bay behind it 1 200 mm", fitout.Caution, func(j *fitout.Job) { example.Cargo(j).Opening.Width = 1300 }},
+		{"measure-level-first", "levelling after the template is made spoils the template", fitout.Caution, func(j *fitout.Job) {
+			b := example.Cargo(j)
+			b.TiltAlong, b.Levelled = -2, false
+		}},
+		{"envelope-height", "the brief allows 1 800 mm (carport)", fitout.Caution, func(j *fitout.Job) { j.Brief.Envelope = fitout.Envelope{Height: 1800, Note: "carport"} }},
+		{"envelope-rear-overhang", "The rear overhang is 1 250 mm as planned", fitout.Caution, func(j *fitout.Job) { j.Brief.Envelope.RearOverhang = 1200 }},
+		{"fuel-short", "the tanks hold 75 L", fitout.Caution, func(j *fitout.Job) { j.Brief.Trip.FuelDistance = 900 }},
+		{"payload-gone", "above the GVM before any fitout", fitout.Caution, func(j *fitout.Job) {
+			example.Crew(j)
+			j.Brief.Gear = []fitout.Gear{{ID: "anvil", Name: "Anvil", Count: 10, Mass: 110, Used: fitout.UsedSeldom}}
+		}},
+		{"traveller-differs", "Ann weighs 70 kg in the brief and 64 kg in the ledger", fitout.Note, func(j *fitout.Job) {
+			example.Crew(j)
+			example.Add(j, "ann", 64, 1390, func(i *fitout.Item) { i.Form, i.Seat = fitout.FormPerson, "driver" })
+		}},
+	})
+}
+
+// Every measure that cannot be is told with which one to take again.
+func TestEveryMeasureIsToldInWords(t *testing.T) {
+	arch := func(side fitout.Side, width float64) fitout.Obstacle {
+		return fitout.Obstacle{ID: string(side), Name: "Arch " + string(side), Kind: fitout.WheelArch, Side: side, Front: 400, Length: 700, Width: width, Height: 250}
+	}
+	cases := map[string]func(*fitout.Bay){
+		"sides-differ":   func(b *fitout.Bay) { b.LengthLeft, b.DiagonalLeft = 1570, 0 },
+		"ends-differ":    func(b *fitout.Bay) { b.WidthRear, b.DiagonalLeft = 1230, 0 },
+		"heights-differ": func(b *fitout.Bay) { b.HeightRear = 870 },
+		"arches-meet":    func(b *fitout.Bay) { b.Obstacles = []fitout.Obstacle{arch(fitout.Left, 650), arch(fitout.Right, 600)} },
+		"arches-outside": func(b *fitout.Bay) { b.BetweenArches, b.Obstacles = 1250, []fitout.Obstacle{arch(fitout.Left, 150)} },
+		"arches-do-not-add-up": func(b *fitout.Bay) {
+			b.BetweenArches, b.Obstacles = 1000, []fitout.Obstacle{arch(fitout.Left, 150), arch(fitout.Right, 150)}
+		},
+		"opening-too-high": func(b *fitout.Bay) { b.Opening.Height = 920 },
+		"obstacle-outside": func(b *fitout.Bay) {
+			b.Obstacles = []fitout.Obstacle{arch(fitout.Left, 150)}
+			b.Obstacles[0].Front = 1200
+		},
+	}
+	for rule, change := range cases {
+		t.Run(rule, func(t *testing.T) {
+			j := example.Ute()
+			change(example.Cargo(&j))
+			all := example.Found(t, j, "measure-"+rule)
+			require.Len(t, all, 1)
+			assert.Contains(t, all[0].Title, "Cargo area")
+			assert.NotEmpty(t, all[0].Subject.Measure)
+		})
+	}
+}
+
+func TestThePayloadGoesFromTheLimitToTheFitout(t *testing.T) {
+	j := example.Ute()
+	example.Crew(&j)
+	b := assess.Of(&j).Brief
+	require.True(t, b.Known)
+	sum := 0.0
+	for _, line := range b.Payload {
+		sum += line.Kg
+	}
+	assert.InDelta(t, b.Left, sum, 1e-9)
+	// 3300 − 2050 dry − 155 people − (400 km × 13 L × 1.095 + 15 = 71.94 L × 0.84) − (14 × 4 + 10) L
+	assert.InDelta(t, 3300-2050-155-71.94*0.84-66, b.Left, 0.01)
+}
+
+func TestThePadsSayWhatBinds(t *testing.T) {
+	j := example.Ute()
+	j.Vehicle.Rear.Tyre.Index = 99
+	for _, pad := range assess.Of(&j).Pads {
+		if pad.ID == "rear" {
+			assert.Equal(t, 1550.0, pad.Limit)
+			assert.Equal(t, "the tyres", pad.Binds)
+		} else {
+			assert.Empty(t, pad.Binds)
+		}
+	}
+	for _, r := range assess.Of(&j).Ratings {
+		for _, b := range r.Bounds {
+			assert.Equal(t, b.Kg == r.Kg, b.Binds, "%s: %s", r.Limit, b.Kind)
+		}
+	}
+	assert.Equal(t, rating.ByTyres, assess.Of(&j).Ratings[2].Bounds[1].Kind)
+}
+
+func TestRideHeightIsAgainstTheUnladenVehicle(t *testing.T) {
+	j := example.Ute()
+	j.Vehicle.Front.Rate, j.Vehicle.Rear.Rate = 52, 38
+	j.Vehicle.Tanks[0].Now = 0
+	ride := assess.Of(&j).Ride
+	assert.True(t, ride.Known)
+	assert.InDelta(t, 0, ride.Rear.Drop, 1e-9)
+	example.Add(&j, "ballast", 100, 3150)
+	assert.InDelta(t, 100*9.80665/76, assess.Of(&j).Ride.Rear.Drop, 1e-6)
+	assert.InDelta(t, 0, assess.Of(&j).Ride.Front.Drop, 1e-6)
+}
+
+func TestABayBehindTheCutMovesWithTheExtension(t *testing.T) {
+	j := example.Ute()
+	example.Cargo(&j).Behind = true
+	before := assess.Of(&j).Bays[0].Floor[0].X
+	j.Vehicle.Extension = &fitout.Extension{By: 300, Cut: 2200, Certificated: true}
+	assert.InDelta(t, before+300, assess.Of(&j).Bays[0].Floor[0].X, 1e-9)
+	assert.Len(t, space.Sheets(&j), 1)
+	assert.NotEmpty(t, brief.SchoolsOf(plan.Of(&j)))
+}

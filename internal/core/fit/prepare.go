@@ -1,0 +1,132 @@
+package fit
+
+import (
+	"cmp"
+	"slices"
+
+	"zaino/internal/core/brief"
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/module"
+	"zaino/internal/core/plan"
+	"zaino/internal/core/space"
+)
+
+// Of is a plan as the rules of fit look at it, on the road.
+func Of(p *plan.Plan) *Scene {
+	return plan.Once(p, func(p *plan.Plan) *Scene {
+		reach := brief.NeedsOf(&p.Job.Brief).Reach
+		s := &Scene{
+			Vehicle: p.Vehicle, Brief: &p.Job.Brief, Practice: p.Job.Practice, Wheelbase: p.Load.Wheelbase,
+			Unladen: p.Load.Unladen.Axles(p.Load.Wheelbase).Gross(), Stances: p.Variant.Stances, Say: p.Say,
+			Reach: Reach{Grip: reach.Grip, Rim: reach.Rim, Arm: reach.Arm, Who: reach.Who},
+			Cells: map[string][]CellFigures{},
+		}
+		for i := range p.Vehicle.Bays {
+			s.Bays = append(s.Bays, bayAs(&p.Vehicle.Bays[i]))
+		}
+		s.fill(p)
+		s.Prepare()
+		return s
+	})
+}
+
+// fill puts in the modules that stand by themselves, and tells what lies in their
+// compartments. What is not aboard on the road is in nobody's way.
+func (s *Scene) fill(p *plan.Plan) {
+	within := map[fitout.InCell][]int{}
+	for i := range p.Items {
+		if in := p.Items[i].In; in != nil {
+			within[*in] = append(within[*in], i)
+		}
+	}
+	for i := range p.Items {
+		item := &p.Items[i]
+		if item.Module == nil || p.Load.Items[i].Trailer {
+			continue
+		}
+		for _, c := range module.Cells(item) {
+			s.Cells[item.ID] = append(s.Cells[item.ID], cellFigures(p, c, within[fitout.InCell{Module: item.ID, Cell: c.ID}]))
+		}
+		if item.In != nil || !p.Load.Items[i].Road {
+			continue
+		}
+		part := PartOf(item)
+		for _, c := range s.Cells[item.ID] {
+			part.Cells = append(part.Cells, Compartment{ID: c.ID, Name: c.Name, Outer: c.Outer, Inside: c.Inside, Load: c.Load})
+			for _, h := range c.Holds {
+				s.Things = append(s.Things, Thing{Item: &p.Items[p.Index(h.ID)], Part: item.ID, Cell: c.ID, Moves: h.Moves})
+			}
+		}
+		s.Parts = append(s.Parts, part)
+	}
+}
+
+// bayAs is a bay as the rules see it: as long as its shorter side, as wide and as high
+// as its narrower and lower end.
+func bayAs(b *fitout.Bay) Bay {
+	f := Bay{
+		ID: b.ID, Room: space.RoomBox(b), Open: space.RoomOf(b).Height == 0, Name: b.Name, Kind: b.Kind, Rating: b.Rating,
+		Sealed: b.Sealed, Heated: b.Heated, Lockable: b.Lockable, Shared: b.Shared, Opening: Opening{Opening: b.Opening},
+	}
+	f.Opening.Gap, f.Opening.Known = space.Gap(b)
+	if b.LengthTop > 0 {
+		f.RearTop = b.At.X + b.LengthTop
+	}
+	for k := range b.Obstacles {
+		f.Obstacles = append(f.Obstacles, space.Stands(b, &b.Obstacles[k]))
+		f.Names = append(f.Names, b.Obstacles[k].Name)
+	}
+	return f
+}
+
+// PartOf is a module as the rules see it, with what moves when it opens. What it
+// weighs is its own mass and its content, without what lies in it.
+func PartOf(item *fitout.Item) Part {
+	return Part{
+		ID: item.ID, Bay: item.Bay, Box: item.Box(), Built: item.Module.Wall != fitout.NoMaterial, Fixed: item.Locked, Item: item,
+		Motion: module.Of(item.Module.Kind).Motion, Mass: item.Mass + item.Presence.Content(), Leaves: module.Leaves(item),
+	}
+}
+
+// cellFigures adds up what lies in a compartment, and counts what lies on what.
+func cellFigures(p *plan.Plan, c module.Cell, holds []int) CellFigures {
+	f := CellFigures{Cell: c, Litres: c.Inside.Litres(), Holds: []Held{}}
+	taken := 0.0
+	boxes := make([]fitout.Box, len(holds))
+	for k, i := range holds {
+		f.Holds = append(f.Holds, Held{ID: p.Items[i].ID})
+		boxes[k] = p.Items[i].Box()
+		taken += boxes[k].Litres()
+		if p.Load.Items[i].Road && p.Items[i].Work.Now() {
+			f.Load += p.Load.Items[i].Mass.Kg
+		}
+	}
+	if f.Litres > 0 {
+		f.Filled = taken / f.Litres
+	}
+	for k, moves := range module.Above(boxes) {
+		f.Holds[k].Moves = moves
+	}
+	slices.SortStableFunc(f.Holds, func(a, b Held) int { return cmp.Compare(b.Moves, a.Moves) })
+	return f
+}
+
+// Bay returns a bay of the scene, or nil.
+func (s *Scene) Bay(id string) *Bay { return bayOf(s.Bays, id) }
+
+// StandsAs tells whether a part stays in its bay and clear of others as another box;
+// what is not on the bench is not judged.
+func (s *Scene) StandsAs(id string, as func(fitout.Box) fitout.Box) bool {
+	k := indexOf(s.Parts, id)
+	if k < 0 {
+		return true
+	}
+	parts := slices.Clone(s.Parts)
+	parts[k].Box = as(parts[k].Box)
+	if bay := bayOf(s.Bays, parts[k].Bay); bay != nil {
+		if _, side := Outside(parts[k].Box, bay); side != "" {
+			return false
+		}
+	}
+	return !slices.ContainsFunc(Clashes(parts, s.Bays), func(c Clash) bool { return c.Part == id || c.Other == id })
+}

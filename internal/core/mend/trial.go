@@ -1,0 +1,157 @@
+package mend
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+
+	"zaino/internal/core/assess"
+	"zaino/internal/core/edit"
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/limits"
+	"zaino/internal/core/plan"
+	"zaino/internal/core/quantity"
+)
+
+// broken are the stops and cautions of a plan: what each is about, by rule, stance and
+// severity.
+func broken(p *plan.Plan) map[string][]about {
+	all := map[string][]about{}
+	for _, f := range assess.Findings(p) {
+		if f.Severity != fitout.Note {
+			all[kindOf(&f)] = append(all[kindOf(&f)], aboutOf(&f))
+		}
+	}
+	return all
+}
+
+func kindOf(f *fitout.Finding) string { return f.Rule + " " + f.Stance + " " + string(f.Severity) }
+
+// about are the ids of what a finding is about.
+type about map[string]bool
+
+func aboutOf(f *fitout.Finding) about {
+	a := about{f.Subject.ID + "@" + f.Subject.Measure: true}
+	if len(f.With) > 0 { // which of many is named first says nothing
+		a = about{f.Subject.ID: true}
+	}
+	for _, id := range f.With {
+		a[id] = true
+	}
+	return a
+}
+
+// known tells whether a finding is about nothing that was not found before.
+func (s *search) known(f *fitout.Finding) bool {
+	return slices.ContainsFunc(s.before[kindOf(f)], func(before about) bool {
+		for id := range aboutOf(f) {
+			if !before[id] {
+				return false
+			}
+		}
+		return true
+	})
+}
+
+// expected are the cautions that a change of the vehicle brings with it and that are said
+// with it.
+var expected = map[string]bool{"upgrade-uncertified": true, "extension-uncertified": true}
+
+// try makes the changes of a set on the whole job and holds it against every limit and
+// every rule.
+func (s *search) try(all set) (Mend, bool) {
+	fixes := make([]fitout.Fix, len(all))
+	for i, d := range all {
+		fixes[i] = d.Fix(d.amount)
+	}
+	m, ok := s.tryFixes(fixes)
+	m.Effort = all.effort()
+	return m, ok
+}
+
+func (s *search) tryFixes(fixes []fitout.Fix) (Mend, bool) {
+	m := Mend{Changes: fixes}
+	edits := make([]fitout.FixEdit, len(fixes))
+	for i := range fixes {
+		edits[i] = fixes[i].Edit
+		if said := edit.CautionOf(edits[i].Kind); said != "" && !strings.Contains(m.Caution, said) {
+			m.Caution = strings.TrimSpace(m.Caution + " " + said)
+		}
+	}
+	job, err := edit.Apply(s.plan.Given, s.components, edits)
+	if err != nil {
+		return m, false
+	}
+	after := plan.Of(&job)
+	table := limits.Of(after)
+	target := table.Get(s.limit.Facts().ID)
+	if target == nil || !s.mended(after, target) || s.passes(table) || s.breaks(after) {
+		return m, false
+	}
+	m.Pads = table.PadsIn(table.Shown())
+	m.Reaches = s.reaches(target, table.Shown())
+	return m, true
+}
+
+// mended tells whether the limit is kept now, and clear of it where that was asked for.
+func (s *search) mended(after *plan.Plan, target limits.Limit) bool {
+	in := limits.Of(after).Shown()
+	left, _ := need(after, target, in)
+	if s.clear {
+		return left <= quantity.Tolerance
+	}
+	return !quantity.Exceeds(target.Beyond(in), 0)
+}
+
+// passes tells whether a limit is passed that was kept before, or one is passed further.
+func (s *search) passes(after *limits.Table) bool {
+	for _, l := range after.All {
+		f := l.Facts()
+		was := s.table.Get(f.ID)
+		if f.ID == s.limit.Facts().ID || !f.Stated() || f.Towing && !after.Shown().State.Coupled {
+			continue
+		}
+		before := 0.0
+		if was != nil && was.Facts().Stated() {
+			before = max(0, was.Beyond(s.table.Shown()))
+		}
+		if quantity.Exceeds(l.Beyond(after.Shown()), before) {
+			return true
+		}
+	}
+	return false
+}
+
+// breaks tells whether a rule of the job is broken that was not before. That what is
+// mended comes close to its limit, or could pass it in another state, is no new matter.
+func (s *search) breaks(after *plan.Plan) bool {
+	own := s.limit.Facts().Rule
+	for _, f := range assess.Findings(after) {
+		if f.Severity == fitout.Note || s.known(&f) || expected[f.Rule] {
+			continue
+		}
+		if f.Subject == s.limit.Facts().Subject && (f.Rule == own+"-close" || f.Rule == own+"-worst-over") {
+			continue
+		}
+		return true
+	}
+	return false
+}
+
+// reaches says of a rule of balance, or of what no pad shows, how it stood before and
+// how it stands after a change.
+func (s *search) reaches(target limits.Limit, in *limits.Situation) string {
+	f, say := target.Facts(), s.plan.Say
+	if _, isMass := s.mass(); isMass {
+		for _, pad := range s.table.Pads {
+			if pad.Facts().ID == f.ID {
+				return ""
+			}
+		}
+		return fmt.Sprintf("%s: %s before, %s of %s after", f.Title, say.Mass(s.limit.Load(s.table.Shown())), say.Mass(target.Load(in)), say.Mass(f.Bound.Figure()))
+	}
+	figure := func(value float64) string {
+		return strings.TrimSpace(fmt.Sprintf("%.1f %s", value, f.Unit))
+	}
+	return fmt.Sprintf("%s: %s before, %s after; the workshop's rule is %s", f.Title, figure(s.limit.Load(s.table.Shown())), figure(target.Load(in)), figure(f.Bound.Figure()))
+}

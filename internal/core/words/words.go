@@ -1,0 +1,121 @@
+// Package words puts figures, names and lists into the words and units of a job.
+// Every sentence that the core says takes them from here, so that a mass, a length
+// or a limit is called the same everywhere.
+package words
+
+import (
+	"strings"
+	"unicode"
+
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/quantity"
+)
+
+// Speaker speaks in the units of a job and the terms of its region.
+type Speaker struct {
+	Units  quantity.System
+	Region fitout.Region
+}
+
+// For returns the speaker of a job.
+func For(j *fitout.Job) Speaker { return Speaker{quantity.System(j.Units), j.Region} }
+
+// Mass puts kg into words.
+func (s Speaker) Mass(kg float64) string { return quantity.Format(kg, quantity.Mass, s.Units) }
+
+// Length puts mm into words.
+func (s Speaker) Length(mm float64) string { return quantity.Format(mm, quantity.Length, s.Units) }
+
+// Volume puts litres into words.
+func (s Speaker) Volume(litres float64) string {
+	return quantity.Format(litres, quantity.Volume, s.Units)
+}
+
+// Distance puts km into words.
+func (s Speaker) Distance(km float64) string { return quantity.Format(km, quantity.Distance, s.Units) }
+
+// Temperature puts °C into words.
+func (s Speaker) Temperature(c float64) string {
+	return quantity.Format(c, quantity.Temperature, s.Units)
+}
+
+// Plain puts a bare number into words.
+func (s Speaker) Plain(value float64) string { return quantity.Format(value, quantity.Plain, s.Units) }
+
+// Term is the region's word for a limit or a part.
+func (s Speaker) Term(t fitout.Term) string { return s.Region.Word(t) }
+
+// Filled says how full a tank or vessel is.
+func (s Speaker) Filled(name string, litres float64) string {
+	if litres == 0 {
+		return "empty " + Lower(name)
+	}
+	return s.Volume(litres) + " in " + Lower(name)
+}
+
+// Source is the place of a limit as a sentence names it.
+func Source(s fitout.LimitSource) string {
+	switch s {
+	case fitout.FromPlate:
+		return "plate"
+	case fitout.FromPapers:
+		return "papers"
+	case fitout.FromDataSheet:
+		return "data sheet"
+	}
+	return "estimate"
+}
+
+// MassSource is where a mass comes from, as a table tells it.
+func MassSource(s fitout.MassSource) string {
+	switch s {
+	case fitout.ByScale:
+		return "weighed"
+	case fitout.DataSheet:
+		return "data sheet"
+	case fitout.ByMaterial:
+		return "from material"
+	}
+	return "estimate"
+}
+
+// Lower puts a name into the middle of a sentence, leaving abbreviations.
+func Lower(name string) string {
+	runes := []rune(name)
+	if len(runes) == 0 || len(runes) > 1 && !unicode.IsLower(runes[1]) {
+		return name
+	}
+	runes[0] = unicode.ToLower(runes[0])
+	return string(runes)
+}
+
+// Capital begins a sentence.
+func Capital(text string) string {
+	runes := []rune(text)
+	if len(runes) > 0 {
+		runes[0] = unicode.ToUpper(runes[0])
+	}
+	return string(runes)
+}
+
+// Unbroken keeps a percent sign on the line of its number.
+func Unbroken(text string) string { return strings.ReplaceAll(text, " %", "\u202f%") }
+
+// List joins names as a sentence does, in their order.
+func List(names []string) string {
+	if len(names) < 2 {
+		return strings.Join(names, "")
+	}
+	return strings.Join(names[:len(names)-1], ", ") + " and " + names[len(names)-1]
+}
+
+// Sentences joins sentences, leaving out what is empty.
+func Sentences(all ...string) string {
+	said := make([]string, 0, len(all))
+	for _, one := range all {
+		if one != "" {
+			said = append(said, one)
+		}
+	}
+	return strings.Join(said, " ")
+}
