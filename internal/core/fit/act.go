@@ -70,7 +70,7 @@ func (s *Scene) beforeDoor(bay int, p *Posture) []Act {
 		if least(swept.Overlap(part.Box)) <= slack || slices.ContainsFunc(p.Open, func(o OpenLeaf) bool { return o.Part == i }) {
 			continue
 		}
-		if part.Motion == DoorOut && len(part.Leaves) > 0 {
+		if part.Motion == DoorOut {
 			steps = append(steps, s.openStep(OpenLeaf{i, part.Leaves[0]}))
 		} else if !p.moved(s, i) {
 			steps = append(steps, s.moveStep(i, true))
@@ -171,7 +171,7 @@ func (s *Scene) Gets() []Get {
 // what stands between it and the opening.
 func (s *Scene) toPart(i int) []Act {
 	steps, out := s.toSide(i)
-	if s.Parts[i].Motion == Slides && len(s.Parts[i].Leaves) > 0 {
+	if s.Parts[i].Motion == Slides {
 		return append(steps, s.openStep(OpenLeaf{i, s.Parts[i].Leaves[0]}))
 	}
 	if out {
@@ -179,7 +179,7 @@ func (s *Scene) toPart(i int) []Act {
 	}
 	for _, k := range s.before(i) {
 		q := &s.Parts[k]
-		if q.Motion == Slides && len(q.Leaves) > 0 {
+		if q.Motion == Slides {
 			steps = append(steps, s.openStep(OpenLeaf{k, q.Leaves[0]}))
 		} else {
 			steps = append(steps, s.moveStep(k, true))
@@ -199,7 +199,7 @@ func (s *Scene) toSide(i int) (steps []Act, out bool) {
 		}
 	}
 	for k := range s.Parts {
-		if s.Parts[k].Traits().CarriesOut && len(s.Parts[k].Leaves) > 0 && contains(s.standOn(k), i) {
+		if s.Parts[k].Traits().CarriesOut && s.Parts[k].Motion == Slides && contains(s.standOn(k), i) {
 			return append(steps, s.openStep(OpenLeaf{k, s.Parts[k].Leaves[0]})), true
 		}
 	}

@@ -59,8 +59,8 @@ type Part struct {
 	Fixed bool // stays where it is
 
 	Item   *fitout.Item // the module itself; nil for a bare box
-	Motion Motion
-	Mass   float64 // without what lies in it, kg
+	Motion Motion       // Still without leaves, whatever its kind would do
+	Mass   float64      // without what lies in it, kg
 	Leaves []Leaf
 	Cells  []Compartment
 }

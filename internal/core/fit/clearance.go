@@ -15,7 +15,7 @@ func tight(s *Scene) []fitout.Finding {
 	for i := range s.Parts {
 		p := &s.Parts[i]
 		bay := s.bay(p)
-		if p.Motion != Slides || bay == nil || len(p.Leaves) == 0 {
+		if p.Motion != Slides || bay == nil {
 			continue
 		}
 		beside := []string{"left", "right"}

@@ -14,7 +14,7 @@ func lidBlocked(s *Scene) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range s.Parts {
 		p := &s.Parts[i]
-		if p.Motion != LidUp || len(p.Leaves) == 0 {
+		if p.Motion != LidUp {
 			continue
 		}
 		leaf := p.Leaves[0]
@@ -65,7 +65,7 @@ func fridgeLid(s *Scene) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range s.Parts {
 		p := &s.Parts[i]
-		if !p.Traits().Cools || p.Motion != Slides || len(p.Leaves) == 0 {
+		if !p.Traits().Cools || p.Motion != Slides {
 			continue
 		}
 		depth := depthOf(p)

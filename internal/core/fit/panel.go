@@ -41,6 +41,9 @@ func panelSag(s *Scene) []fitout.Finding {
 		}
 		size := p.Box.Size()
 		span, width := min(size.Length, size.Width), max(size.Length, size.Width)
+		if span <= 0 {
+			continue // a panel without a span is not drawn yet
+		}
 		sag := func(t float64) float64 {
 			return 5 * kg * gravity * math.Pow(span, 3) / (384 * e * width * math.Pow(t, 3) / 12)
 		}

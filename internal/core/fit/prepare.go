@@ -82,10 +82,14 @@ func bayAs(b *fitout.Bay) Bay {
 // PartOf is a module as the rules see it, with what moves when it opens. What it
 // weighs is its own mass and its content, without what lies in it.
 func PartOf(item *fitout.Item) Part {
-	return Part{
-		ID: item.ID, Bay: item.Bay, Box: item.Box(), Built: item.Module.Wall != fitout.NoMaterial, Fixed: item.Locked, Item: item,
-		Motion: module.Of(item.Module.Kind).Motion, Mass: item.Mass + item.Presence.Content(), Leaves: module.Leaves(item),
+	p := Part{
+		ID: item.ID, Bay: item.Bay, Box: item.Box(), Built: item.Module.Wall != fitout.NoMaterial, Fixed: item.Locked,
+		Item: item, Motion: Still, Mass: item.Mass + item.Presence.Content(), Leaves: module.Leaves(item),
 	}
+	if len(p.Leaves) > 0 {
+		p.Motion = module.Of(item.Module.Kind).Motion
+	}
+	return p
 }
 
 // cellFigures adds up what lies in a compartment, and counts what lies on what.

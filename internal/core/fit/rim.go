@@ -18,7 +18,7 @@ func rimHeight(s *Scene) []fitout.Finding {
 			continue
 		}
 		rim := p.Box.To.Z
-		if len(p.Leaves) > 0 && p.Motion == Slides {
+		if p.Motion == Slides {
 			rim = p.Leaves[0].Open.To.Z
 		}
 		over := rim - s.Reach.Rim

@@ -27,11 +27,14 @@ func strutForce(s *Scene) []fitout.Finding {
 	for i := range s.Parts {
 		p := &s.Parts[i]
 		m := p.Module()
-		if p.Motion != LidUp || len(p.Leaves) == 0 || m.Unfolds > 0 {
+		if p.Motion != LidUp || m.Unfolds > 0 {
 			continue
 		}
 		lid := p.Leaves[0]
 		length := lid.Swept.To.Z - lid.Swept.From.Z
+		if length <= 0 {
+			continue // a lid without a length is not drawn yet
+		}
 		size := p.Box.Size()
 		kg := s.lidMass(p)
 		lifts := kg * gravity * length / 2

@@ -15,15 +15,21 @@ import (
 //
 // A job that is merely overloaded or badly planned is valid: that is for the
 // findings.
+//
+// A figure nearer to 0 than Least, which no tape and no scale reads, becomes 0 on the
+// way: whatever is divided by a figure that is not 0 has an answer then.
 func Validate(j *Job) error {
 	v := validator{}
-	v.value("", "", reflect.ValueOf(*j), "")
+	v.value("", "", reflect.ValueOf(j).Elem(), "")
 	v.references(j)
 	if len(v.problems) == 0 {
 		return nil
 	}
 	return v.problems[:min(len(v.problems), most)]
 }
+
+// Least is the smallest figure of a document that is not nothing, in its own unit.
+const Least = 1e-6
 
 type validator struct{ problems Problems }
 
@@ -56,6 +62,9 @@ func (v *validator) value(path, name string, value reflect.Value, tag reflect.St
 			v.value(fmt.Sprintf("%s[%d]", path, i), name, value.Index(i), "")
 		}
 	case reflect.Float64:
+		if math.Abs(value.Float()) < Least && value.Float() != 0 {
+			value.SetFloat(0)
+		}
 		v.number(path, name, value.Float(), tag)
 	case reflect.Int:
 		v.number(path, name, float64(value.Int()), tag)

@@ -1,0 +1,205 @@
+package example_test
+
+import (
+	"context"
+	"encoding/json"
+	"fmt"
+	"math"
+	"reflect"
+	"regexp"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"pgregory.net/rapid"
+
+	"zaino/internal/core/arrange"
+	"zaino/internal/core/assess"
+	"zaino/internal/core/brief"
+	"zaino/internal/core/edit"
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/limits"
+	"zaino/internal/core/mend"
+	"zaino/internal/core/plan"
+	"zaino/internal/core/report"
+	"zaino/internal/core/space"
+	"zaino/internal/example"
+	"zaino/internal/exchange"
+)
+
+// ruleID is the pattern of a rule's id in the contract.
+var ruleID = regexp.MustCompile(`^[a-z0-9]+(-[a-z0-9]+)*$`)
+
+// asJSON fails for what is no JSON, NaN and infinity, and says where it stands.
+func asJSON(t *rapid.T, what string, of any) {
+	if _, err := json.Marshal(of); err != nil {
+		t.Fatalf("%s: %v at %s", what, err, notFinite(reflect.ValueOf(of), ""))
+	}
+}
+
+func notFinite(v reflect.Value, at string) string {
+	switch v.Kind() {
+	case reflect.Float64:
+		if math.IsNaN(v.Float()) || math.IsInf(v.Float(), 0) {
+			return at
+		}
+	case reflect.Pointer, reflect.Interface:
+		if !v.IsNil() {
+			return notFinite(v.Elem(), at)
+		}
+	case reflect.Struct:
+		for i := range v.NumField() {
+			if found := notFinite(v.Field(i), at+"."+v.Type().Field(i).Name); found != "" {
+				return found
+			}
+		}
+	case reflect.Slice, reflect.Array:
+		for i := range v.Len() {
+			if found := notFinite(v.Index(i), fmt.Sprintf("%s[%d]", at, i)); found != "" {
+				return fmt.Sprintf("%s of %+v", found, v.Index(i))
+			}
+		}
+	}
+	return ""
+}
+
+// Whatever is valid is answered: by every engine, edit and export, without a panic,
+// without a figure that is none, and before anybody gives up waiting.
+func TestWhateverIsValidIsAnswered(t *testing.T) {
+	shop := example.Shop()
+	rapid.Check(t, func(t *rapid.T) {
+		j := example.Any(t)
+		data, _ := json.Marshal(j)
+		watch := time.AfterFunc(2*time.Minute, func() { panic("nobody waits so long for an answer: " + string(data)) })
+		defer watch.Stop()
+		before, err := fitout.Encode(&j)
+		if err != nil {
+			t.Fatal(err)
+		}
+
+		a := assess.Of(&j)
+		asJSON(t, "assessment", a)
+		for _, f := range a.Findings {
+			if !ruleID.MatchString(f.Rule) || len(f.Key) > 500 {
+				t.Fatalf("%q is no id of a rule, or %q no key", f.Rule, f.Key)
+			}
+		}
+		p := plan.Of(&j)
+		asJSON(t, "load in every case", report.LoadOf(&j))
+		asJSON(t, "card", report.CardOf(&j))
+		asJSON(t, "comparison", report.Compare(&j, nil))
+		asJSON(t, "sheets", space.Sheets(&j))
+		asJSON(t, "judgement calls", brief.SchoolsOf(p))
+		for _, s := range limits.Of(p).States() {
+			account, err := report.AccountOf(&j, s.At)
+			if err != nil {
+				t.Fatal(err)
+			}
+			asJSON(t, "account", account)
+			shown, err := edit.ShowState(&j, s.At)
+			if err != nil {
+				t.Fatalf("%s cannot be shown: %v", s.At, err)
+			}
+			asJSON(t, "state shown", assess.Of(&shown))
+		}
+		exports(t, &j)
+		edits(t, &j, &a, shop)
+		for _, l := range limits.Of(p).All {
+			if f := l.Facts(); !f.Echo {
+				ctx, stop := context.WithTimeout(context.Background(), 5*time.Second)
+				mends, err := mend.Limit(ctx, &j, shop[:min(len(shop), 20)], f.ID, func(float64) {})
+				stop()
+				if err != nil {
+					t.Fatal(err)
+				}
+				asJSON(t, "ways to mend "+f.ID, mends)
+			}
+		}
+		ctx, stop := context.WithTimeout(context.Background(), 300*time.Millisecond)
+		defer stop()
+		asJSON(t, "proposals", arrange.Propose(ctx, &j, arrange.Wishes{}, func(float64) {}))
+		after, err := fitout.Encode(&j)
+		if err != nil || string(before) != string(after) {
+			t.Fatal("something changed the job that it was given")
+		}
+	})
+}
+
+func exports(t *rapid.T, j *fitout.Job) {
+	for _, view := range []exchange.View{exchange.SideView, exchange.PlanView, exchange.RearView} {
+		for _, write := range []func(*fitout.Job, exchange.View) ([]byte, error){exchange.WriteSVG, exchange.WriteDXF} {
+			if _, err := write(j, view); err != nil {
+				t.Fatal(err)
+			}
+		}
+	}
+	if _, err := exchange.WriteItems(j); err != nil {
+		t.Fatal(err)
+	}
+	account, err := report.AccountOf(j, "")
+	if err != nil {
+		t.Fatal(err)
+	}
+	for _, write := range []func(*report.Account) ([]byte, error){exchange.WriteAccountCSV, exchange.WriteAccountXLSX, exchange.WriteAccountPDF} {
+		if _, err := write(&account); err != nil {
+			t.Fatal(err)
+		}
+	}
+}
+
+// edits makes every fix that is offered, and every other edit on every thing; what is
+// refused changes nothing.
+func edits(t *rapid.T, j *fitout.Job, a *assess.Assessment, shop []fitout.Component) {
+	look := func(what string, changed fitout.Job, err error) {
+		if err == nil {
+			asJSON(t, what, assess.Of(&changed))
+		}
+	}
+	for _, f := range a.Findings {
+		for _, fix := range f.Fixes {
+			changed, err := edit.Apply(j, shop, []fitout.FixEdit{fix.Edit})
+			look(fix.Label, changed, err)
+		}
+	}
+	for i := range j.Variants[0].Items {
+		id := j.Variants[0].Items[i].ID
+		changed, err := edit.Fill(j, id)
+		look("fill "+id, changed, err)
+		changed, err = edit.Resize(j, id, fitout.Size{Length: 300, Width: 0, Height: 15000})
+		look("resize "+id, changed, err)
+		changed, err = edit.PutAway(j, id)
+		look("put away "+id, changed, err)
+		value := rapid.SampledFrom([]float64{0, 1e-310, 100, 20000, -1}).Draw(t, "value")
+		for _, kind := range edit.Kinds() {
+			changed, err = edit.Apply(j, shop, []fitout.FixEdit{{Kind: kind, ID: id, With: shop[0].ID, Value: value}})
+			look(kind+" "+id, changed, err)
+		}
+	}
+	changed, err := edit.Branch(j, j.Variants[0].ID, "")
+	look("branch", changed, err)
+	for _, way := range edit.Ways(j, shop) {
+		changed, err = edit.Vary(j, shop, way.School, way.Choice)
+		look(way.Label, changed, err)
+	}
+}
+
+// Any draws valid jobs of many kinds, and not one kind only.
+func TestWhatIsDrawnIsOfManyKinds(t *testing.T) {
+	seen := map[string]bool{}
+	rapid.Check(t, func(t *rapid.T) {
+		j := example.Any(t)
+		seen[fmt.Sprint("tows ", j.Trailer != nil)] = true
+		seen[fmt.Sprint("extended ", j.Vehicle.Extension != nil)] = true
+		for i := range j.Variants[0].Items {
+			item := &j.Variants[0].Items[i]
+			seen[fmt.Sprint("lies in ", item.In != nil)] = true
+			if item.Module != nil {
+				seen["module "+string(item.Module.Kind)] = true
+			}
+		}
+	})
+	for _, kind := range []string{"tows true", "tows false", "extended true", "extended false", "lies in true", "lies in false"} {
+		assert.True(t, seen[kind], kind)
+	}
+	assert.Greater(t, len(seen), 20, "kinds of module among them")
+}
