@@ -27,8 +27,12 @@ func TestEveryScreenIsAccessible(t *testing.T) {
 			p.clickOn("document.querySelector('#side-tab-item')")
 			p.see("[data-panel=item]")
 		}},
-		{"load, state", "/jobs/sound-recordist/load", "[data-row]", func(p *page) { p.clickOn("document.querySelector('#side-tab-state')") }},
-		{"load, figures", "/jobs/queen-bees/load", "[data-row]", func(p *page) { p.clickOn("document.querySelector('#side-tab-figures')") }},
+		{"load, state", "/jobs/sound-recordist/load", "[data-row]", func(p *page) {
+			p.clickOn("document.querySelector('#side-tab-state')")
+		}},
+		{"load, figures", "/jobs/queen-bees/load", "[data-row]", func(p *page) {
+			p.clickOn("document.querySelector('#side-tab-figures')")
+		}},
 		{"read CSV", "/jobs/queen-bees/load", "[data-row]", func(p *page) {
 			p.press("Read CSV")
 			p.typeInto("Or paste the lines here", "name,kg,x\na,1,2\nb,c,d")
@@ -38,8 +42,12 @@ func TestEveryScreenIsAccessible(t *testing.T) {
 		{"brief, gear", "/jobs/river-gauging/brief/gear", "[data-thing=folded-raft]", nil},
 		{"brief, ways", "/jobs/sound-recordist/brief/ways", "[data-school=fridge]", nil},
 		{"vehicle, plate", "/jobs/river-gauging/vehicle", "[data-thing=gross] .binds", nil},
-		{"vehicle, weight", "/jobs/river-gauging/vehicle/weight", "[data-thing=ticket-2]", func(p *page) { p.tick("Extended, or planned") }},
-		{"vehicle, on it", "/jobs/river-gauging/vehicle/fitted", "[data-thing=winch]", func(p *page) { p.press("Details of Heavy rear springs") }},
+		{"vehicle, weight", "/jobs/river-gauging/vehicle/weight", "[data-thing=ticket-2]", func(p *page) {
+			p.tick("Extended, or planned")
+		}},
+		{"vehicle, on it", "/jobs/river-gauging/vehicle/fitted", "[data-thing=winch]", func(p *page) {
+			p.press("Details of Heavy rear springs")
+		}},
 		{"vehicle, space", "/jobs/queen-bees/vehicle/space", "[data-bay-shape=bed]", nil},
 		{"measuring sheet", "/jobs/sound-recordist/vehicle/measure/cargo", "[data-measure]", nil},
 		{"layout", "/jobs/queen-bees/layout", "[data-component]", func(p *page) {
@@ -55,7 +63,9 @@ func TestEveryScreenIsAccessible(t *testing.T) {
 			p.clickOn("document.querySelector('#bench-tab-findings')")
 			p.press("Let it stand:")
 		}},
-		{"layout, rules", "/jobs/queen-bees/layout", "[data-component]", func(p *page) { p.clickOn("document.querySelector('#bench-tab-rules')") }},
+		{"layout, rules", "/jobs/queen-bees/layout", "[data-component]", func(p *page) {
+			p.clickOn("document.querySelector('#bench-tab-rules')")
+		}},
 		{"variants", "/jobs/river-gauging/layout/variants", ".comparison th[data-variant]", nil},
 		{"cases", "/jobs/river-gauging/load/cases", "[data-case=leaving]", nil},
 		{"account", "/jobs/queen-bees/load/account", "[data-formula]", nil},

@@ -60,7 +60,8 @@ func TestCasesConfidenceAndUsingUp(t *testing.T) {
 	p.waitText("[data-band=rear] [data-weigh=food-for-nine-nights]", "the band becomes")
 	p.waitText("[data-turn-point]", "comes within its limit")
 	p.press("Water tank is used earlier")
-	p.waitFor("document.querySelector('.curve text:nth-of-type(1)') !== null && [...document.querySelectorAll('.aims li')][0].textContent.startsWith('Water tank')")
+	p.waitFor("document.querySelector('.curve text:nth-of-type(1)') !== null && [...document.querySelectorAll('.aims " +
+		"li')][0].textContent.startsWith('Water tank')")
 	p.press("Remove case As it stands today")
 	p.waitFor("document.querySelectorAll('.case-name').length === 5")
 	p.saved()
@@ -81,7 +82,8 @@ func TestACaseMaySetWhoComesAlongAndHowItStands(t *testing.T) {
 	p.choose("Assistant in this case", "At home")
 	p.waitText("[data-case=night] [data-limit=seats]", "1")
 	p.choose("Driver in this case", "Second row left")
-	p.waitFor("document.querySelector('[data-case=night] [data-limit=front] a').textContent !== document.querySelector('[data-case=\"State shown\"] [data-limit=front] a').textContent")
+	p.waitFor("document.querySelector('[data-case=night] [data-limit=front] a').textContent !== " +
+		"document.querySelector('[data-case=\"State shown\"] [data-limit=front] a').textContent")
 	p.choose("Driver in this case", "As planned")
 	p.enter("Water cell in this case", "2*5")
 	before := p.text("[data-case=night] [data-limit=gross] a")
@@ -103,7 +105,8 @@ func TestACaseMaySetWhoComesAlongAndHowItStands(t *testing.T) {
 	p.waitText(".account", "Back with honey, alone, no trailer.")
 	p.waitText(".asked", "Left and right wheels")
 	for _, format := range []string{"csv", "xlsx", "pdf"} {
-		assert.NotEqual(t, s.get("/api/jobs/queen-bees/account."+format), s.get("/api/jobs/queen-bees/account."+format+"?state=case:honey"), format)
+		assert.NotEqual(t, s.get("/api/jobs/queen-bees/account."+format),
+			s.get("/api/jobs/queen-bees/account."+format+"?state=case:honey"), format)
 	}
 }
 

@@ -12,7 +12,8 @@ import (
 func (p *page) choosePart(id string) {
 	p.t.Helper()
 	p.clickOn("document.querySelector('#bench-tab-add')")
-	p.waitFor(fmt.Sprintf("document.querySelector('[data-view=plan] [data-part=%q]')?.focus() === undefined && document.activeElement?.dataset?.part === %q", id, id))
+	p.waitFor(fmt.Sprintf("document.querySelector('[data-view=plan] [data-part=%q]')?.focus() === undefined && "+
+		"document.activeElement?.dataset?.part === %q", id, id))
 	p.keys(kb.Enter)
 	p.clickOn("document.querySelector('#bench-tab-part')")
 	p.see("[data-panel=part]")
@@ -93,7 +94,8 @@ func TestAFindingShowsItsMeasureAndIsLetStand(t *testing.T) {
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/load")
 	p.press("Rim of sample fridge on its slide 185 mm above reach")
-	p.waitFor("location.pathname.endsWith('/layout') && document.querySelector('[data-view=side] .measures [data-line]')?.textContent.startsWith('1') === true")
+	p.waitFor("location.pathname.endsWith('/layout') && document.querySelector('[data-view=side] .measures " +
+		"[data-line]')?.textContent.startsWith('1') === true")
 	p.see("[data-view=side] .part.selected")
 	p.clickOn("document.querySelector('#bench-tab-findings')")
 	p.press("Let it stand: Rim of sample fridge")
@@ -103,7 +105,8 @@ func TestAFindingShowsItsMeasureAndIsLetStand(t *testing.T) {
 	p.waitText("[data-rule=rim-height]", "Let stand: They bring their own step")
 	p.saved()
 	assert.Contains(t, string(s.get("/api/jobs/river-gauging/export")), "They bring their own step")
-	assert.Zero(t, p.count("[aria-label^='Let it stand: Rear axle']"), "what the plate forbids is not the workshop's to allow")
+	assert.Zero(t, p.count("[aria-label^='Let it stand: Rear axle']"),
+		"what the plate forbids is not the workshop's to allow")
 	p.press("Look at it again: Rim of sample fridge")
 	p.waitFor("!document.querySelector('.finding-accepted')")
 }

@@ -26,7 +26,8 @@ func TestWhatHoldsAPartIsSaid(t *testing.T) {
 		p.waitFor(fixed + ".length === " + tenths(float64(left-1)))
 	}
 	p.tells("restraint", true)
-	p.waitFor("[...document.querySelectorAll('[data-rule=restraint]')].some(f => f.textContent.includes('cargo practice') || f.textContent.includes('things are not held') || f.textContent.includes('is not held'))")
+	p.waitFor("[...document.querySelectorAll('[data-rule=restraint]')].some(f => f.textContent.includes('cargo " +
+		"practice') || f.textContent.includes('things are not held') || f.textContent.includes('is not held'))")
 	for range before {
 		p.press("Undo: Fixing to")
 	}
@@ -60,7 +61,8 @@ func TestWhatMustStayFreeIsListedAndSeen(t *testing.T) {
 	p.saved()
 	p.stage("Layout")
 	p.see("[data-component]")
-	hidden := "[...document.querySelectorAll('[data-rule=hides]')].filter(f => f.textContent.includes('eversing lamp')).length"
+	hidden := "[...document.querySelectorAll('[data-rule=hides]')].filter(f => f.textContent.includes('eversing " +
+		"lamp')).length"
 	p.clickOn("document.querySelector('#bench-tab-findings')")
 	p.see("[data-rule]")
 	assert.Zero(t, js[int](p, hidden))
@@ -110,7 +112,8 @@ func TestAFixOnTheBenchIsTriedInTheViews(t *testing.T) {
 	p.enter("Above its floor of Drawer unit left", "0")
 	p.tells("lip", true)
 	// Against a part that stays: the views make room for what is said above them.
-	y := "(" + part("side", "drawer-unit-left") + ".getBoundingClientRect().y - " + part("side", "pantry-pull-out") + ".getBoundingClientRect().y)"
+	y := "(" + part("side", "drawer-unit-left") + ".getBoundingClientRect().y - " + part("side", "pantry-pull-out") +
+		".getBoundingClientRect().y)"
 	low := js[float64](p, y)
 	p.press("Raise it by 6 mm")
 	p.waitText(".trial-bar", "Mends:")

@@ -12,10 +12,13 @@ import (
 // tabTo presses Tab until the focus is on what has a text or accessible name.
 func (p *page) tabTo(name string) {
 	p.t.Helper()
-	const focused = "[document.activeElement?.getAttribute('aria-label') ?? '', document.activeElement?.textContent?.trim() ?? '']"
+	const focused = "[document.activeElement?.getAttribute('aria-label') ?? '', " +
+		"document.activeElement?.textContent?.trim() ?? '']"
 	for range 150 {
 		if js[bool](p, focused+".some(n => n.startsWith("+quoted(name)+"))") {
-			outline := js[string](p, "(() => { const s = getComputedStyle(document.activeElement); return s.outlineStyle + s.boxShadow + getComputedStyle(document.activeElement.querySelector('.shape, rect') ?? document.activeElement).strokeWidth })()")
+			outline := js[string](p,
+				"(() => { const s = getComputedStyle(document.activeElement); return s.outlineStyle + s.boxShadow + "+
+					"getComputedStyle(document.activeElement.querySelector('.shape, rect') ?? document.activeElement).strokeWidth })()")
 			assert.NotEqual(p.t, "nonenone1px", outline, "%s shows its focus", name)
 			return
 		}

@@ -82,7 +82,8 @@ func TestKilledUnderWriteLoad(t *testing.T) {
 						job[k] = v
 					}
 					job["note"] = fmt.Sprintf("round %d save %d", round, n)
-					saved, err := send("PUT", s.url+"/api/jobs/"+job["id"].(string), map[string]any{"base": d.Revision, "lineage": d.Lineage, "job": job})
+					saved, err := send("PUT", s.url+"/api/jobs/"+job["id"].(string), map[string]any{"base": d.Revision,
+						"lineage": d.Lineage, "job": job})
 					if err != nil {
 						return // killed
 					}

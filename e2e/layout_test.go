@@ -25,7 +25,9 @@ func measuredCanopy(t *testing.T) (*server, *page) {
 	p.choose("Kind of space", "Canopy, rear")
 	p.press("Add space")
 	p.click(".one-bay .btn-primary")
-	for _, m := range [][2]string{{"lengthLeft", "1800"}, {"lengthRight", "1800"}, {"widthFront", "1600"}, {"widthRear", "1600"}, {"heightFront", "850"}, {"heightRear", "850"}, {"diagonalLeft", "2408"}, {"diagonalRight", "2408"}} {
+	for _, m := range [][2]string{{"lengthLeft", "1800"}, {"lengthRight", "1800"}, {"widthFront", "1600"},
+		{"widthRear", "1600"}, {"heightFront", "850"}, {"heightRear", "850"}, {"diagonalLeft", "2408"},
+		{"diagonalRight", "2408"}} {
 		p.click("[data-step='" + m[0] + "']")
 		p.reads(m[0], m[1])
 	}
@@ -63,7 +65,9 @@ func TestACanopyIsLaidOutByMouse(t *testing.T) {
 	assert.Zero(t, p.count(".part-wrong"))
 
 	// Dragged past the front it is called out of its space; undo brings it back.
-	scale := 1.0 / js[float64](p, "(() => { const r = document.querySelector('[data-view=plan] .bay-room').getBoundingClientRect(); return 1800 / r.width })()")
+	scale := 1.0 / js[float64](p,
+		"(() => { const r = document.querySelector('[data-view=plan] .bay-room').getBoundingClientRect(); return 1800 / "+
+			"r.width })()")
 	p.dragPart("plan", "fridge-60", -200*scale, 0)
 	p.waitText("[data-pad]", "kg")
 	p.see(".part-wrong")
@@ -116,17 +120,21 @@ func TestACanopyIsLaidOutByMouse(t *testing.T) {
 	x, y := p.place(part("side", "first-aid"))
 	tx, ty := p.place(part("side", "drawers-4"))
 	p.do(chromedp.MouseEvent(chromedp.MousePressed, x, y, chromedp.ButtonLeft))
-	p.do(chromedp.MouseEvent("mouseMoved", (x+tx)/2, (y+ty)/2, chromedp.ButtonLeft, chromedp.ButtonModifiers(chromedp.ModifierCtrl)))
+	p.do(chromedp.MouseEvent("mouseMoved", (x+tx)/2, (y+ty)/2, chromedp.ButtonLeft,
+		chromedp.ButtonModifiers(chromedp.ModifierCtrl)))
 	p.do(chromedp.MouseEvent("mouseMoved", tx, ty, chromedp.ButtonLeft, chromedp.ButtonModifiers(chromedp.ModifierCtrl)))
 	p.see(".drop-target")
-	p.do(chromedp.MouseEvent("mouseReleased", tx, ty, chromedp.ButtonLeft, chromedp.ButtonModifiers(chromedp.ModifierCtrl)))
+	p.do(chromedp.MouseEvent("mouseReleased", tx, ty, chromedp.ButtonLeft,
+		chromedp.ButtonModifiers(chromedp.ModifierCtrl)))
 	p.waitFor(field("Lies in") + ".value !== ''")
 	p.clickOn(part("plan", "drawers-4"))
 	p.waitText("[data-panel=part]", "First-aid box")
 
 	// Two faces are measured with the tape, and the drawing is saved to scale.
 	p.press("Measure between two faces")
-	room := js[[]float64](p, "(() => { const r = document.querySelector('[data-view=plan] .bay-room').getBoundingClientRect(); return [r.left, r.right, r.top + r.height / 3] })()")
+	room := js[[]float64](p,
+		"(() => { const r = document.querySelector('[data-view=plan] .bay-room').getBoundingClientRect(); return [r.left, "+
+			"r.right, r.top + r.height / 3] })()")
 	p.do(chromedp.MouseClickXY(room[0]+1, room[2]))
 	p.do(chromedp.MouseClickXY(room[1]-1, room[2]))
 	p.waitFor("document.querySelector('[data-view=plan] [data-tape]')?.dataset.tape === '1800'")
@@ -239,5 +247,6 @@ func TestWhatHangsOnASize(t *testing.T) {
 	p.press("Take back: Length of")
 	p.waitFor(field("Length of "+unit) + ".value === '1200'")
 	p.saved()
-	assert.Contains(t, string(s.get(js[string](p, "location.pathname.replace('/jobs/', '/api/jobs/').replace('/layout', '/export')"))), `"kind": "drawers"`)
+	assert.Contains(t, string(s.get(js[string](p,
+		"location.pathname.replace('/jobs/', '/api/jobs/').replace('/layout', '/export')"))), `"kind": "drawers"`)
 }

@@ -105,12 +105,14 @@ func TestDragNudgeTypeAndTakeBack(t *testing.T) {
 		p.do(chromedp.MouseEvent("mouseMoved", x+dx, y, chromedp.ButtonLeft))
 	}
 	p.waitFor("!document.querySelector('[data-pad=rear] [data-figure=load]').textContent.includes('129')")
-	assert.Equal(t, "saved", js[string](p, "document.querySelector('[data-save]').dataset.save"), "nothing is saved while it is dragged")
+	assert.Equal(t, "saved", js[string](p, "document.querySelector('[data-save]').dataset.save"),
+		"nothing is saved while it is dragged")
 	p.do(chromedp.MouseEvent("mouseReleased", x-70, y, chromedp.ButtonLeft))
 	p.saved()
 	dragged := station()
 	assert.NotEqual(t, "3136", dragged)
-	assert.Equal(t, "Undo: Move Drill rods", js[string](p, "document.querySelector('.top-actions button').getAttribute('aria-label')"))
+	assert.Equal(t, "Undo: Move Drill rods",
+		js[string](p, "document.querySelector('.top-actions button').getAttribute('aria-label')"))
 
 	// By keyboard: 10 mm, 100 mm with Shift, several steps are one gesture.
 	js[any](p, "document.querySelector('"+rods+"').focus()")
@@ -240,7 +242,8 @@ func TestLedgerSortsGroupsAndRemoves(t *testing.T) {
 	p.see("[data-row=mattress]")
 	assert.Contains(t, p.text("[data-group=Furniture]"), "6 items")
 	inOrder := func(key string) []string {
-		return js[[]string](p, "[...document.querySelectorAll('tbody[aria-label=\"Sound\"] "+key+"')].map(e => e.value ?? e.textContent)")
+		return js[[]string](p,
+			"[...document.querySelectorAll('tbody[aria-label=\"Sound\"] "+key+"')].map(e => e.value ?? e.textContent)")
 	}
 	p.press("Mass kg")
 	masses := inOrder("td:nth-child(2) input")
@@ -272,7 +275,8 @@ func TestStateOfLoading(t *testing.T) {
 	before := p.pad("gross", "load")
 	p.press("State")
 	p.choose("Use", "School run")
-	p.waitFor("!document.querySelector('[data-pad=gross] [data-figure=load]').textContent.includes(" + quoted(strings.TrimSuffix(before[2:], " kg")) + ")")
+	p.waitFor("!document.querySelector('[data-pad=gross] [data-figure=load]').textContent.includes(" +
+		quoted(strings.TrimSuffix(before[2:], " kg")) + ")")
 	assert.Equal(t, "–", p.text("[data-row=mattress] [data-cell=rear]"))
 	assert.NotEqual(t, "–", p.text("[data-row=first-child] [data-cell=rear]"))
 	p.press("Figures")
@@ -285,7 +289,9 @@ func TestReadItemsFromCSV(t *testing.T) {
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/sound-recordist")
 	file := filepath.Join(t.TempDir(), "gear.csv")
-	require.NoError(t, os.WriteFile(file, []byte("\ufeffItem;Mass (lb);Station (mm);Group\nKettle;2,5;300;Kitchen\nAnvil;heavy;100;Tools\nChair;9;-1200;Camp\n"), 0o600))
+	require.NoError(t, os.WriteFile(file,
+		[]byte("\ufeffItem;Mass (lb);Station "+
+			"(mm);Group\nKettle;2,5;300;Kitchen\nAnvil;heavy;100;Tools\nChair;9;-1200;Camp\n"), 0o600))
 	rows := p.countWhenThere("[data-row]")
 	p.press("Read CSV")
 	p.upload("CSV file", file)

@@ -10,7 +10,8 @@ import (
 // reads waits until the sheet asks for a measure, types it and goes on.
 func (p *page) reads(measure, value string) {
 	p.t.Helper()
-	p.waitFor("document.querySelector('[data-measure]')?.dataset.measure === " + quoted(measure) + " && document.activeElement?.closest('[data-measure]')")
+	p.waitFor("document.querySelector('[data-measure]')?.dataset.measure === " + quoted(measure) +
+		" && document.activeElement?.closest('[data-measure]')")
 	p.keys(value + kb.Enter)
 }
 
@@ -59,7 +60,8 @@ func TestATubIsMeasuredByKeyboardAlone(t *testing.T) {
 	p.reads("at/z", "820")
 	p.reads("diagonalLeft", "2250")
 	p.reads("diagonalRight", "2150")
-	p.waitText("[data-rule=measure-diagonals]", "Measure the diagonal from front left again: 2 250 mm was given, 2 150 mm would close it.")
+	p.waitText("[data-rule=measure-diagonals]",
+		"Measure the diagonal from front left again: 2 250 mm was given, 2 150 mm would close it.")
 
 	// The list says which to take again, and each is a step away.
 	assert.Equal(t, 3, p.count(".step-again"))
@@ -73,7 +75,8 @@ func TestATubIsMeasuredByKeyboardAlone(t *testing.T) {
 	p.keys("wide" + kb.Enter)
 	p.waitText(".step-card .refusal", "Opening, width:")
 	p.keys(kb.Escape)
-	p.waitFor("document.activeElement.value === '1520' && document.activeElement.selectionEnd === 4 && document.activeElement.selectionStart === 0")
+	p.waitFor("document.activeElement.value === '1520' && document.activeElement.selectionEnd === 4 && " +
+		"document.activeElement.selectionStart === 0")
 	p.reads("opening/width", "1420")
 	p.waitFor("!document.querySelector('.doubts li')")
 	p.saved()
@@ -84,7 +87,8 @@ func TestATubIsMeasuredByKeyboardAlone(t *testing.T) {
 	p.waitText("[data-thing=tub]", "18 of 18 measured")
 	for _, view := range []string{"side", "plan", "rear"} {
 		p.see("[data-view=" + view + "] [data-bay-shape=tub] .bay-room")
-		p.waitText("[data-view="+view+"] .measures", map[string]string{"side": "490 mm", "plan": "1 500 mm", "rear": "1 500 mm"}[view])
+		p.waitText("[data-view="+view+"] .measures", map[string]string{"side": "490 mm", "plan": "1 500 mm",
+			"rear": "1 500 mm"}[view])
 	}
 	// To scale: the tub is as much of the wheelbase as the tape says.
 	share := js[float64](p, `(() => { const view = document.querySelector('[data-view=side]');

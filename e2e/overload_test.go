@@ -12,7 +12,8 @@ import (
 func (p *page) escape() {
 	p.t.Helper()
 	p.keys(kb.Escape)
-	p.waitFor("(() => { const f = document.activeElement; return f.dataset.typing === 'false' && f.selectionStart === 0 && f.selectionEnd === f.value.length })()")
+	p.waitFor("(() => { const f = document.activeElement; return f.dataset.typing === 'false' && f.selectionStart === 0 " +
+		"&& f.selectionEnd === f.value.length })()")
 }
 
 // TestAnOverloadFromNothingByKeyboard makes a job, loads it until it is over, has it

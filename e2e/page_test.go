@@ -98,7 +98,8 @@ func plainSpaces(text string) string {
 // waitText waits until the first match shows a text.
 func (p *page) waitText(selector, want string) {
 	p.t.Helper()
-	p.waitFor(fmt.Sprintf("(document.querySelector(%s)?.textContent ?? '').replace(/[\\u202f\\u00a0]/g, ' ').includes(%s)", quoted(selector), quoted(want)))
+	p.waitFor(fmt.Sprintf("(document.querySelector(%s)?.textContent ?? '').replace(/[\\u202f\\u00a0]/g, ' ').includes(%s)",
+		quoted(selector), quoted(want)))
 }
 
 func (p *page) count(selector string) int {
@@ -110,7 +111,9 @@ func (p *page) count(selector string) int {
 func (p *page) place(expression string) (x, y float64) {
 	p.t.Helper()
 	p.waitFor(expression)
-	xy := js[[]float64](p, "(() => { const e = "+expression+"; e.scrollIntoView({block: 'nearest'}); const r = e.getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2] })()")
+	xy := js[[]float64](p,
+		"(() => { const e = "+expression+"; e.scrollIntoView({block: 'nearest'}); const r = e.getBoundingClientRect(); "+
+			"return [r.x + r.width / 2, r.y + r.height / 2] })()")
 	return xy[0], xy[1]
 }
 
@@ -128,7 +131,8 @@ func (p *page) clickOn(expression string) {
 
 // button is the button or link with a text or an accessible name.
 func button(name string) string {
-	return "[...document.querySelectorAll('button, a, [role=tab]')].find(b => [b.textContent.trim(), b.getAttribute('aria-label') ?? '']" +
+	return "[...document.querySelectorAll('button, a, [role=tab]')].find(b => [b.textContent.trim(), " +
+		"b.getAttribute('aria-label') ?? '']" +
 		".some(name => name.replace(/[\\u202f\\u00a0]/g, ' ').startsWith(" + quoted(name) + ")))"
 }
 
@@ -148,12 +152,15 @@ func linkIn(list, name string) string {
 // tick clicks the box whose label, or accessible name, begins with a text.
 func (p *page) tick(name string) {
 	p.t.Helper()
-	p.clickOn("[...document.querySelectorAll('input[type=checkbox], input[type=radio]')].find(b => [b.getAttribute('aria-label') ?? '', b.closest('label')?.textContent.trim() ?? ''].some(n => n.startsWith(" + quoted(name) + ")))")
+	p.clickOn("[...document.querySelectorAll('input[type=checkbox], input[type=radio]')].find(b => " +
+		"[b.getAttribute('aria-label') ?? '', b.closest('label')?.textContent.trim() ?? ''].some(n => n.startsWith(" +
+		quoted(name) + ")))")
 }
 
 // field is the field with an accessible name.
 func field(label string) string {
-	return "[...document.querySelectorAll('input, select, textarea')].find(f => f.getAttribute('aria-label') === " + quoted(label) + ")"
+	return "[...document.querySelectorAll('input, select, textarea')].find(f => f.getAttribute('aria-label') === " +
+		quoted(label) + ")"
 }
 
 // enter types a value into a field, in place of what is there, and Enter.

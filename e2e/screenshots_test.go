@@ -32,11 +32,16 @@ func TestScreenshots(t *testing.T) {
 			p.clickOn("document.querySelector('[data-row=folded-raft] th')")
 			js[any](p, "document.activeElement.blur()")
 		}},
-		{"state", "/jobs/sound-recordist/load", "[data-row]", func(p *page) { p.clickOn("document.querySelector('#side-tab-state')") }},
-		{"figures", "/jobs/queen-bees/load", "[data-row]", func(p *page) { p.clickOn("document.querySelector('#side-tab-figures')") }},
+		{"state", "/jobs/sound-recordist/load", "[data-row]", func(p *page) {
+			p.clickOn("document.querySelector('#side-tab-state')")
+		}},
+		{"figures", "/jobs/queen-bees/load", "[data-row]", func(p *page) {
+			p.clickOn("document.querySelector('#side-tab-figures')")
+		}},
 		{"brief", "/jobs/river-gauging/brief", "[data-implied]", nil},
 		{"ways", "/jobs/sound-recordist/brief/ways", "[data-school=fridge]", func(p *page) {
-			js[any](p, "document.querySelector('[data-school=fridge]').scrollIntoView(); document.querySelector('.stage').scrollTop -= 150")
+			js[any](p, "document.querySelector('[data-school=fridge]').scrollIntoView(); "+
+				"document.querySelector('.stage').scrollTop -= 150")
 		}},
 		{"plate", "/jobs/river-gauging/vehicle", "[data-thing=gross] .binds", nil},
 		{"weight", "/jobs/river-gauging/vehicle/weight", "[data-thing=ticket-2]", func(p *page) {
@@ -87,7 +92,8 @@ func TestScreenshots(t *testing.T) {
 			if view.prepare != nil {
 				view.prepare(p)
 			}
-			p.waitFor("document.fonts.status === 'loaded' && document.getAnimations().length === 0 && !document.querySelector('[aria-busy=true]')")
+			p.waitFor("document.fonts.status === 'loaded' && document.getAnimations().length === 0 && " +
+				"!document.querySelector('[aria-busy=true]')")
 			picture, err := chromedp.Run(p.ctx, chromedp.CaptureScreenshot())
 			require.NoError(t, err)
 			config, err := png.DecodeConfig(bytes.NewReader(picture))

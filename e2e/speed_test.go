@@ -124,7 +124,9 @@ func BenchmarkDragStepOf200Items(b *testing.B) {
 func BenchmarkDragStepOf200Modules(b *testing.B) {
 	job := many(b, 0)
 	job.ID = "modules-200"
-	unit := job.Variants[0].Items[slices.IndexFunc(job.Variants[0].Items, func(i fitout.Item) bool { return i.Module != nil && i.Module.Kind == fitout.Drawers })]
+	unit := job.Variants[0].Items[slices.IndexFunc(job.Variants[0].Items, func(i fitout.Item) bool {
+		return i.Module != nil && i.Module.Kind == fitout.Drawers
+	})]
 	job.Variants[0].Items = nil
 	for i := range 200 {
 		next := unit

@@ -43,7 +43,8 @@ func TestAnArrangementIsAskedForAndAdopted(t *testing.T) {
 	p.see("[data-component]")
 	p.tells("parts-clash", false)
 	p.waitFor("!document.querySelector('.part-wrong')")
-	assert.Contains(t, string(s.get(js[string](p, "location.pathname.replace('/jobs/', '/api/jobs/').replace('/layout', '/export')"))), "A, proposal 1")
+	assert.Contains(t, string(s.get(js[string](p,
+		"location.pathname.replace('/jobs/', '/api/jobs/').replace('/layout', '/export')"))), "A, proposal 1")
 }
 
 // TestVariantsAreComparedByHandAndTurned branches with the keyboard, turns a

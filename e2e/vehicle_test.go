@@ -46,7 +46,8 @@ func TestPlateBaselineAndParts(t *testing.T) {
 
 	// Every definition takes something else off what the papers say.
 	gross := map[string]string{
-		"tare": "3 642 kg", "kerb mass": "3 537 kg", "mass in running order": "3 474 kg", "unladen": "3 651 kg", "as weighed": "3 535 kg",
+		"tare": "3 642 kg", "kerb mass": "3 537 kg", "mass in running order": "3 474 kg", "unladen": "3 651 kg",
+		"as weighed": "3 535 kg",
 	}
 	for definition, want := range gross {
 		p.choose("What the figure contains", definition)
@@ -77,7 +78,8 @@ func TestTwoTicketsAreCombined(t *testing.T) {
 	p.enter("On Driver, Ticket 1", "88")
 	dry := func(ticket, want string) {
 		p.t.Helper()
-		p.waitFor("[...document.querySelectorAll('.tickets tr')].some(r => r.textContent.startsWith('Rear') && r.cells[" + ticket + "]?.textContent.replace(/\\s/g, ' ') === " + quoted(want) + ")")
+		p.waitFor("[...document.querySelectorAll('.tickets tr')].some(r => r.textContent.startsWith('Rear') && r.cells[" +
+			ticket + "]?.textContent.replace(/\\s/g, ' ') === " + quoted(want) + ")")
 	}
 	dry("1", "813 kg")
 	p.waitText("section[aria-label='Empty vehicle']", "Dry: front 1 178 kg, rear 813 kg")
@@ -94,7 +96,8 @@ func TestTwoTicketsAreCombined(t *testing.T) {
 	assert.Zero(t, p.count("[data-rule=tickets-contradict]"))
 
 	p.enter("Rear left, Ticket 2", "555")
-	p.waitText("[data-rule=tickets-contradict]", "gives 963 kg for the rear axle of the dry vehicle, where “Ticket 1” says 813 kg")
+	p.waitText("[data-rule=tickets-contradict]",
+		"gives 963 kg for the rear axle of the dry vehicle, where “Ticket 1” says 813 kg")
 	p.clickOn(button("Weighing tickets contradict"))
 	p.waitFor("document.activeElement.getAttribute('aria-label') === 'Name of Ticket 2'")
 	p.tick("Ticket 2 counts")
@@ -148,7 +151,9 @@ func TestAWheelbaseExtensionStretchesThePicture(t *testing.T) {
 	p := open(t, s.url+"/jobs/river-gauging/vehicle/weight")
 	p.waitPad("rear", "load", "2 129 kg")
 	wheels := func() float64 {
-		return js[float64](p, "(() => { const [a, b] = document.querySelectorAll('.beside .tyre'); return (b.cx.baseVal.value - a.cx.baseVal.value) / a.r.baseVal.value })()")
+		return js[float64](p,
+			"(() => { const [a, b] = document.querySelectorAll('.beside .tyre'); return (b.cx.baseVal.value - "+
+				"a.cx.baseVal.value) / a.r.baseVal.value })()")
 	}
 	before := wheels()
 	p.tick("Extended, or planned to be")
@@ -181,7 +186,8 @@ func TestTanksSeatsTracksAndHitch(t *testing.T) {
 	p.enter("Wheelbase", "3 m")
 	p.waitFor("!document.querySelector('[data-pad=rear] [data-figure=load]').textContent.includes('129')")
 	p.enter("Wheelbase", "0")
-	p.waitText(".notice-trouble", "vehicle.wheelbase (Kestane D4 dual-cab): 0 mm was given; accepted is a number from 1000 to 12000 mm")
+	p.waitText(".notice-trouble",
+		"vehicle.wheelbase (Kestane D4 dual-cab): 0 mm was given; accepted is a number from 1000 to 12000 mm")
 	p.press("Take back: Wheelbase")
 	p.saved()
 
@@ -200,7 +206,8 @@ func TestTanksSeatsTracksAndHitch(t *testing.T) {
 	p.waitText("[data-pad=combination]", "GCM")
 	before := p.pad("rear", "load")
 	p.enter("Ball behind the rear axle", "1500")
-	p.waitFor("!document.querySelector('[data-pad=rear] [data-figure=load]').textContent.includes(" + quoted(strings.TrimSuffix(before[2:], " kg")) + ")")
+	p.waitFor("!document.querySelector('[data-pad=rear] [data-figure=load]').textContent.includes(" +
+		quoted(strings.TrimSuffix(before[2:], " kg")) + ")")
 
 	p.saved()
 }
@@ -218,7 +225,8 @@ func TestUnitsWordsAndDatum(t *testing.T) {
 	p.waitText("[data-pad=rear]", "rear GAWR")
 	p.choose("Words of", "UK / EU")
 	p.waitText("[data-pad=gross]", "MAM")
-	assert.Contains(t, js[string](p, "document.querySelector('[data-pad=gross] .pad-of').title"), "North America: GVWR", "the tooltip has the others' words")
+	assert.Contains(t, js[string](p, "document.querySelector('[data-pad=gross] .pad-of').title"), "North America: GVWR",
+		"the tooltip has the others' words")
 
 	p.choose("Units", "Metric")
 	p.choose("Stations from", "rear axle")

@@ -11,7 +11,8 @@ import (
 func backupCommand() *cobra.Command {
 	var db string
 	cmd := &cobra.Command{
-		Use: "backup FILE", Short: "Write a consistent copy of the database to a new file, also while it is served", Args: cobra.ExactArgs(1),
+		Use: "backup FILE", Short: "Write a consistent copy of the database to a new file, also while it is served",
+		Args: cobra.ExactArgs(1),
 		RunE: func(cmd *cobra.Command, args []string) error {
 			if err := store.Backup(db, args[0]); err != nil {
 				return err
@@ -34,7 +35,8 @@ func restoreCommand() *cobra.Command {
 			if err != nil {
 				return err
 			}
-			fmt.Fprintf(cmd.OutOrStdout(), "%s is restored from %s: %d jobs, %d revisions.\n", db, args[0], held.Jobs, held.Revisions)
+			fmt.Fprintf(cmd.OutOrStdout(), "%s is restored from %s: %d jobs, %d revisions.\n", db, args[0], held.Jobs,
+				held.Revisions)
 			return nil
 		},
 	}

@@ -39,7 +39,8 @@ func readJob(cmd *cobra.Command, path string) (fitout.Job, error) {
 func assessCommand() *cobra.Command {
 	return &cobra.Command{
 		Use: "assess FILE", Short: "Print the assessment of a job document as JSON",
-		Long: "Print the assessment of a .zaino.json file as JSON; - reads standard input.\nExit code 0: no finding stops the build. 2: one does. 1: the file cannot be read.",
+		Long: "Print the assessment of a .zaino.json file as JSON; - reads standard input.\nExit code 0: no finding stops " +
+			"the build. 2: one does. 1: the file cannot be read.",
 		Args: cobra.ExactArgs(1),
 		RunE: func(cmd *cobra.Command, args []string) error {
 			job, err := readJob(cmd, args[0])

@@ -34,8 +34,10 @@ type serving struct {
 }
 
 func (s *serving) flags(cmd *cobra.Command, db string) *cobra.Command {
-	cmd.Flags().StringVar(&s.address, "listen", "127.0.0.1:8347", "address and port to listen on; beyond this machine an access code is asked for")
-	cmd.Flags().StringSliceVar(&s.hosts, "host", nil, "host name under which browsers may reach the server, beside localhost (repeatable)")
+	cmd.Flags().StringVar(&s.address, "listen", "127.0.0.1:8347",
+		"address and port to listen on; beyond this machine an access code is asked for")
+	cmd.Flags().StringSliceVar(&s.hosts, "host", nil,
+		"host name under which browsers may reach the server, beside localhost (repeatable)")
 	cmd.Flags().StringVar(&s.db, "db", db, "database file")
 	return cmd
 }
@@ -48,7 +50,8 @@ func serveCommand() *cobra.Command {
 
 func demoCommand() *cobra.Command {
 	s := &serving{demo: true}
-	return s.flags(&cobra.Command{Use: "demo", Short: "Serve the planner with the demo jobs in a database of its own", Args: cobra.NoArgs,
+	return s.flags(&cobra.Command{Use: "demo", Short: "Serve the planner with the demo jobs in a database of its own",
+		Args: cobra.NoArgs,
 		RunE: func(cmd *cobra.Command, _ []string) error { return s.run(cmd) }}, "zaino-demo.db")
 }
 
@@ -86,12 +89,15 @@ func (s *serving) run(cmd *cobra.Command) error {
 		}
 	}
 	log := slog.New(slog.NewJSONHandler(os.Stderr, nil))
-	options := api.Options{Store: jobs, Frontend: web.Files(), Log: log, Version: version, Hosts: append(s.hosts, "localhost", "127.0.0.1", "::1")}
+	options := api.Options{Store: jobs, Frontend: web.Files(), Log: log, Version: version,
+		Hosts: append(s.hosts, "localhost", "127.0.0.1", "::1")}
 	if options.Frontend == nil {
 		log.Warn("the front end has not been built; run make web. Only the API is served")
 	}
 	if !isLoopback(listener.Addr()) {
-		if options.AccessCode, err = jobs.Setting("access-code", func() string { return strings.ToLower(rand.Text()[:10]) }); err != nil {
+		if options.AccessCode, err = jobs.Setting("access-code", func() string {
+			return strings.ToLower(rand.Text()[:10])
+		}); err != nil {
 			return err
 		}
 	}
@@ -115,7 +121,8 @@ func (s *serving) announce(cmd *cobra.Command, address net.Addr, code string) {
 	if code != "" {
 		fmt.Fprintf(cmd.OutOrStdout(), "Access code, asked for once in each browser: %s\n", code)
 		if len(s.hosts) == 0 {
-			fmt.Fprintln(cmd.OutOrStdout(), "Other machines are refused until their name for this one is allowed with --host NAME.")
+			fmt.Fprintln(cmd.OutOrStdout(),
+				"Other machines are refused until their name for this one is allowed with --host NAME.")
 		}
 	}
 	path, err := filepath.Abs(s.db)
@@ -133,7 +140,8 @@ func isLoopback(address net.Addr) bool {
 func listenError(address string, err error) error {
 	switch {
 	case errors.Is(err, syscall.EADDRINUSE):
-		return fmt.Errorf("%s is in use by another program; stop that one, or choose another port with --listen 127.0.0.1:PORT", address)
+		return fmt.Errorf("%s is in use by another program; stop that one, or choose another port with --listen "+
+			"127.0.0.1:PORT", address)
 	case errors.Is(err, syscall.EACCES):
 		return fmt.Errorf("%s may not be used by this user; choose a port from 1024 up with --listen", address)
 	}
@@ -142,7 +150,8 @@ func listenError(address string, err error) error {
 
 // serveUntilSignal serves until the program is asked to stop, then lets
 // requests finish.
-func serveUntilSignal(ctx context.Context, listener net.Listener, server *http.Server, jobs *store.Store, log *slog.Logger) error {
+func serveUntilSignal(ctx context.Context, listener net.Listener, server *http.Server, jobs *store.Store,
+	log *slog.Logger) error {
 	ctx, stop := signal.NotifyContext(ctx, os.Interrupt, syscall.SIGTERM)
 	defer stop()
 	go thinDaily(ctx, jobs, log)

@@ -41,7 +41,8 @@ func (g *gate) open(code string) (http.Cookie, error) {
 		return http.Cookie{}, huma.Error429TooManyRequests("Too many tries; wait a minute and enter the access code again.")
 	}
 	if !hmac.Equal([]byte(strings.TrimSpace(code)), []byte(g.code)) {
-		return http.Cookie{}, huma.Error401Unauthorized("This is not the access code; accepted is the one that the server shows at its start.")
+		return http.Cookie{},
+			huma.Error401Unauthorized("This is not the access code; accepted is the one that the server shows at its start.")
 	}
 	return http.Cookie{
 		Name: accessCookie, Value: g.token(), Path: "/", HttpOnly: true, SameSite: http.SameSiteStrictMode,

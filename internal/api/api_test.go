@@ -97,40 +97,65 @@ func TestBadRequestsAreProblemDocuments(t *testing.T) {
 		{"no such job", "GET", "/api/jobs/none", "", 404, "There is no such job here"},
 		{"an id with a slash", "GET", "/api/jobs/..%2Fx", "", 422, ""},
 		{"no such operation", "GET", "/api/nothing", "", 404, "There is nothing at /api/nothing."},
-		{"a job without a name", "POST", "/api/jobs", `{"name":"","region":"anz"}`, 422, `name: \"\" was given; expected length >= 1`},
-		{"a region that is none", "POST", "/api/jobs", `{"name":"x","region":"mars"}`, 422, `region: \"mars\" was given; expected value to be one of`},
-		{"a vehicle class that is none", "POST", "/api/jobs", `{"name":"x","region":"anz","class":"zeppelin"}`, 422, "class: zeppelin was given; accepted is the id of a vehicle class"},
-		{"an unknown field of a request", "POST", "/api/jobs", `{"name":"x","region":"anz","colour":1}`, 422, "colour: an unknown field was given; accepted are only the fields of the contract"},
-		{"a wheelbase of nothing", "POST", "/api/assess", strings.Replace(good, `"wheelbase": 3150`, `"wheelbase": 0`, 1), 422, "0 mm was given; accepted is a number from 1000 to 12000 mm"},
+		{"a job without a name", "POST", "/api/jobs", `{"name":"","region":"anz"}`, 422,
+			`name: \"\" was given; expected length >= 1`},
+		{"a region that is none", "POST", "/api/jobs", `{"name":"x","region":"mars"}`, 422,
+			`region: \"mars\" was given; expected value to be one of`},
+		{"a vehicle class that is none", "POST", "/api/jobs", `{"name":"x","region":"anz","class":"zeppelin"}`, 422,
+			"class: zeppelin was given; accepted is the id of a vehicle class"},
+		{"an unknown field of a request", "POST", "/api/jobs", `{"name":"x","region":"anz","colour":1}`, 422,
+			"colour: an unknown field was given; accepted are only the fields of the contract"},
+		{"a wheelbase of nothing", "POST", "/api/assess", strings.Replace(good, `"wheelbase": 3150`, `"wheelbase": 0`, 1),
+			422, "0 mm was given; accepted is a number from 1000 to 12000 mm"},
 		{"NaN", "POST", "/api/assess", strings.Replace(good, `"wheelbase": 3150`, `"wheelbase": NaN`, 1), 422, "is not JSON"},
-		{"10 MB", "POST", "/api/jobs/import", `{"format":"zaino.job","note":"` + strings.Repeat("x", 10<<20) + `"}`, 413, "request body is too large"},
+		{"10 MB", "POST", "/api/jobs/import", `{"format":"zaino.job","note":"` + strings.Repeat("x", 10<<20) + `"}`, 413,
+			"request body is too large"},
 		{"a newer file", "POST", "/api/jobs/import", `{"format":"zaino.job","version":99}`, 422, "written by a newer Zaino"},
-		{"saving another job", "PUT", "/api/jobs/river-gauging", save(strings.Replace(good, `"id": "river-gauging"`, `"id": "other"`, 1)), 422, "id: other was given; accepted is river-gauging"},
-		{"saving a job that is not there", "PUT", "/api/jobs/other", save(strings.Replace(good, `"id": "river-gauging"`, `"id": "other"`, 1)), 404, "There is no such job here"},
+		{"saving another job", "PUT", "/api/jobs/river-gauging",
+			save(strings.Replace(good, `"id": "river-gauging"`, `"id": "other"`, 1)), 422,
+			"id: other was given; accepted is river-gauging"},
+		{"saving a job that is not there", "PUT", "/api/jobs/other",
+			save(strings.Replace(good, `"id": "river-gauging"`, `"id": "other"`, 1)), 404, "There is no such job here"},
 		{"saving nothing", "PUT", "/api/jobs/river-gauging", "{}", 422, "is not JSON"},
 		{"deleting what is not there", "DELETE", "/api/jobs/none", "", 404, "There is no such job here"},
 		{"an empty CSV", "POST", "/api/items/preview", `{"text":"","job":` + good + `}`, 422, "the file is empty"},
-		{"an edit of the bench that is none", "POST", "/api/bench", `{"edit":"explode","id":"water-tank","job":` + good + `}`, 422, "accepted is fill, resize or put-away"},
-		{"filling with what is bought", "POST", "/api/bench", `{"edit":"fill","id":"water-tank","job":` + good + `}`, 422, "a part that is bought whole"},
-		{"a size below nothing", "POST", "/api/bench", `{"edit":"resize","id":"water-tank","size":{"length":-1,"width":1,"height":1},"job":` + good + `}`, 422, "size.length"},
-		{"putting away what has drawers", "POST", "/api/bench", `{"edit":"put-away","id":"drawer-unit-left","job":` + good + `}`, 422, "no compartments of its own"},
+		{"an edit of the bench that is none", "POST", "/api/bench", `{"edit":"explode","id":"water-tank","job":` + good + `}`,
+			422, "accepted is fill, resize or put-away"},
+		{"filling with what is bought", "POST", "/api/bench", `{"edit":"fill","id":"water-tank","job":` + good + `}`, 422,
+			"a part that is bought whole"},
+		{"a size below nothing", "POST", "/api/bench",
+			`{"edit":"resize","id":"water-tank","size":{"length":-1,"width":1,"height":1},"job":` + good + `}`, 422,
+			"size.length"},
+		{"putting away what has drawers", "POST", "/api/bench", `{"edit":"put-away","id":"drawer-unit-left","job":` + good +
+			`}`, 422, "no compartments of its own"},
 		{"forgetting a component that is not kept", "DELETE", "/api/components/none", "", 404, ""},
-		{"a catalogue that is none", "POST", "/api/components", `{"text":"Name,Length\nBox,1"}`, 422, "no column is headed width"},
+		{"a catalogue that is none", "POST", "/api/components", `{"text":"Name,Length\nBox,1"}`, 422,
+			"no column is headed width"},
 		{"a view that is none", "GET", "/api/jobs/river-gauging/svg/below", "", 422, "view"},
 		{"a sheet of a job that is none", "POST", "/api/sheets", `{"format":"zaino.job"}`, 422, "version"},
-		{"a limit that cannot be mended", "POST", "/api/mend", `{"limit":"nothing","job":` + good + `}`, 422, "limit: nothing was given; accepted is one of the job's limits: front, rear, gross"},
-		{"a combination without a trailer", "POST", "/api/mend", `{"limit":"combination","job":` + good + `}`, 422, "combination was given; accepted is one of the job's limits"},
+		{"a limit that cannot be mended", "POST", "/api/mend", `{"limit":"nothing","job":` + good + `}`, 422,
+			"limit: nothing was given; accepted is one of the job's limits: front, rear, gross"},
+		{"a combination without a trailer", "POST", "/api/mend", `{"limit":"combination","job":` + good + `}`, 422,
+			"combination was given; accepted is one of the job's limits"},
 		{"mending nothing", "POST", "/api/mend", `{"limit":"rear"}`, 422, "job"},
-		{"a fix that was not offered", "POST", "/api/fix", `{"edits":[{"kind":"drop","id":"nothing","with":"","value":3}],"job":` + good + `}`, 422, "a change that was offered for this job"},
-		{"a fix into nonsense", "POST", "/api/fix", `{"edits":[{"kind":"part-length","id":"water-tank","with":"","value":-3}],"job":` + good + `}`, 422, "Water tank"},
+		{"a fix that was not offered", "POST", "/api/fix",
+			`{"edits":[{"kind":"drop","id":"nothing","with":"","value":3}],"job":` + good + `}`, 422,
+			"a change that was offered for this job"},
+		{"a fix into nonsense", "POST", "/api/fix",
+			`{"edits":[{"kind":"part-length","id":"water-tank","with":"","value":-3}],"job":` + good + `}`, 422, "Water tank"},
 		{"a fix with a field too many", "POST", "/api/fix", `{"edits":[],"colour":1,"job":` + good + `}`, 422, "colour"},
 		{"a case that is none", "POST", "/api/show?state=case:gone", good, 422, "case: and the id of a case"},
 		{"a state that is none", "POST", "/api/account?state=case:gone", good, 422, "case: and the id of a case"},
-		{"the account of a state that is none", "GET", "/api/jobs/river-gauging/account.pdf?state=worst:nothing", "", 422, "worst: and one of front, rear"},
-		{"an aim that is none", "POST", "/api/propose", `{"wishes":{"aims":["beauty"]},"job":` + good + `}`, 422, "accepted is rear-axle, low, sides, access, steps or room"},
-		{"an edit of variants that is none", "POST", "/api/variants", `{"edit":"burn","job":` + good + `}`, 422, "accepted is branch or vary"},
-		{"branching from nothing", "POST", "/api/variants", `{"edit":"branch","from":"z","name":"Z","job":` + good + `}`, 422, "the id of a variant"},
-		{"a way that changes no part", "POST", "/api/variants", `{"edit":"vary","school":"suspension","choice":"airbags","job":` + good + `}`, 422, "by hand"},
+		{"the account of a state that is none", "GET", "/api/jobs/river-gauging/account.pdf?state=worst:nothing", "", 422,
+			"worst: and one of front, rear"},
+		{"an aim that is none", "POST", "/api/propose", `{"wishes":{"aims":["beauty"]},"job":` + good + `}`, 422,
+			"accepted is rear-axle, low, sides, access, steps or room"},
+		{"an edit of variants that is none", "POST", "/api/variants", `{"edit":"burn","job":` + good + `}`, 422,
+			"accepted is branch or vary"},
+		{"branching from nothing", "POST", "/api/variants", `{"edit":"branch","from":"z","name":"Z","job":` + good + `}`, 422,
+			"the id of a variant"},
+		{"a way that changes no part", "POST", "/api/variants",
+			`{"edit":"vary","school":"suspension","choice":"airbags","job":` + good + `}`, 422, "by hand"},
 		{"posting to a screen", "POST", "/jobs", "{}", 405, "can only be read"},
 	}
 	for _, c := range cases {
@@ -159,7 +184,8 @@ func TestConflictTellsBothValues(t *testing.T) {
 	require.Equal(t, 409, status)
 	var problem conflictProblem
 	require.NoError(t, json.Unmarshal([]byte(body), &problem))
-	assert.Equal(t, []fitout.Conflict{{Path: []string{"name"}, Name: "Theirs", Mine: "Mine", Theirs: "Theirs"}}, problem.Conflicts)
+	assert.Equal(t, []fitout.Conflict{{Path: []string{"name"}, Name: "Theirs", Mine: "Mine", Theirs: "Theirs"}},
+		problem.Conflicts)
 	assert.Equal(t, 2, problem.Current.Revision)
 }
 
@@ -182,7 +208,8 @@ func TestImportKeepsTheIdOrMakesACopy(t *testing.T) {
 func TestWhoMayConnect(t *testing.T) {
 	server, _ := serve(t)
 	t.Run("a page of another site", func(t *testing.T) {
-		status, _, body := ask(t, "POST", server.URL+"/api/jobs", `{"name":"x","region":"anz"}`, "Origin", "http://elsewhere.example", "Sec-Fetch-Site", "cross-site")
+		status, _, body := ask(t, "POST", server.URL+"/api/jobs", `{"name":"x","region":"anz"}`, "Origin",
+			"http://elsewhere.example", "Sec-Fetch-Site", "cross-site")
 		assert.Equal(t, 403, status)
 		assert.Contains(t, body, "another site")
 	})
@@ -240,7 +267,10 @@ func TestPagesComeWithTheirPolicy(t *testing.T) {
 
 func TestAHandlerThatBreaksIsAnswered(t *testing.T) {
 	log := &bytes.Buffer{}
-	handler := recoverPanics(slog.New(slog.NewJSONHandler(log, nil)))(http.HandlerFunc(func(http.ResponseWriter, *http.Request) { panic("bolt sheared") }))
+	handler := recoverPanics(slog.New(slog.NewJSONHandler(log, nil)))(http.HandlerFunc(func(http.ResponseWriter,
+		*http.Request) {
+		panic("bolt sheared")
+	}))
 	recorder := httptest.NewRecorder()
 	handler.ServeHTTP(recorder, httptest.NewRequest(http.MethodGet, "/api/jobs", nil))
 	assert.Equal(t, 500, recorder.Code)

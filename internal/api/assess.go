@@ -37,7 +37,9 @@ func (h handlers) registerAssess(api huma.API) {
 	ofJob(api, "assess", "/api/assess", func(j *fitout.Job) *assessmentOutput { return &assessmentOutput{assess.Of(j)} })
 	ofJob(api, "load", "/api/load", func(j *fitout.Job) *loadOutput { return &loadOutput{report.LoadOf(j)} })
 	ofJob(api, "card", "/api/card", func(j *fitout.Job) *cardOutput { return &cardOutput{report.CardOf(j)} })
-	ofJob(api, "schools", "/api/schools", func(j *fitout.Job) *schoolsOutput { return &schoolsOutput{brief.SchoolsOf(plan.Of(j))} })
+	ofJob(api, "schools", "/api/schools", func(j *fitout.Job) *schoolsOutput {
+		return &schoolsOutput{brief.SchoolsOf(plan.Of(j))}
+	})
 	account := withJob("account", http.MethodPost, "/api/account")
 	huma.Register(api, account, func(_ context.Context, in *stateBody) (*accountOutput, error) {
 		job, err := fitout.Decode(in.RawBody)

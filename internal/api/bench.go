@@ -60,45 +60,52 @@ type importOutput struct {
 }
 
 func (h handlers) registerBench(api huma.API) {
-	huma.Register(api, operation("module-kinds", http.MethodGet, "/api/module-kinds"), func(context.Context, *struct{}) (*specsOutput, error) {
-		return &specsOutput{module.Specs[:]}, nil
-	})
-	huma.Register(api, operation("components", http.MethodGet, "/api/components"), func(context.Context, *struct{}) (*componentsOutput, error) {
-		all, err := h.components()
-		return &componentsOutput{all}, problem(err)
-	})
-	huma.Register(api, operation("keep-component", http.MethodPut, "/api/components/{id}"), func(_ context.Context, in *keepInput) (*struct{}, error) {
-		in.Body.ID, in.Body.Item.ID = in.ID, in.ID
-		in.Body.Loosen()
-		if err := fitout.CheckComponent(&in.Body); err != nil {
-			return nil, problem(err)
-		}
-		return nil, problem(h.store.KeepComponents([]fitout.Component{in.Body}))
-	})
-	huma.Register(api, operation("forget-component", http.MethodDelete, "/api/components/{id}"), func(_ context.Context, in *ComponentID) (*struct{}, error) {
-		return nil, problem(h.store.ForgetComponent(in.ID))
-	})
-	export := func(format, contentType string, write func([]fitout.Component) ([]byte, error)) {
-		huma.Register(api, operation("export-components-"+format, http.MethodGet, "/api/catalogue."+format), func(context.Context, *struct{}) (*fileOutput, error) {
-			own, err := h.store.Components()
-			if err != nil {
+	huma.Register(api, operation("module-kinds", http.MethodGet, "/api/module-kinds"),
+		func(context.Context, *struct{}) (*specsOutput, error) {
+			return &specsOutput{module.Specs[:]}, nil
+		})
+	huma.Register(api, operation("components", http.MethodGet, "/api/components"),
+		func(context.Context, *struct{}) (*componentsOutput, error) {
+			all, err := h.components()
+			return &componentsOutput{all}, problem(err)
+		})
+	huma.Register(api, operation("keep-component", http.MethodPut, "/api/components/{id}"),
+		func(_ context.Context, in *keepInput) (*struct{}, error) {
+			in.Body.ID, in.Body.Item.ID = in.ID, in.ID
+			in.Body.Loosen()
+			if err := fitout.CheckComponent(&in.Body); err != nil {
 				return nil, problem(err)
 			}
-			data, err := write(own)
-			return &fileOutput{ContentType: contentType, ContentDisposition: `attachment; filename="catalogue.` + format + `"`, Body: data}, problem(err)
+			return nil, problem(h.store.KeepComponents([]fitout.Component{in.Body}))
 		})
+	huma.Register(api, operation("forget-component", http.MethodDelete, "/api/components/{id}"),
+		func(_ context.Context, in *ComponentID) (*struct{}, error) {
+			return nil, problem(h.store.ForgetComponent(in.ID))
+		})
+	export := func(format, contentType string, write func([]fitout.Component) ([]byte, error)) {
+		huma.Register(api, operation("export-components-"+format, http.MethodGet, "/api/catalogue."+format),
+			func(context.Context, *struct{}) (*fileOutput, error) {
+				own, err := h.store.Components()
+				if err != nil {
+					return nil, problem(err)
+				}
+				data, err := write(own)
+				return &fileOutput{ContentType: contentType, ContentDisposition: `attachment; filename="catalogue.` + format + `"`,
+					Body: data}, problem(err)
+			})
 	}
 	export("json", "application/json", exchange.WriteComponentsJSON)
 	export("csv", "text/csv; charset=utf-8", exchange.WriteComponentsCSV)
-	huma.Register(api, operation("import-components", http.MethodPost, "/api/components"), func(_ context.Context, in *importInput) (*importOutput, error) {
-		components, err := exchange.ReadComponents(in.Body.Text)
-		if err != nil {
-			return nil, huma.Error422UnprocessableEntity(err.Error())
-		}
-		out := &importOutput{}
-		out.Body.Added = len(components)
-		return out, problem(h.store.KeepComponents(components))
-	})
+	huma.Register(api, operation("import-components", http.MethodPost, "/api/components"),
+		func(_ context.Context, in *importInput) (*importOutput, error) {
+			components, err := exchange.ReadComponents(in.Body.Text)
+			if err != nil {
+				return nil, huma.Error422UnprocessableEntity(err.Error())
+			}
+			out := &importOutput{}
+			out.Body.Added = len(components)
+			return out, problem(h.store.KeepComponents(components))
+		})
 	fix := withJob("fix", http.MethodPost, "/api/fix")
 	huma.Register(api, fix, h.fix)
 	documentBody[FixRequest](api, api.OpenAPI().Paths[fix.Path].Post)

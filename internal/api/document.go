@@ -32,16 +32,18 @@ type revisionOutput struct {
 }
 
 func (h handlers) registerDocuments(api huma.API) {
-	huma.Register(api, operation("load-job", http.MethodGet, "/api/jobs/{id}"), func(_ context.Context, in *JobID) (*documentOutput, error) {
-		document, err := h.store.Load(in.ID)
-		return &documentOutput{document}, problem(err)
-	})
-	huma.Register(api, operation("job-revision", http.MethodGet, "/api/jobs/{id}/revision"), func(_ context.Context, in *JobID) (*revisionOutput, error) {
-		revision, err := h.store.Revision(in.ID)
-		out := &revisionOutput{}
-		out.Body.Revision, out.Body.Lineage = revision, h.store.Lineage()
-		return out, problem(err)
-	})
+	huma.Register(api, operation("load-job", http.MethodGet, "/api/jobs/{id}"),
+		func(_ context.Context, in *JobID) (*documentOutput, error) {
+			document, err := h.store.Load(in.ID)
+			return &documentOutput{document}, problem(err)
+		})
+	huma.Register(api, operation("job-revision", http.MethodGet, "/api/jobs/{id}/revision"),
+		func(_ context.Context, in *JobID) (*revisionOutput, error) {
+			revision, err := h.store.Revision(in.ID)
+			out := &revisionOutput{}
+			out.Body.Revision, out.Body.Lineage = revision, h.store.Lineage()
+			return out, problem(err)
+		})
 	save := withJob("save-job", http.MethodPut, "/api/jobs/{id}")
 	save.Responses = map[string]*huma.Response{"409": {
 		Description: "Somebody else changed the same meanwhile",

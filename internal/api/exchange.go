@@ -43,27 +43,33 @@ func (h handlers) registerExchange(api huma.API) {
 	huma.Register(api, importing, h.importJob)
 	documentBody[fitout.Job](api, api.OpenAPI().Paths[importing.Path].Post)
 
-	huma.Register(api, operation("export-job", http.MethodGet, "/api/jobs/{id}/export"), func(_ context.Context, in *JobID) (*fileOutput, error) {
-		return h.file(in.ID, ".zaino.json", "application/json", fitout.Encode)
-	})
-	huma.Register(api, operation("export-items", http.MethodGet, "/api/jobs/{id}/items.csv"), func(_ context.Context, in *JobID) (*fileOutput, error) {
-		return h.file(in.ID, "-items.csv", "text/csv; charset=utf-8", exchange.WriteItems)
-	})
-	drawing := func(format, contentType string, write func(*fitout.Job, exchange.View) ([]byte, error)) {
-		huma.Register(api, operation("drawing-"+format, http.MethodGet, "/api/jobs/{id}/"+format+"/{view}"), func(_ context.Context, in *drawingInput) (*fileOutput, error) {
-			return h.file(in.ID, "-"+string(in.View)+"."+format, contentType, func(j *fitout.Job) ([]byte, error) { return write(j, in.View) })
+	huma.Register(api, operation("export-job", http.MethodGet, "/api/jobs/{id}/export"),
+		func(_ context.Context, in *JobID) (*fileOutput, error) {
+			return h.file(in.ID, ".zaino.json", "application/json", fitout.Encode)
 		})
+	huma.Register(api, operation("export-items", http.MethodGet, "/api/jobs/{id}/items.csv"),
+		func(_ context.Context, in *JobID) (*fileOutput, error) {
+			return h.file(in.ID, "-items.csv", "text/csv; charset=utf-8", exchange.WriteItems)
+		})
+	drawing := func(format, contentType string, write func(*fitout.Job, exchange.View) ([]byte, error)) {
+		huma.Register(api, operation("drawing-"+format, http.MethodGet, "/api/jobs/{id}/"+format+"/{view}"),
+			func(_ context.Context, in *drawingInput) (*fileOutput, error) {
+				return h.file(in.ID, "-"+string(in.View)+"."+format, contentType, func(j *fitout.Job) ([]byte, error) {
+					return write(j, in.View)
+				})
+			})
 	}
 	account := func(format, contentType string, write func(*report.Account) ([]byte, error)) {
-		huma.Register(api, operation("account-"+format, http.MethodGet, "/api/jobs/{id}/account."+format), func(_ context.Context, in *accountInput) (*fileOutput, error) {
-			return h.file(in.ID, "-load."+format, contentType, func(j *fitout.Job) ([]byte, error) {
-				a, err := report.AccountOf(j, in.State)
-				if err != nil {
-					return nil, err
-				}
-				return write(&a)
+		huma.Register(api, operation("account-"+format, http.MethodGet, "/api/jobs/{id}/account."+format),
+			func(_ context.Context, in *accountInput) (*fileOutput, error) {
+				return h.file(in.ID, "-load."+format, contentType, func(j *fitout.Job) ([]byte, error) {
+					a, err := report.AccountOf(j, in.State)
+					if err != nil {
+						return nil, err
+					}
+					return write(&a)
+				})
 			})
-		})
 	}
 	account("csv", "text/csv; charset=utf-8", exchange.WriteAccountCSV)
 	account("xlsx", "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet", exchange.WriteAccountXLSX)
@@ -99,7 +105,8 @@ func (h handlers) file(id, ending, contentType string, write func(*fitout.Job) (
 		return nil, problem(err)
 	}
 	data, err := write(&document.Job)
-	return &fileOutput{ContentType: contentType, ContentDisposition: `attachment; filename="` + exchange.FileName(document.Job.Name) + ending + `"`, Body: data}, problem(err)
+	return &fileOutput{ContentType: contentType, ContentDisposition: `attachment; filename="` +
+		exchange.FileName(document.Job.Name) + ending + `"`, Body: data}, problem(err)
 }
 
 func (h handlers) previewItems(_ context.Context, in *jobBody) (*previewOutput, error) {

@@ -60,22 +60,25 @@ type documentOutput struct{ Body store.Document }
 func (h handlers) registerJobs(api huma.API) {
 	huma.Register(api, operation("list-jobs", http.MethodGet, "/api/jobs"), h.list)
 	huma.Register(api, operation("create-job", http.MethodPost, "/api/jobs"), h.create)
-	huma.Register(api, operation("vehicle-classes", http.MethodGet, "/api/vehicle-classes"), func(context.Context, *struct{}) (*classesOutput, error) {
-		classes, err := catalogue.Classes()
-		out := &classesOutput{Body: []vehicleClass{}}
-		for _, c := range classes {
-			out.Body = append(out.Body, vehicleClass{c.ID, c.Label})
-		}
-		return out, problem(err)
-	})
+	huma.Register(api, operation("vehicle-classes", http.MethodGet, "/api/vehicle-classes"),
+		func(context.Context, *struct{}) (*classesOutput, error) {
+			classes, err := catalogue.Classes()
+			out := &classesOutput{Body: []vehicleClass{}}
+			for _, c := range classes {
+				out.Body = append(out.Body, vehicleClass{c.ID, c.Label})
+			}
+			return out, problem(err)
+		})
 	huma.Register(api, operation("duplicate-job", http.MethodPost, "/api/jobs/{id}/duplicate"), h.duplicate)
 	huma.Register(api, operation("archive-job", http.MethodPut, "/api/jobs/{id}/archived"), h.archive)
-	huma.Register(api, operation("delete-job", http.MethodDelete, "/api/jobs/{id}"), func(_ context.Context, in *JobID) (*struct{}, error) {
-		return nil, problem(h.store.Delete(in.ID))
-	})
-	huma.Register(api, operation("restore-job", http.MethodPost, "/api/jobs/{id}/restore"), func(_ context.Context, in *JobID) (*struct{}, error) {
-		return nil, problem(h.store.Restore(in.ID))
-	})
+	huma.Register(api, operation("delete-job", http.MethodDelete, "/api/jobs/{id}"),
+		func(_ context.Context, in *JobID) (*struct{}, error) {
+			return nil, problem(h.store.Delete(in.ID))
+		})
+	huma.Register(api, operation("restore-job", http.MethodPost, "/api/jobs/{id}/restore"),
+		func(_ context.Context, in *JobID) (*struct{}, error) {
+			return nil, problem(h.store.Restore(in.ID))
+		})
 }
 
 // operation is an operation with the limits that hold for all.
@@ -84,7 +87,8 @@ func operation(id, method, path string) huma.Operation {
 }
 
 func (h handlers) list(_ context.Context, in *listInput) (*jobList, error) {
-	jobs, total, err := h.store.List(store.Query{Search: in.Search, Archived: in.Archived, Limit: in.Limit, Offset: in.Offset})
+	jobs, total, err := h.store.List(store.Query{Search: in.Search, Archived: in.Archived, Limit: in.Limit,
+		Offset: in.Offset})
 	out := &jobList{}
 	out.Body.Jobs, out.Body.Total = jobs, total
 	return out, problem(err)
@@ -102,7 +106,8 @@ func (h handlers) create(_ context.Context, in *createInput) (*documentOutput, e
 		}
 		i := slices.IndexFunc(classes, func(c catalogue.Class) bool { return c.ID == in.Body.Class })
 		if i < 0 {
-			return nil, problem(fitout.Problem{Path: "class", Given: in.Body.Class, Accepted: "the id of a vehicle class, as /api/vehicle-classes lists them"})
+			return nil, problem(fitout.Problem{Path: "class", Given: in.Body.Class,
+				Accepted: "the id of a vehicle class, as /api/vehicle-classes lists them"})
 		}
 		job.Vehicle = classes[i].Vehicle
 	}

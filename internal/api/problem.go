@@ -50,7 +50,8 @@ func validationProblem(status int, message string, errs ...error) huma.StatusErr
 			if detail.Message == validation.MsgUnexpectedProperty {
 				given, detail.Message = []byte("an unknown field"), "accepted are only the fields of the contract"
 			}
-			detail.Message = fmt.Sprintf("%s: %.60s was given; %s", strings.TrimPrefix(detail.Location, "body."), given, detail.Message)
+			detail.Message = fmt.Sprintf("%s: %.60s was given; %s", strings.TrimPrefix(detail.Location, "body."), given,
+				detail.Message)
 			detail.Value = nil
 			sentences = append(sentences, detail.Message)
 		}
@@ -125,7 +126,8 @@ func decodeWithJob(body []byte, out any, raw *json.RawMessage) (fitout.Job, erro
 	decoder := json.NewDecoder(bytes.NewReader(body))
 	decoder.DisallowUnknownFields()
 	if err := decoder.Decode(out); err != nil {
-		return fitout.Job{}, huma.Error422UnprocessableEntity("The request is not understood: " + strings.TrimPrefix(err.Error(), "json: ") + "; accepted are only the fields of the contract")
+		return fitout.Job{}, huma.Error422UnprocessableEntity("The request is not understood: " +
+			strings.TrimPrefix(err.Error(), "json: ") + "; accepted are only the fields of the contract")
 	}
 	job, err := fitout.Decode(*raw)
 	if err != nil {

@@ -13,7 +13,8 @@ import (
 // contentPolicy lets a page load only what this server sends. Nothing inline:
 // text from a job can never become script. data: is for the icons in the style
 // sheet and for drawings.
-const contentPolicy = "default-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'"
+const contentPolicy = "default-src 'self'; img-src 'self' data:; object-src 'none'; base-uri 'none'; form-action " +
+	"'self'; frame-ancestors 'none'"
 
 func securityHeaders(next http.Handler) http.Handler {
 	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
@@ -33,7 +34,8 @@ func securityHeaders(next http.Handler) http.Handler {
 func sameOrigin() func(http.Handler) http.Handler {
 	protection := http.NewCrossOriginProtection()
 	protection.SetDenyHandler(http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) {
-		writeProblem(w, http.StatusForbidden, "A page of another site asked for this; accepted are requests from Zaino's own pages.")
+		writeProblem(w, http.StatusForbidden,
+			"A page of another site asked for this; accepted are requests from Zaino's own pages.")
 	}))
 	return protection.Handler
 }
@@ -49,7 +51,8 @@ func allowHosts(hosts []string) func(http.Handler) http.Handler {
 			}
 			host = strings.ToLower(strings.Trim(host, "[]"))
 			if !slices.Contains(hosts, host) {
-				writeProblem(w, http.StatusMisdirectedRequest, "The host name "+host+" is not allowed; start the server with --host "+host+" to allow it.")
+				writeProblem(w, http.StatusMisdirectedRequest,
+					"The host name "+host+" is not allowed; start the server with --host "+host+" to allow it.")
 				return
 			}
 			next.ServeHTTP(w, r)

@@ -31,7 +31,8 @@ type accessOutput struct {
 }
 
 func (h handlers) registerSystem(api huma.API) {
-	huma.Register(api, operation("health", http.MethodGet, healthPath), func(context.Context, *struct{}) (*healthOutput, error) {
+	huma.Register(api, operation("health", http.MethodGet, healthPath), func(context.Context, *struct{}) (*healthOutput,
+		error) {
 		if err := h.store.Ping(); err != nil {
 			return nil, huma.Error503ServiceUnavailable("The database does not answer: " + err.Error())
 		}
@@ -39,11 +40,13 @@ func (h handlers) registerSystem(api huma.API) {
 		out.Body.Status, out.Body.Version = "ok", h.version
 		return out, nil
 	})
-	huma.Register(api, operation("vocabulary", http.MethodGet, "/api/vocabulary"), func(context.Context, *struct{}) (*vocabularyOutput, error) {
-		return &vocabularyOutput{fitout.Vocabulary()}, nil
-	})
-	huma.Register(api, operation("give-access", http.MethodPost, accessPath), func(_ context.Context, in *accessInput) (*accessOutput, error) {
-		cookie, err := h.gate.open(in.Body.Code)
-		return &accessOutput{cookie}, err
-	})
+	huma.Register(api, operation("vocabulary", http.MethodGet, "/api/vocabulary"),
+		func(context.Context, *struct{}) (*vocabularyOutput, error) {
+			return &vocabularyOutput{fitout.Vocabulary()}, nil
+		})
+	huma.Register(api, operation("give-access", http.MethodPost, accessPath),
+		func(_ context.Context, in *accessInput) (*accessOutput, error) {
+			cookie, err := h.gate.open(in.Body.Code)
+			return &accessOutput{cookie}, err
+		})
 }

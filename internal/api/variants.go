@@ -97,9 +97,11 @@ func (h handlers) registerVariants(api huma.API) {
 
 // streams registers what takes its time: it answers with lines of JSON, the share
 // that is done and at last what was found; ending the request calls it off.
-func streams[Line, Request any](api huma.API, name, path string, handle func(context.Context, *jobBody) (*huma.StreamResponse, error)) {
+func streams[Line, Request any](api huma.API, name, path string,
+	handle func(context.Context, *jobBody) (*huma.StreamResponse, error)) {
 	live := withJob(name, http.MethodPost, path)
-	live.Description = "Answers with lines of JSON: the share that is done, and at last what was found. Ending the request calls it off."
+	live.Description = "Answers with lines of JSON: the share that is done, and at last what was found. Ending the " +
+		"request calls it off."
 	live.Responses = map[string]*huma.Response{"200": {
 		Description: "Lines of JSON",
 		Content: map[string]*huma.MediaType{"application/x-ndjson": {
@@ -149,7 +151,8 @@ func (h handlers) propose(ctx context.Context, in *jobBody) (*huma.StreamRespons
 	}
 	for _, aim := range request.Wishes.Aims {
 		if !aim.Known() {
-			return nil, problem(fitout.Problem{Path: "wishes.aims", Given: string(aim), Accepted: "rear-axle, low, sides, access, steps or room"})
+			return nil, problem(fitout.Problem{Path: "wishes.aims", Given: string(aim),
+				Accepted: "rear-axle, low, sides, access, steps or room"})
 		}
 	}
 	return lines(func(tell func(any)) {

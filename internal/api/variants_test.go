@@ -75,7 +75,8 @@ func TestWaysToMendAreToldAndMade(t *testing.T) {
 
 func TestProposalsAreToldAndAreJobs(t *testing.T) {
 	server, _ := serve(t)
-	lines := linesOf[ProposeLine](t, server.URL+"/api/propose", `{"wishes":{"aims":["rear-axle","low"]},"job":`+demoText(t)+`}`)
+	lines := linesOf[ProposeLine](t, server.URL+"/api/propose",
+		`{"wishes":{"aims":["rear-axle","low"]},"job":`+demoText(t)+`}`)
 	last := lines[len(lines)-1]
 	require.NotNil(t, last.Proposals)
 	for _, p := range last.Proposals.Found {
@@ -88,7 +89,8 @@ func TestProposalsAreToldAndAreJobs(t *testing.T) {
 func TestEndingTheRequestCallsItOff(t *testing.T) {
 	server, _ := serve(t)
 	ctx, off := context.WithTimeout(t.Context(), time.Minute)
-	request, err := http.NewRequestWithContext(ctx, "POST", server.URL+"/api/propose", strings.NewReader(`{"wishes":{"aims":[]},"job":`+demoText(t)+`}`))
+	request, err := http.NewRequestWithContext(ctx, "POST", server.URL+"/api/propose",
+		strings.NewReader(`{"wishes":{"aims":[]},"job":`+demoText(t)+`}`))
 	require.NoError(t, err)
 	request.Header.Set("Content-Type", "application/json")
 	response, err := http.DefaultClient.Do(request)
@@ -125,7 +127,8 @@ func TestACaseIsShownAndAVariantBranchedOverTheWire(t *testing.T) {
 
 	branched := decoded("/api/variants", `{"edit":"branch","from":"a","name":"Lighter","job":`+good+`}`)
 	assert.Equal(t, "Lighter", branched.ChosenVariant().Name)
-	status, _, compared := ask(t, "POST", server.URL+"/api/compare", `{"variants":["a","`+branched.Chosen+`"],"job":`+good+`}`)
+	status, _, compared := ask(t, "POST", server.URL+"/api/compare",
+		`{"variants":["a","`+branched.Chosen+`"],"job":`+good+`}`)
 	require.Equal(t, http.StatusOK, status)
 	var two []report.VariantFigures
 	require.NoError(t, json.Unmarshal([]byte(compared), &two))
@@ -146,7 +149,8 @@ func TestTheAccountComesAsFilesOfAnyState(t *testing.T) {
 		require.Equal(t, http.StatusOK, status)
 		assert.Equal(t, c.kind, header.Get("Content-Type"))
 		assert.Contains(t, header.Get("Content-Disposition"), "-load."+c.format)
-		assert.True(t, strings.HasPrefix(strings.TrimPrefix(shown, "\ufeff"), c.begins), "%s begins with %q", c.format, shown[:8])
+		assert.True(t, strings.HasPrefix(strings.TrimPrefix(shown, "\ufeff"), c.begins), "%s begins with %q", c.format,
+			shown[:8])
 		status, _, worst := ask(t, "GET", server.URL+"/api/jobs/river-gauging/account."+c.format+"?state=worst:rear", "")
 		require.Equal(t, http.StatusOK, status)
 		assert.NotEqual(t, shown, worst)

@@ -78,9 +78,12 @@ func TestDemoFitoutsHaveNoFalseAlarm(t *testing.T) {
 	jobs, err := Jobs()
 	require.NoError(t, err)
 	expected := map[string][]string{
-		"river-gauging":   {"restraint sounding-weights", "rim-height sample-fridge", "buried swags-and-bedding", "heavy-high current-meter-and-winch", "heavy-tail sounding-weights"},
+		"river-gauging": {"restraint sounding-weights", "rim-height sample-fridge", "buried swags-and-bedding",
+			"heavy-high current-meter-and-winch", "heavy-tail sounding-weights"},
 		"sound-recordist": {"no-barrier stands", "needs-away stove-box", "restraint cable-drums"},
-		"queen-bees":      {"restraint sugar-syrup-jugs", "rim-height fridge", "reach-depth sugar-syrup-jugs", "buried sugar-syrup-jugs", "heavy-high sugar-syrup-jugs", "heavy-high toolbox", "heavy-tail slide-out-kitchen-frame"},
+		"queen-bees": {"restraint sugar-syrup-jugs", "rim-height fridge", "reach-depth sugar-syrup-jugs",
+			"buried sugar-syrup-jugs", "heavy-high sugar-syrup-jugs", "heavy-high toolbox",
+			"heavy-tail slide-out-kitchen-frame"},
 	}
 	for _, job := range jobs {
 		assert.GreaterOrEqual(t, len(job.Variants[0].Stances), 2, "%s stands in several ways", job.ID)

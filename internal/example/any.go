@@ -75,7 +75,8 @@ func (d drawing) number(tag reflect.StructTag) float64 {
 	low, high := bound("minimum"), bound("maximum")
 	usual := max(low, min(high, 1000))
 	return rapid.OneOf(
-		rapid.Just(max(low, 0)), rapid.Just(low), rapid.Just(high), rapid.Just(max(low, min(high, 1e-310))), rapid.Float64Range(low, usual), rapid.Float64Range(low, high),
+		rapid.Just(max(low, 0)), rapid.Just(low), rapid.Just(high), rapid.Just(max(low, min(high, 1e-310))),
+		rapid.Float64Range(low, usual), rapid.Float64Range(low, high),
 	).Draw(d.t, "number")
 }
 
@@ -131,11 +132,15 @@ func (d drawing) mend(j *fitout.Job) {
 	}
 	for i := range v.Modifications {
 		m := &v.Modifications[i]
-		m.Limits = only(m.Limits, func(l *fitout.LimitMoved) string { return string(l.Limit) }, func(*fitout.LimitMoved) bool { return true })
+		m.Limits = only(m.Limits, func(l *fitout.LimitMoved) string {
+			return string(l.Limit)
+		}, func(*fitout.LimitMoved) bool { return true })
 	}
 	seat := func() string { return one(d, v.Seats, func(s *fitout.Seat) string { return s.ID }, "") }
 	d.tickets(v, seat)
-	j.Brief.Daily.Seats = only(j.Brief.Daily.Seats, func(s *fitout.SeatKept) string { return s.Seat }, func(s *fitout.SeatKept) bool {
+	j.Brief.Daily.Seats = only(j.Brief.Daily.Seats, func(s *fitout.SeatKept) string {
+		return s.Seat
+	}, func(s *fitout.SeatKept) bool {
 		s.Seat = seat()
 		return false
 	})
@@ -201,7 +206,9 @@ func (d drawing) variant(j *fitout.Job, v *fitout.Variant, seat func() string) {
 		}
 		d.presence(v, item)
 		if m := item.Module; m != nil {
-			m.Fixings = only(m.Fixings, func(f *fitout.Fixing) string { return f.Mount }, func(*fitout.Fixing) bool { return true })
+			m.Fixings = only(m.Fixings, func(f *fitout.Fixing) string {
+				return f.Mount
+			}, func(*fitout.Fixing) bool { return true })
 		}
 		if i > 0 && v.Items[i-1].Module != nil && len(v.Items[i-1].Module.Cells) > 0 && rapid.Bool().Draw(d.t, "lies in") {
 			item.In = &fitout.InCell{Module: v.Items[i-1].ID, Cell: v.Items[i-1].Module.Cells[0].ID}
@@ -210,8 +217,12 @@ func (d drawing) variant(j *fitout.Job, v *fitout.Variant, seat func() string) {
 	item := func() string { return one(d, v.Items, func(i *fitout.Item) string { return i.ID }, "gone") }
 	for i := range v.Stances {
 		s := &v.Stances[i]
-		s.Open = only(s.Open, func(o *fitout.Opened) string { return o.Module + o.Cell }, func(o *fitout.Opened) bool { o.Module, o.Cell = item(), ""; return true })
-		s.Loose = only(s.Loose, func(l *fitout.LoosePlace) string { return l.Item }, func(l *fitout.LoosePlace) bool { l.Item = item(); return true })
+		s.Open = only(s.Open, func(o *fitout.Opened) string {
+			return o.Module + o.Cell
+		}, func(o *fitout.Opened) bool { o.Module, o.Cell = item(), ""; return true })
+		s.Loose = only(s.Loose, func(l *fitout.LoosePlace) string {
+			return l.Item
+		}, func(l *fitout.LoosePlace) bool { l.Item = item(); return true })
 		s.Doors, s.Folded, s.Sleepers = []fitout.Door{}, []fitout.SeatKept{}, []fitout.Sleeper{}
 		for _, b := range j.Vehicle.Bays {
 			s.Doors = append(s.Doors, fitout.Door{Bay: b.ID})
@@ -227,10 +238,16 @@ func (d drawing) variant(j *fitout.Job, v *fitout.Variant, seat func() string) {
 		for _, s := range v.Switches {
 			c.Switches = append(c.Switches, fitout.CaseSwitch{Switch: s.ID, On: rapid.Bool().Draw(d.t, "on")})
 		}
-		c.Levels = only(c.Levels, func(l *fitout.CaseLevel) string { return l.Of }, func(l *fitout.CaseLevel) bool { l.Of = item(); return true })
-		c.People = only(c.People, func(p *fitout.CasePerson) string { return p.Item }, func(p *fitout.CasePerson) bool { p.Item, p.Seat = item(), seat(); return true })
+		c.Levels = only(c.Levels, func(l *fitout.CaseLevel) string {
+			return l.Of
+		}, func(l *fitout.CaseLevel) bool { l.Of = item(); return true })
+		c.People = only(c.People, func(p *fitout.CasePerson) string {
+			return p.Item
+		}, func(p *fitout.CasePerson) bool { p.Item, p.Seat = item(), seat(); return true })
 	}
-	v.UsedUp = only(v.UsedUp, func(u *fitout.UsedFirst) string { return u.Of }, func(u *fitout.UsedFirst) bool { u.Of = item(); return true })
+	v.UsedUp = only(v.UsedUp, func(u *fitout.UsedFirst) string {
+		return u.Of
+	}, func(u *fitout.UsedFirst) bool { u.Of = item(); return true })
 	v.Stance = one(d, v.Stances, func(s *fitout.Stance) string { return s.ID }, "")
 }
 

@@ -140,7 +140,8 @@ func exports(t *rapid.T, j *fitout.Job) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	for _, write := range []func(*report.Account) ([]byte, error){exchange.WriteAccountCSV, exchange.WriteAccountXLSX, exchange.WriteAccountPDF} {
+	for _, write := range []func(*report.Account) ([]byte, error){exchange.WriteAccountCSV, exchange.WriteAccountXLSX,
+		exchange.WriteAccountPDF} {
 		if _, err := write(&account); err != nil {
 			t.Fatal(err)
 		}
@@ -198,7 +199,8 @@ func TestWhatIsDrawnIsOfManyKinds(t *testing.T) {
 			}
 		}
 	})
-	for _, kind := range []string{"tows true", "tows false", "extended true", "extended false", "lies in true", "lies in false"} {
+	for _, kind := range []string{"tows true", "tows false", "extended true", "extended false", "lies in true",
+		"lies in false"} {
 		assert.True(t, seen[kind], kind)
 	}
 	assert.Greater(t, len(seen), 20, "kinds of module among them")

@@ -19,7 +19,8 @@ import (
 
 // Axles is a level ticket that read the axles.
 func Axles(id string, front, rear float64) fitout.Ticket {
-	return fitout.Ticket{ID: id, Name: words.Capital(id), Reading: fitout.ReadAxles, Front: front, Rear: rear, Level: true, Counted: true}
+	return fitout.Ticket{ID: id, Name: words.Capital(id), Reading: fitout.ReadAxles, Front: front, Rear: rear, Level: true,
+		Counted: true}
 }
 
 // Ute is a sound, weighed ute with limits far away.
@@ -28,7 +29,8 @@ func Ute() fitout.Job {
 	v := &j.Vehicle
 	v.Wheelbase = 3150
 	v.Limits.Gross.Kg, v.Limits.FrontAxle.Kg, v.Limits.RearAxle.Kg = 3300, 1500, 1900
-	v.Baseline = fitout.Baseline{Definition: fitout.AsWeighed, Split: fitout.SplitKnown, Front: 1200, Rear: 850, Total: 2050, FrontShare: 0.6, CGHeight: 690,
+	v.Baseline = fitout.Baseline{Definition: fitout.AsWeighed, Split: fitout.SplitKnown, Front: 1200, Rear: 850,
+		Total: 2050, FrontShare: 0.6, CGHeight: 690,
 		Tickets: []fitout.Ticket{Axles("bridge", 1200, 850)}}
 	v.Tanks[0].Now = 40
 	return j
@@ -39,7 +41,8 @@ func Add(j *fitout.Job, id string, kg, x float64, change ...func(*fitout.Item)) 
 	variant := &j.Variants[0]
 	variant.Items = append(variant.Items, fitout.Item{
 		ID: id, Name: strings.ToUpper(id[:1]) + id[1:], Group: "Gear", Form: fitout.FormBox, Source: fitout.ByScale, Mass: kg,
-		At: fitout.Point{X: x, Z: 900}, Size: fitout.Size{Length: 400, Width: 400, Height: 300}, Presence: fitout.Presence{Kind: fitout.Always},
+		At: fitout.Point{X: x, Z: 900}, Size: fitout.Size{Length: 400, Width: 400, Height: 300},
+		Presence: fitout.Presence{Kind: fitout.Always},
 	})
 	item := &variant.Items[len(variant.Items)-1]
 	for _, c := range change {
@@ -66,24 +69,31 @@ func Found(t *testing.T, j fitout.Job, rule string) []fitout.Finding {
 func Fitted() fitout.Job {
 	j := fitout.NewJob("bench", "Bench", fitout.AustraliaNZ)
 	arch := func(id string, side fitout.Side) fitout.Obstacle {
-		return fitout.Obstacle{ID: id, Name: "Arch " + id, Kind: fitout.WheelArch, Side: side, Front: 500, Length: 600, Width: 200, Height: 200}
+		return fitout.Obstacle{ID: id, Name: "Arch " + id, Kind: fitout.WheelArch, Side: side, Front: 500, Length: 600,
+			Width: 200, Height: 200}
 	}
 	j.Vehicle.Bays = []fitout.Bay{{
 		ID: "tub", Name: "Tub", Kind: fitout.BayTub, At: fitout.Point{X: 2200, Z: 850}, Levelled: true,
-		LengthLeft: 1500, LengthRight: 1500, WidthFront: 1400, WidthRear: 1400, BetweenArches: 1000, HeightFront: 480, HeightRear: 480,
-		Opening: fitout.Opening{Face: fitout.FaceRear, Hinge: fitout.HingeBottom}, Obstacles: []fitout.Obstacle{arch("left", fitout.Left), arch("right", fitout.Right)},
+		LengthLeft: 1500, LengthRight: 1500, WidthFront: 1400, WidthRear: 1400, BetweenArches: 1000, HeightFront: 480,
+		HeightRear: 480,
+		Opening:    fitout.Opening{Face: fitout.FaceRear, Hinge: fitout.HingeBottom},
+		Obstacles:  []fitout.Obstacle{arch("left", fitout.Left), arch("right", fitout.Right)},
 	}}
 	item := func(id, name string, box fitout.Box, m fitout.Module, source fitout.MassSource, kg float64) fitout.Item {
-		return fitout.Item{ID: id, Name: name, Form: fitout.FormBox, Mass: kg, At: box.Middle(), Size: box.Size(), Source: source,
+		return fitout.Item{ID: id, Name: name, Form: fitout.FormBox, Mass: kg, At: box.Middle(), Size: box.Size(),
+			Source:   source,
 			Presence: fitout.Presence{Kind: fitout.Always}, Bay: "tub", Module: &m}
 	}
 	box := func(x, y, z, l, w, h float64) fitout.Box {
 		return fitout.Box{From: fitout.Point{X: x, Y: y, Z: z}, To: fitout.Point{X: x + l, Y: y + w, Z: z + h}}
 	}
-	fridge := fitout.Module{Kind: fitout.FridgeSlide, Faces: fitout.FaceRear, Wall: fitout.NoMaterial, Runner: fitout.NoRunner, Stack: fitout.Beside, Cells: []fitout.Cell{}}
-	unit := fitout.Module{Kind: fitout.Drawers, Faces: fitout.FaceRear, Wall: fitout.Plywood, Panel: 12, Runner: fitout.BallRunner, Stack: fitout.Beside,
+	fridge := fitout.Module{Kind: fitout.FridgeSlide, Faces: fitout.FaceRear, Wall: fitout.NoMaterial,
+		Runner: fitout.NoRunner, Stack: fitout.Beside, Cells: []fitout.Cell{}}
+	unit := fitout.Module{Kind: fitout.Drawers, Faces: fitout.FaceRear, Wall: fitout.Plywood, Panel: 12,
+		Runner: fitout.BallRunner, Stack: fitout.Beside,
 		Cells: []fitout.Cell{{ID: "drawer", Name: "Drawer"}}}
-	stove := fitout.Item{ID: "stove", Name: "Stove", Form: fitout.FormBox, Mass: 6, Size: fitout.Size{Length: 400, Width: 300, Height: 120}, Source: fitout.ByScale,
+	stove := fitout.Item{ID: "stove", Name: "Stove", Form: fitout.FormBox, Mass: 6, Size: fitout.Size{Length: 400,
+		Width: 300, Height: 120}, Source: fitout.ByScale,
 		Presence: fitout.Presence{Kind: fitout.Always}, In: &fitout.InCell{Module: "unit", Cell: "drawer"}}
 	j.Variants[0].Items = []fitout.Item{
 		item("fridge", "Fridge", box(2200, -500, 850, 700, 450, 450), fridge, fitout.DataSheet, 35),
@@ -100,15 +110,18 @@ func Canopy() fitout.Job {
 	bay := func(id, name string, kind fitout.BayKind, y, width float64, face fitout.Face, gap fitout.Opening) fitout.Bay {
 		gap.Face, gap.Hinge, gap.Swing = face, fitout.HingeTop, 90
 		return fitout.Bay{ID: id, Name: name, Kind: kind, At: fitout.Point{X: 2200, Y: y, Z: 900}, Levelled: true,
-			LengthLeft: 1900, LengthRight: 1900, WidthFront: width, WidthRear: width, HeightFront: 850, HeightRear: 850, Opening: gap, Obstacles: []fitout.Obstacle{}, Lockable: true, Sealed: true}
+			LengthLeft: 1900, LengthRight: 1900, WidthFront: width, WidthRear: width, HeightFront: 850, HeightRear: 850,
+			Opening: gap, Obstacles: []fitout.Obstacle{}, Lockable: true, Sealed: true}
 	}
 	side := fitout.Opening{Width: 1800, Height: 800, Sill: 10}
 	j.Vehicle.Bays = []fitout.Bay{
 		bay("left", "Canopy left", fitout.BayCanopyLeft, -550, 650, fitout.FaceLeft, side),
-		bay("middle", "Aisle", fitout.BayCanopyRear, 0, 440, fitout.FaceRear, fitout.Opening{Width: 430, Height: 800, Sill: 10}),
+		bay("middle", "Aisle", fitout.BayCanopyRear, 0, 440, fitout.FaceRear, fitout.Opening{Width: 430, Height: 800,
+			Sill: 10}),
 		bay("right", "Canopy right", fitout.BayCanopyRight, 550, 650, fitout.FaceRight, side),
 	}
-	j.Brief.Travellers = []fitout.Traveller{{ID: "ann", Name: "Ann", Kind: fitout.TravellerPerson, Mass: 70, Height: 1700, Serves: true}}
+	j.Brief.Travellers = []fitout.Traveller{{ID: "ann", Name: "Ann", Kind: fitout.TravellerPerson, Mass: 70, Height: 1700,
+		Serves: true}}
 	return j
 }
 
@@ -120,13 +133,16 @@ func Stand(j *fitout.Job, id string, kind fitout.ModuleKind, faces fitout.Face, 
 			b = &j.Vehicle.Bays[i]
 		}
 	}
-	m := &fitout.Module{Kind: kind, Faces: faces, Wall: fitout.NoMaterial, Runner: fitout.NoRunner, Stack: fitout.Beside, Cells: []fitout.Cell{}, Fixings: []fitout.Fixing{}, Latch: fitout.RatedLatch}
+	m := &fitout.Module{Kind: kind, Faces: faces, Wall: fitout.NoMaterial, Runner: fitout.NoRunner, Stack: fitout.Beside,
+		Cells: []fitout.Cell{}, Fixings: []fitout.Fixing{}, Latch: fitout.RatedLatch}
 	if kind == fitout.Drawers {
 		m.Wall, m.Panel, m.Runner, m.Cells = fitout.Plywood, 12, fitout.BallRunner, []fitout.Cell{{ID: "c", Name: "Drawer"}}
 	}
 	j.Variants[0].Items = append(j.Variants[0].Items, fitout.Item{
-		ID: id, Name: "The " + id, Form: fitout.FormBox, Mass: kg, Source: fitout.DataSheet, Presence: fitout.Presence{Kind: fitout.Always}, Bay: bay,
-		Size: fitout.Size{Length: l, Width: w, Height: h}, At: fitout.Point{X: b.At.X + l/2, Y: b.At.Y - b.WidthFront/2 + w/2, Z: b.At.Z + h/2}, Module: m,
+		ID: id, Name: "The " + id, Form: fitout.FormBox, Mass: kg, Source: fitout.DataSheet,
+		Presence: fitout.Presence{Kind: fitout.Always}, Bay: bay,
+		Size: fitout.Size{Length: l, Width: w, Height: h}, At: fitout.Point{X: b.At.X + l/2, Y: b.At.Y - b.WidthFront/2 + w/2,
+			Z: b.At.Z + h/2}, Module: m,
 	})
 }
 
@@ -146,8 +162,10 @@ func Twelve() fitout.Job {
 	Stand(&j, "chairs", fitout.PlainGear, fitout.FaceNone, 16, 900, 150, 400, "left")
 	Stand(&j, "spares", fitout.PlainGear, fitout.FaceNone, 18, 400, 400, 250, "left")
 	Stand(&j, "recovery", fitout.PlainGear, fitout.FaceNone, 24, 400, 300, 250, "left")
-	j.Brief.Gear = []fitout.Gear{{ID: "stove", Name: "Stove", Count: 1, Used: fitout.UsedOften}, {ID: "swags", Name: "Swags", Count: 1, Used: fitout.UsedDaily}}
-	j.Variants[0].Stances = []fitout.Stance{{ID: "cook", Name: "Cook", Use: fitout.StanceCook, Open: []fitout.Opened{{Module: "fridge"}, {Module: "pantry"}, {Module: "drawers"}}}}
+	j.Brief.Gear = []fitout.Gear{{ID: "stove", Name: "Stove", Count: 1, Used: fitout.UsedOften},
+		{ID: "swags", Name: "Swags", Count: 1, Used: fitout.UsedDaily}}
+	j.Variants[0].Stances = []fitout.Stance{{ID: "cook", Name: "Cook", Use: fitout.StanceCook,
+		Open: []fitout.Opened{{Module: "fridge"}, {Module: "pantry"}, {Module: "drawers"}}}}
 	return j
 }
 
@@ -160,8 +178,12 @@ func Travelling() fitout.Job {
 	v.Hitch.Overhang = 1180
 	v.Limits.Placard.Kg, v.Limits.RoofMoving.Kg, v.Limits.RoofParked.Kg, v.Limits.Ball.Kg, v.Limits.TrailerBraked.Kg, v.Limits.TrailerUnbraked.Kg, v.Limits.Combination.Kg = 800, 75, 220, 300, 3000, 750, 5500
 	v.Bays = []fitout.Bay{
-		{ID: "rack", Name: "Rack", Kind: fitout.BayRoof, At: fitout.Point{X: 1800, Z: 1900}, LengthLeft: 1500, LengthRight: 1500, WidthFront: 1200, WidthRear: 1200, Opening: fitout.Opening{Face: fitout.FaceNone, Hinge: fitout.HingeNone}, Obstacles: []fitout.Obstacle{}},
-		{ID: "tray", Name: "Tray", Kind: fitout.BayTub, At: fitout.Point{X: 2300, Z: 850}, LengthLeft: 1900, LengthRight: 1900, WidthFront: 1800, WidthRear: 1800, Rating: 600, Opening: fitout.Opening{Face: fitout.FaceNone, Hinge: fitout.HingeNone}, Obstacles: []fitout.Obstacle{}},
+		{ID: "rack", Name: "Rack", Kind: fitout.BayRoof, At: fitout.Point{X: 1800, Z: 1900}, LengthLeft: 1500,
+			LengthRight: 1500, WidthFront: 1200, WidthRear: 1200, Opening: fitout.Opening{Face: fitout.FaceNone,
+				Hinge: fitout.HingeNone}, Obstacles: []fitout.Obstacle{}},
+		{ID: "tray", Name: "Tray", Kind: fitout.BayTub, At: fitout.Point{X: 2300, Z: 850}, LengthLeft: 1900,
+			LengthRight: 1900, WidthFront: 1800, WidthRear: 1800, Rating: 600, Opening: fitout.Opening{Face: fitout.FaceNone,
+				Hinge: fitout.HingeNone}, Obstacles: []fitout.Obstacle{}},
 	}
 	for i, who := range []string{"ann", "bo"} {
 		Add(&j, who, 75, 0, func(item *fitout.Item) { item.Form, item.Seat = fitout.FormPerson, v.Seats[i].ID })
@@ -169,7 +191,8 @@ func Travelling() fitout.Job {
 	Add(&j, "tent", 40, 2400, func(item *fitout.Item) { item.Bay, item.At.Z = "rack", 2000 })
 	Add(&j, "crate", 120, 3200, func(item *fitout.Item) { item.Bay = "tray" })
 	Add(&j, "drum", 50, 3000, func(item *fitout.Item) { item.OnTrailer = true })
-	j.Trailer = &fitout.Trailer{Source: fitout.DataSheet, Name: "Box", Coupled: true, Mass: 950, Ball: 90, Braked: true, BallToAxle: 3000}
+	j.Trailer = &fitout.Trailer{Source: fitout.DataSheet, Name: "Box", Coupled: true, Mass: 950, Ball: 90, Braked: true,
+		BallToAxle: 3000}
 	j.Variants[0].Cases = []fitout.Case{
 		{ID: "alone", Name: "Alone, without trailer", People: []fitout.CasePerson{{Item: "bo"}}},
 		{ID: "towing", Name: "Towing", Coupled: true},
@@ -197,15 +220,18 @@ func Crew(j *fitout.Job) {
 
 // Cargo is a square bay.
 func Cargo(j *fitout.Job) *fitout.Bay {
-	j.Vehicle.Bays = []fitout.Bay{{ID: "cargo", Name: "Cargo area", Kind: fitout.BayWagonCargo, At: fitout.Point{X: 2300, Z: 700}, Levelled: true,
-		LengthLeft: 1600, LengthRight: 1600, WidthFront: 1200, WidthRear: 1200, HeightFront: 900, HeightRear: 900, DiagonalLeft: 2000, DiagonalRight: 2000,
+	j.Vehicle.Bays = []fitout.Bay{{ID: "cargo", Name: "Cargo area", Kind: fitout.BayWagonCargo,
+		At: fitout.Point{X: 2300, Z: 700}, Levelled: true,
+		LengthLeft: 1600, LengthRight: 1600, WidthFront: 1200, WidthRear: 1200, HeightFront: 900, HeightRear: 900,
+		DiagonalLeft: 2000, DiagonalRight: 2000,
 		Opening: fitout.Opening{Face: fitout.FaceRear, Width: 1100, Height: 800, Sill: 20, Hinge: fitout.HingeTop}}}
 	return &j.Vehicle.Bays[0]
 }
 
 // Modification is one that moves a limit.
 func Modification(kind fitout.ModificationKind, limit fitout.LimitID, kg float64) fitout.Modification {
-	return fitout.Modification{ID: "m", Name: "Work", Kind: kind, Counted: true, Source: fitout.DataSheet, Certificate: fitout.BeforeFirst, Axle: fitout.NoAxle,
+	return fitout.Modification{ID: "m", Name: "Work", Kind: kind, Counted: true, Source: fitout.DataSheet,
+		Certificate: fitout.BeforeFirst, Axle: fitout.NoAxle,
 		Limits: []fitout.LimitMoved{{Limit: limit, Kg: kg}}}
 }
 

@@ -16,7 +16,8 @@ import (
 // accountHead are the columns of an account, as a table has them. Masses are in
 // kg, lengths in mm, whatever the units of the job: what is checked by others is
 // checked in one set of units.
-var accountHead = []string{"Group", "Name", "Source", "Mass kg", "x mm", "y mm", "z mm", "Moment kg·m", "Front kg", "Rear kg"}
+var accountHead = []string{"Group", "Name", "Source", "Mass kg", "x mm", "y mm", "z mm", "Moment kg·m", "Front kg",
+	"Rear kg"}
 
 func accountRow(r *report.AccountRow) []string {
 	n := func(x float64) string { return strconv.FormatFloat(x, 'f', 1, 64) }
@@ -99,7 +100,8 @@ func WriteAccountXLSX(a *report.Account) ([]byte, error) {
 }
 
 // latin puts text into the letters that the standard fonts of a PDF have.
-var latin = strings.NewReplacer("Σ", "Sum ", "σ", "sigma", "Φ", "Phi", "θ", "t", "°", "\u00b0", "−", "-", "∓", "-/+", "\u202f", " ", "\u00a0", " ", "“", `"`, "”", `"`, "→", "to")
+var latin = strings.NewReplacer("Σ", "Sum ", "σ", "sigma", "Φ", "Phi", "θ", "t", "°", "\u00b0", "−", "-", "∓", "-/+",
+	"\u202f", " ", "\u00a0", " ", "“", `"`, "”", `"`, "→", "to")
 
 // formulaWidths are the columns of the formulas, mm.
 var formulaWidths = []float64{40, 62, 80}
@@ -149,7 +151,8 @@ func WriteAccountPDF(a *report.Account) ([]byte, error) {
 	heading("Limits")
 	limits := [][]string{{"Limit", "Source", "Load kg", "Limit kg", "Left kg", "+/- 2 sigma kg", "Over with"}}
 	for _, l := range a.Limits {
-		limits = append(limits, []string{l.Title, l.Source, fmt.Sprintf("%.1f", l.Load), fmt.Sprintf("%.1f", l.Limit), fmt.Sprintf("%.1f", l.Left), fmt.Sprintf("%.1f", 2*l.Sigma), fmt.Sprintf("%.1f %%", 100*l.Over)})
+		limits = append(limits, []string{l.Title, l.Source, fmt.Sprintf("%.1f", l.Load), fmt.Sprintf("%.1f", l.Limit),
+			fmt.Sprintf("%.1f", l.Left), fmt.Sprintf("%.1f", 2*l.Sigma), fmt.Sprintf("%.1f %%", 100*l.Over)})
 	}
 	table([]float64{34, 28, 24, 24, 24, 24, 24}, "LLRRRRR", limits)
 	heading("Formulas with the numbers put in")

@@ -15,7 +15,8 @@ import (
 )
 
 // componentColumns are the columns of a catalogue as CSV, in mm, kg, L and W.
-var componentColumns = []string{"id", "name", "group", "kind", "length", "width", "height", "mass", "source", "litres", "watts", "faces", "wall", "panel", "compartments", "why"}
+var componentColumns = []string{"id", "name", "group", "kind", "length", "width", "height", "mass", "source", "litres",
+	"watts", "faces", "wall", "panel", "compartments", "why"}
 
 // WriteComponentsJSON writes components so that nothing of them is lost.
 func WriteComponentsJSON(components []fitout.Component) ([]byte, error) {
@@ -37,8 +38,10 @@ func WriteComponentsCSV(components []fitout.Component) ([]byte, error) {
 		for k, cell := range m.Cells {
 			names[k] = cell.Name
 		}
-		rows = append(rows, []string{c.ID, plainText(i.Name), plainText(i.Group), string(m.Kind), number(i.Size.Length), number(i.Size.Width), number(i.Size.Height),
-			number(i.Mass), string(i.Source), litres, number(m.Watts), string(m.Faces), string(m.Wall), number(m.Panel), plainText(strings.Join(names, " | ")), plainText(c.Why)})
+		rows = append(rows, []string{c.ID, plainText(i.Name), plainText(i.Group), string(m.Kind), number(i.Size.Length),
+			number(i.Size.Width), number(i.Size.Height),
+			number(i.Mass), string(i.Source), litres, number(m.Watts), string(m.Faces), string(m.Wall), number(m.Panel),
+			plainText(strings.Join(names, " | ")), plainText(c.Why)})
 	}
 	err := w.WriteAll(rows)
 	return out.Bytes(), err
@@ -56,7 +59,8 @@ func ReadComponents(text string) ([]fitout.Component, error) {
 		decoder := json.NewDecoder(strings.NewReader(text))
 		decoder.DisallowUnknownFields()
 		if err := decoder.Decode(&components); err != nil {
-			return nil, fmt.Errorf("the file is not a catalogue (%s); accepted is a list of components as Zaino writes it", strings.TrimPrefix(err.Error(), "json: "))
+			return nil, fmt.Errorf("the file is not a catalogue (%s); accepted is a list of components as Zaino writes it",
+				strings.TrimPrefix(err.Error(), "json: "))
 		}
 	} else {
 		var err error
@@ -77,7 +81,8 @@ func ReadComponents(text string) ([]fitout.Component, error) {
 			c.Item.Module.Cells = []fitout.Cell{}
 		}
 		if seen[c.ID] {
-			refusals = append(refusals, fmt.Sprintf("component %d: the id %s a second time was given; accepted is an id that no other has", k+1, c.ID))
+			refusals = append(refusals,
+				fmt.Sprintf("component %d: the id %s a second time was given; accepted is an id that no other has", k+1, c.ID))
 		}
 		seen[c.ID] = true
 		var problems fitout.Problems
@@ -107,7 +112,8 @@ func readComponentRows(text string) ([]fitout.Component, error) {
 	}
 	for _, needed := range []string{"name", "length", "width", "height"} {
 		if _, ok := at[needed]; !ok {
-			return nil, fmt.Errorf("no column is headed %s; the header has %s; needed are name, length, width and height", needed, strings.Join(rows[0], ", "))
+			return nil, fmt.Errorf("no column is headed %s; the header has %s; needed are name, length, width and height",
+				needed, strings.Join(rows[0], ", "))
 		}
 	}
 	components := make([]fitout.Component, 0, len(rows)-1)
@@ -153,7 +159,8 @@ func componentOf(cell func(string) string) (fitout.Component, error) {
 	}
 	kind := fitout.ModuleKind(or(cell("kind"), string(fitout.PlainGear)))
 	name := cell("name")
-	m := fitout.Module{Kind: kind, Faces: fitout.Face(or(cell("faces"), "none")), Wall: fitout.Material(or(cell("wall"), "none")), Panel: value("panel", quantity.Length),
+	m := fitout.Module{Kind: kind, Faces: fitout.Face(or(cell("faces"), "none")),
+		Wall: fitout.Material(or(cell("wall"), "none")), Panel: value("panel", quantity.Length),
 		Runner: fitout.NoRunner, Stack: fitout.Beside, Watts: value("watts", quantity.Plain), Cells: []fitout.Cell{}}
 	for k, cellName := range strings.Split(cell("compartments"), "|") {
 		if cellName = strings.TrimSpace(cellName); cellName != "" {
@@ -162,8 +169,10 @@ func componentOf(cell func(string) string) (fitout.Component, error) {
 	}
 	c := fitout.Component{ID: or(cell("id"), idOf(name)), Why: cell("why"), Item: fitout.Item{
 		Name: name, Group: cell("group"), Form: module.Of(kind).Form, Mass: value("mass", quantity.Mass),
-		Size:   fitout.Size{Length: value("length", quantity.Length), Width: value("width", quantity.Length), Height: value("height", quantity.Length)},
-		Source: fitout.MassSource(or(cell("source"), string(fitout.Estimate))), Presence: fitout.Presence{Kind: fitout.Always}, Module: &m,
+		Size: fitout.Size{Length: value("length", quantity.Length), Width: value("width", quantity.Length),
+			Height: value("height", quantity.Length)},
+		Source:   fitout.MassSource(or(cell("source"), string(fitout.Estimate))),
+		Presence: fitout.Presence{Kind: fitout.Always}, Module: &m,
 	}}
 	c.Item.ID = c.ID
 	if litres := value("litres", quantity.Volume); litres > 0 {

@@ -34,7 +34,8 @@ func TestCatalogueRoundTrip(t *testing.T) {
 	for i := range all {
 		a, b := all[i].Item, again[i].Item
 		assert.Equal(t, all[i].ID, again[i].ID)
-		assert.Equal(t, []any{a.Name, a.Size, a.Mass, a.Module.Kind, a.Module.Wall, a.Module.Faces}, []any{b.Name, b.Size, b.Mass, b.Module.Kind, b.Module.Wall, b.Module.Faces})
+		assert.Equal(t, []any{a.Name, a.Size, a.Mass, a.Module.Kind, a.Module.Wall, a.Module.Faces},
+			[]any{b.Name, b.Size, b.Mass, b.Module.Kind, b.Module.Wall, b.Module.Faces})
 		assert.Len(t, b.Module.Cells, len(a.Module.Cells))
 	}
 }

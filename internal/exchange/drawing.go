@@ -57,7 +57,8 @@ const textHeight = 25.0
 // draw makes the drawing of one view: the spaces with what stands in them, the
 // modules with their compartments, and the measures of both.
 func draw(j *fitout.Job, view View) drawing {
-	d := drawing{title: fmt.Sprintf("%s, %s", j.Name, map[View]string{SideView: "from the left", PlanView: "from above", RearView: "from behind"}[view])}
+	d := drawing{title: fmt.Sprintf("%s, %s", j.Name, map[View]string{SideView: "from the left", PlanView: "from above",
+		RearView: "from behind"}[view])}
 	system := quantity.System(j.Units)
 	measure := func(mm float64) string { return quantity.Format(mm, quantity.Length, system) }
 	p := plan.Of(j)
@@ -82,7 +83,8 @@ func draw(j *fitout.Job, view View) drawing {
 		for _, c := range module.Cells(item) {
 			d.box(layerInside, view, c.Outer)
 		}
-		d.labels = append(d.labels, label{layerModules, point{(corners[0].u + corners[2].u) / 2, (corners[0].v + corners[2].v) / 2}, item.Name})
+		d.labels = append(d.labels, label{layerModules, point{(corners[0].u + corners[2].u) / 2,
+			(corners[0].v + corners[2].v) / 2}, item.Name})
 		d.measures(corners, -18, measure)
 	}
 	return d
@@ -147,13 +149,15 @@ func (d *drawing) measures(corners []point, off float64, text func(float64) stri
 	if w := high.u - low.u; w > 0 {
 		y := low.v - off
 		d.lines = append(d.lines, line{layerMeasures, point{low.u, y}, point{high.u, y}},
-			line{layerMeasures, point{low.u, y - tick}, point{low.u, y + tick}}, line{layerMeasures, point{high.u, y - tick}, point{high.u, y + tick}})
+			line{layerMeasures, point{low.u, y - tick}, point{low.u, y + tick}}, line{layerMeasures, point{high.u, y - tick},
+				point{high.u, y + tick}})
 		d.labels = append(d.labels, label{layerMeasures, point{(low.u + high.u) / 2, y + textHeight*0.8}, text(w)})
 	}
 	if h := high.v - low.v; h > 0 {
 		x := high.u + off
 		d.lines = append(d.lines, line{layerMeasures, point{x, low.v}, point{x, high.v}},
-			line{layerMeasures, point{x - tick, low.v}, point{x + tick, low.v}}, line{layerMeasures, point{x - tick, high.v}, point{x + tick, high.v}})
+			line{layerMeasures, point{x - tick, low.v}, point{x + tick, low.v}}, line{layerMeasures, point{x - tick, high.v},
+				point{x + tick, high.v}})
 		beside := 2 * textHeight
 		if off < 0 {
 			beside = -beside

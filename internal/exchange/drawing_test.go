@@ -92,7 +92,8 @@ func TestDXFHasEveryModuleInMillimetres(t *testing.T) {
 			continue
 		}
 		b := item.Box()
-		assert.True(t, segments[segment{round(b.From.X), round(b.From.Y), round(b.From.X), round(b.To.Y)}], "the front edge of %s", item.Name)
+		assert.True(t, segments[segment{round(b.From.X), round(b.From.Y), round(b.From.X), round(b.To.Y)}],
+			"the front edge of %s", item.Name)
 	}
 }
 

@@ -91,7 +91,8 @@ func ReadItems(text string, j *fitout.Job) (Preview, error) {
 		return Preview{}, errors.New("the file is not UTF-8 text; save it as CSV in UTF-8 and try again")
 	}
 	if strings.TrimSpace(text) == "" {
-		return Preview{}, errors.New("the file is empty; accepted is a CSV file with a header line that names at least name, mass and station")
+		return Preview{}, errors.New("the file is empty; accepted is a CSV file with a header line that names at least " +
+			"name, mass and station")
 	}
 	reader := csv.NewReader(strings.NewReader(text))
 	reader.Comma = separator(text)
@@ -112,7 +113,8 @@ func ReadItems(text string, j *fitout.Job) (Preview, error) {
 	}
 	for _, needed := range []column{colName, colMass, colX} {
 		if !slices.Contains(r.columns, needed) {
-			return preview, fmt.Errorf("no column is headed %s; the header has %s; needed are name, mass and station", needed, strings.Join(header, ", "))
+			return preview, fmt.Errorf("no column is headed %s; the header has %s; needed are name, mass and station", needed,
+				strings.Join(header, ", "))
 		}
 	}
 	for {

@@ -24,7 +24,8 @@ func TestReadsWhatSpreadsheetsWrite(t *testing.T) {
 	}{
 		{"plain", "Name,Mass,Station\nKettle,1.2,3300", 1.2, 3300},
 		{"columns in another order", "x;kg;item\n3300;1.2;Kettle", 1.2, 3300},
-		{"byte order mark, semicolons, decimal commas", "\ufeffItem;Weight (kg);Position (mm)\nKettle;1,2;3300,0\n", 1.2, 3300},
+		{"byte order mark, semicolons, decimal commas", "\ufeffItem;Weight (kg);Position (mm)\nKettle;1,2;3300,0\n", 1.2,
+			3300},
 		{"tabs and Windows lines", "Name\tMass\tStation\r\nKettle\t1.2\t3300\r\n", 1.2, 3300},
 		{"pounds and inches in the head", "Name,Weight (lb),Station (in)\nKettle,10,100", 4.5359237, 2540},
 		{"the cell's unit before the head's", "Name,Weight (lb),Station (in)\nKettle,1.2 kg,3.3 m", 1.2, 3300},
@@ -63,7 +64,8 @@ func TestBadFilesAreRefusedWithASentence(t *testing.T) {
 }
 
 func TestEachBadLineSaysWhy(t *testing.T) {
-	p, err := ReadItems("Name,Mass,Station,Source\nKettle,heavy,3300,\n,1,3300,\nAnvil,90 t,100,\nSpoon,NaN,1,\nCup,1,2,guess\nFork,\"1,200\",5,\nPan,1,2,weighed\n", job())
+	p, err := ReadItems("Name,Mass,Station,Source\nKettle,heavy,3300,\n,1,3300,\nAnvil,90 "+
+		"t,100,\nSpoon,NaN,1,\nCup,1,2,guess\nFork,\"1,200\",5,\nPan,1,2,weighed\n", job())
 	require.NoError(t, err)
 	assert.Equal(t, 1, p.Good)
 	why := func(line int) string {
@@ -113,7 +115,8 @@ func TestItemsRoundTrip(t *testing.T) {
 
 func TestACellIsNeverAFormula(t *testing.T) {
 	j := job()
-	j.Variants[0].Items = []fitout.Item{{ID: "a", Name: "=1+1", Form: fitout.FormBox, Source: fitout.ByScale, Presence: fitout.Presence{Kind: fitout.Always}}}
+	j.Variants[0].Items = []fitout.Item{{ID: "a", Name: "=1+1", Form: fitout.FormBox, Source: fitout.ByScale,
+		Presence: fitout.Presence{Kind: fitout.Always}}}
 	data, err := WriteItems(j)
 	require.NoError(t, err)
 	assert.Contains(t, string(data), "'=1+1")

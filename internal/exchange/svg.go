@@ -27,8 +27,9 @@ func WriteSVG(j *fitout.Job, view View) ([]byte, error) {
 		width/paper, height/paper, left, width, height, textHeight)
 	fmt.Fprintf(&out, "<title>%s</title>\n", escaped(d.title))
 	styles := map[layer]string{
-		layerSpaces: `stroke="#1d5a54" stroke-width="5" stroke-dasharray="24 12"`, layerModules: `stroke="#1d2b2a" stroke-width="4"`,
-		layerInside: `stroke="#3d5c50" stroke-width="2"`, layerMeasures: `stroke="#4c5957" stroke-width="1.5"`,
+		layerSpaces:  `stroke="#1d5a54" stroke-width="5" stroke-dasharray="24 12"`,
+		layerModules: `stroke="#1d2b2a" stroke-width="4"`,
+		layerInside:  `stroke="#3d5c50" stroke-width="2"`, layerMeasures: `stroke="#4c5957" stroke-width="1.5"`,
 	}
 	for _, l := range []layer{layerSpaces, layerModules, layerInside, layerMeasures} {
 		fmt.Fprintf(&out, `<g id="%s" fill="none" %s>`+"\n", l, styles[l])
@@ -39,12 +40,14 @@ func WriteSVG(j *fitout.Job, view View) ([]byte, error) {
 		}
 		for _, t := range d.labels {
 			if t.layer == l {
-				fmt.Fprintf(&out, `<text x="%.1f" y="%.1f" text-anchor="middle" fill="#1d2b2a" stroke="none">%s</text>`+"\n", t.at.u, y(t.at.v)+textHeight/3, escaped(t.text))
+				fmt.Fprintf(&out, `<text x="%.1f" y="%.1f" text-anchor="middle" fill="#1d2b2a" stroke="none">%s</text>`+"\n",
+					t.at.u, y(t.at.v)+textHeight/3, escaped(t.text))
 			}
 		}
 		out.WriteString("</g>\n")
 	}
-	fmt.Fprintf(&out, `<text x="%.1f" y="%.1f">%s, 1:%d on paper</text>`+"\n</svg>\n", left+20, height-20, escaped(d.title), paper)
+	fmt.Fprintf(&out, `<text x="%.1f" y="%.1f">%s, 1:%d on paper</text>`+"\n</svg>\n", left+20, height-20,
+		escaped(d.title), paper)
 	return out.Bytes(), nil
 }
 

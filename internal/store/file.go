@@ -42,7 +42,8 @@ func checkFile(path string) error {
 	}
 	file, err := os.OpenFile(path, os.O_RDWR, 0)
 	if err != nil {
-		return fmt.Errorf("database %s cannot be written (%w); give this user the right to write it, or name another file with --db", path, cause(err))
+		return fmt.Errorf("database %s cannot be written (%w); give this user the right to write it, or name another file "+
+			"with --db", path, cause(err))
 	}
 	file.Close()
 	return checkFolder(filepath.Dir(path))
@@ -65,7 +66,8 @@ func checkHeader(path string) error {
 		return fmt.Errorf("%s is a database of another program; accepted is a Zaino database or a name for a new one", path)
 	}
 	if version := int(binary.BigEndian.Uint32(header[offsetVersion:])); version > schemaVersion() {
-		return fmt.Errorf("%s has version %d of the database, written by a newer Zaino; accepted is up to version %d: bring this installation up to date", path, version, schemaVersion())
+		return fmt.Errorf("%s has version %d of the database, written by a newer Zaino; accepted is up to version %d: "+
+			"bring this installation up to date", path, version, schemaVersion())
 	}
 	return nil
 }
@@ -74,7 +76,8 @@ func checkHeader(path string) error {
 func checkFolder(folder string) error {
 	probe, err := os.CreateTemp(folder, ".zaino-*")
 	if err != nil {
-		return fmt.Errorf("folder %s cannot be written (%w); give this user the right to write it, or name another file with --db", folder, cause(err))
+		return fmt.Errorf("folder %s cannot be written (%w); give this user the right to write it, or name another file "+
+			"with --db", folder, cause(err))
 	}
 	probe.Close()
 	return os.Remove(probe.Name())

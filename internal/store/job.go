@@ -67,7 +67,8 @@ func (s *Store) List(q Query) ([]Listed, int, error) {
 	}
 	listed := make([]Listed, len(rows))
 	for i, r := range rows {
-		listed[i] = Listed{r.ID, r.Name, r.Customer, r.Vehicle, r.Archived, r.Revision, Summary{r.Stops, r.Cautions}, r.UpdatedAt}
+		listed[i] = Listed{r.ID, r.Name, r.Customer, r.Vehicle, r.Archived, r.Revision, Summary{r.Stops, r.Cautions},
+			r.UpdatedAt}
 	}
 	return listed, int(total), nil
 }

@@ -31,11 +31,13 @@ func Restore(backup, path string, replace bool) (Restored, error) {
 	case err != nil:
 		return held, fmt.Errorf("database %s cannot be replaced: %w", path, cause(err))
 	case !there.Mode().IsRegular():
-		return held, fmt.Errorf("database %s is not a file; accepted is a name for a new file, or a Zaino database and --replace", path)
+		return held, fmt.Errorf("database %s is not a file; accepted is a name for a new file, or a Zaino database and "+
+			"--replace", path)
 	case sameFile(backup, there):
 		return held, fmt.Errorf("%s is the database itself; accepted is a backup of it", backup)
 	case !replace:
-		return held, fmt.Errorf("database %s exists; accepted is a name for a new file, or --replace to put the backup in its place", path)
+		return held, fmt.Errorf("database %s exists; accepted is a name for a new file, or --replace to put the backup in "+
+			"its place", path)
 	}
 	if err == nil { // what a link leads to is what is replaced
 		if path, err = filepath.EvalSymlinks(path); err != nil {
@@ -77,7 +79,8 @@ func sameFile(path string, as os.FileInfo) bool {
 func begin(fresh string) (Restored, error) {
 	var held Restored
 	err := withDatabase(fresh, plainly, func(db *gorm.DB) error {
-		if err := db.Exec("INSERT OR REPLACE INTO settings (name, value) VALUES (?, ?)", lineageSetting, newLineage()).Error; err != nil {
+		if err := db.Exec("INSERT OR REPLACE INTO settings (name, value) VALUES (?, ?)", lineageSetting,
+			newLineage()).Error; err != nil {
 			return err
 		}
 		if err := db.Table("jobs").Where("deleted_at IS NULL").Count(&held.Jobs).Error; err != nil {

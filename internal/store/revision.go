@@ -135,7 +135,8 @@ func (s *Store) Save(base Base, mine *fitout.Job) (Document, error) {
 		}
 		if base.Lineage != s.lineage {
 			return &ConflictError{Current: current, Conflicts: []fitout.Conflict{},
-				Reason: "the database was put back to a backup since this job was opened, so that what is stored may be older or somebody else's"}
+				Reason: "the database was put back to a backup since this job was opened, so that what is stored may be older or " +
+					"somebody else's"}
 		}
 		job := *mine
 		if base.Revision != row.Revision {

@@ -104,7 +104,8 @@ func (s *Store) Ping() error {
 // How connect opens a database. Writable is so that an acknowledged write
 // survives being killed at any point: WAL with full synchronisation.
 var (
-	writable = url.Values{"_journal_mode": {"WAL"}, "_synchronous": {"FULL"}, "_foreign_keys": {"on"}, "_busy_timeout": {"5000"}, "_txlock": {"immediate"}}
+	writable = url.Values{"_journal_mode": {"WAL"}, "_synchronous": {"FULL"}, "_foreign_keys": {"on"},
+		"_busy_timeout": {"5000"}, "_txlock": {"immediate"}}
 	readOnly = url.Values{"mode": {"ro"}, "_busy_timeout": {"5000"}}
 	still    = url.Values{"mode": {"ro"}, "immutable": {"1"}}                    // nobody writes it
 	plainly  = url.Values{"_journal_mode": {"DELETE"}, "_synchronous": {"FULL"}} // without companions
@@ -117,6 +118,7 @@ func connect(path string, how url.Values) (*gorm.DB, error) {
 	}
 	source := url.URL{Scheme: "file", Path: absolute, RawQuery: how.Encode()}
 	return gorm.Open(sqlite.Open(source.String()), &gorm.Config{
-		Logger: logger.NewSlogLogger(slog.Default(), logger.Config{LogLevel: logger.Error, SlowThreshold: time.Second, IgnoreRecordNotFoundError: true}),
+		Logger: logger.NewSlogLogger(slog.Default(), logger.Config{LogLevel: logger.Error, SlowThreshold: time.Second,
+			IgnoreRecordNotFoundError: true}),
 	})
 }

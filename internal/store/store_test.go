@@ -174,13 +174,14 @@ func TestForeignFilesAreRefusedUnchanged(t *testing.T) {
 			require.NoError(t, err)
 			require.NoError(t, db.Close())
 		}},
-		{"a database of a newer version", "written by a newer Zaino; accepted is up to version 2", func(t *testing.T, path string) {
-			s, err := Open(path, Options{})
-			require.NoError(t, err)
-			require.NoError(t, s.db.Exec("PRAGMA user_version = 9").Error)
-			require.NoError(t, s.db.Exec("PRAGMA wal_checkpoint(TRUNCATE)").Error)
-			require.NoError(t, s.Close())
-		}},
+		{"a database of a newer version", "written by a newer Zaino; accepted is up to version 2",
+			func(t *testing.T, path string) {
+				s, err := Open(path, Options{})
+				require.NoError(t, err)
+				require.NoError(t, s.db.Exec("PRAGMA user_version = 9").Error)
+				require.NoError(t, s.db.Exec("PRAGMA wal_checkpoint(TRUNCATE)").Error)
+				require.NoError(t, s.Close())
+			}},
 		{"a folder", "is not a file", func(t *testing.T, path string) { require.NoError(t, os.Mkdir(path, 0o700)) }},
 	}
 	for _, c := range cases {
@@ -270,7 +271,8 @@ func BenchmarkListOf10000Jobs(b *testing.B) {
 	defer s.Close()
 	rows := make([]jobRow, 10000)
 	for i := range rows {
-		rows[i] = jobRow{ID: fmt.Sprint("j", i), Name: fmt.Sprint("Job ", i), Search: fmt.Sprint("job ", i), Revision: 1, CreatedAt: time.Now().UTC(), UpdatedAt: time.Now().UTC()}
+		rows[i] = jobRow{ID: fmt.Sprint("j", i), Name: fmt.Sprint("Job ", i), Search: fmt.Sprint("job ", i), Revision: 1,
+			CreatedAt: time.Now().UTC(), UpdatedAt: time.Now().UTC()}
 	}
 	require.NoError(b, s.db.CreateInBatches(rows, 500).Error)
 	for b.Loop() {
@@ -299,7 +301,8 @@ func TestComponentsOfTheWorkshopsOwn(t *testing.T) {
 	none, err := s.Components()
 	require.NoError(t, err)
 	assert.Empty(t, none)
-	shelf := fitout.Component{ID: "shelf", Why: "weighed", Item: fitout.Item{ID: "shelf", Name: "Shelf", Mass: 3, Module: &fitout.Module{Kind: fitout.Shelf, Cells: []fitout.Cell{}}}}
+	shelf := fitout.Component{ID: "shelf", Why: "weighed", Item: fitout.Item{ID: "shelf", Name: "Shelf", Mass: 3,
+		Module: &fitout.Module{Kind: fitout.Shelf, Cells: []fitout.Cell{}}}}
 	require.NoError(t, s.KeepComponents([]fitout.Component{shelf}))
 	shelf.Item.Mass = 4
 	require.NoError(t, s.KeepComponents([]fitout.Component{shelf}))

@@ -41,7 +41,11 @@ export function App() {
 
 /** Shows the app, or asks for the access code where the server wants one. */
 function Gate() {
-  const { error, refetch } = useQuery({ queryKey: ['vocabulary'], queryFn: () => answer(api.GET('/api/vocabulary')), staleTime: Infinity });
+  const { error, refetch } = useQuery({
+    queryKey: ['vocabulary'],
+    queryFn: () => answer(api.GET('/api/vocabulary')),
+    staleTime: Infinity,
+  });
   useKept(/^\/jobs\/([^/]+)/.exec(useLocation().pathname)?.[1] ?? '');
   if (error instanceof Refused && error.status === 401) return <AccessPage onOpen={() => void refetch()} />;
   return (

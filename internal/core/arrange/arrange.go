@@ -114,7 +114,8 @@ func Propose(ctx context.Context, j *fitout.Job, wishes Wishes, progress func(sh
 		result.Found[n].Job.ChosenVariant().Name = fmt.Sprintf("%s, proposal %d", d.Variant.Name, n+1)
 	}
 	if len(result.Found) == 0 && ctx.Err() == nil {
-		result.Impossible = fmt.Sprintf("It fits as it stands; nothing else was found that differs in %d places and keeps every hard rule.", apart)
+		result.Impossible = fmt.Sprintf("It fits as it stands; nothing else was found that differs in %d places and keeps "+
+			"every hard rule.", apart)
 	}
 	return result
 }
@@ -152,7 +153,8 @@ func (d *draft) build(r propose.Result) (Proposal, bool) {
 		}
 	}
 	figures := report.VariantOf(s, d.Plan, assess.Findings(s))
-	return Proposal{Job: job, Sentence: d.explain(s, &figures), Score: r.Score, Bound: r.Bound, Proven: r.Exact, Figures: figures}, false
+	return Proposal{Job: job, Sentence: d.explain(s, &figures), Score: r.Score, Bound: r.Bound, Proven: r.Exact,
+		Figures: figures}, false
 }
 
 // others are the places that the other parts take in a choice.

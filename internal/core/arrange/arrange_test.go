@@ -24,7 +24,10 @@ func TestTwelveModulesAreArrangedInAnEmptyCanopy(t *testing.T) {
 	require.Contains(t, rulesOf(&j), "parts-clash", "all of it stands in one corner")
 	var shares []float64
 	start := time.Now()
-	got := arrange.Propose(context.Background(), &j, arrange.Wishes{Aims: []arrange.Aim{arrange.AimRear, arrange.AimSides}}, func(share float64) { shares = append(shares, share) })
+	got := arrange.Propose(context.Background(), &j,
+		arrange.Wishes{Aims: []arrange.Aim{arrange.AimRear, arrange.AimSides}}, func(share float64) {
+			shares = append(shares, share)
+		})
 	t.Logf("three arrangements of twelve modules in %v", time.Since(start))
 	require.Empty(t, got.Impossible)
 	require.GreaterOrEqual(t, len(got.Found), 3)
@@ -55,7 +58,8 @@ func TestTwelveModulesAreArrangedInAnEmptyCanopy(t *testing.T) {
 		}
 	}
 	// What comes first among the aims is what the arrangement is good at.
-	heavy := arrange.Propose(context.Background(), &j, arrange.Wishes{Aims: []arrange.Aim{arrange.AimSides, arrange.AimLow}}, func(float64) {})
+	heavy := arrange.Propose(context.Background(), &j,
+		arrange.Wishes{Aims: []arrange.Aim{arrange.AimSides, arrange.AimLow}}, func(float64) {})
 	require.NotEmpty(t, heavy.Found)
 	assert.LessOrEqual(t, math.Abs(heavy.Found[0].Figures.Sides), math.Abs(got.Found[0].Figures.Sides)+5)
 }
@@ -71,15 +75,18 @@ func TestWhatMakesItImpossibleIsNamed(t *testing.T) {
 	example.Stand(&j, "fridge", fitout.FridgeSlide, fitout.FaceLeft, 52, 1000, 600, 520, "left")
 	example.Stand(&j, "drawers", fitout.Drawers, fitout.FaceLeft, 60, 1000, 600, 300, "left")
 	got = arrange.Propose(context.Background(), &j, arrange.Wishes{}, func(float64) {})
-	assert.Equal(t, "All of it does not fit at once, each with a free way to open. It would without one of these: the fridge, the drawers.", got.Impossible)
+	assert.Equal(t, "All of it does not fit at once, each with a free way to open. It would without one of these: the "+
+		"fridge, the drawers.", got.Impossible)
 
 	j.Variants[0].Items = nil
-	assert.Contains(t, arrange.Propose(context.Background(), &j, arrange.Wishes{}, func(float64) {}).Impossible, "Nothing can be placed")
+	assert.Contains(t, arrange.Propose(context.Background(), &j, arrange.Wishes{}, func(float64) {}).Impossible,
+		"Nothing can be placed")
 
 	called, cancel := context.WithCancel(context.Background())
 	cancel()
 	j = example.Twelve()
-	assert.Equal(t, arrange.Proposals{Found: []arrange.Proposal{}}, arrange.Propose(called, &j, arrange.Wishes{}, func(float64) {}), "called off, it says nothing")
+	assert.Equal(t, arrange.Proposals{Found: []arrange.Proposal{}}, arrange.Propose(called, &j, arrange.Wishes{},
+		func(float64) {}), "called off, it says nothing")
 }
 
 func rulesOf(j *fitout.Job) []string {
@@ -106,7 +113,8 @@ func TestVariantsAreBranchedVariedAndCompared(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, "With less, upright", upright.ChosenVariant().Name)
 	assert.Equal(t, fitout.UprightFridge, upright.ChosenVariant().Items[0].Module.Kind)
-	assert.Equal(t, branched.ChosenVariant().Items[0].Box().From.Z, upright.ChosenVariant().Items[0].Box().From.Z, "it stands on the same floor")
+	assert.Equal(t, branched.ChosenVariant().Items[0].Box().From.Z, upright.ChosenVariant().Items[0].Box().From.Z,
+		"it stands on the same floor")
 
 	foam, err := edit.Vary(&upright, components, "material", "foam-core")
 	require.NoError(t, err)

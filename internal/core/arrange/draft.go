@@ -81,7 +81,8 @@ func newDraft(p *plan.Plan, wishes Wishes) *draft {
 // and a floor, for load.
 func movable(b *fit.Bay) bool {
 	switch b.Kind {
-	case fitout.BayWagonCargo, fitout.BayTub, fitout.BayCanopyLeft, fitout.BayCanopyRight, fitout.BayCanopyRear, fitout.BayLivingBox, fitout.BayHeadboard:
+	case fitout.BayWagonCargo, fitout.BayTub, fitout.BayCanopyLeft, fitout.BayCanopyRight, fitout.BayCanopyRear,
+		fitout.BayLivingBox, fitout.BayHeadboard:
 		size := b.Room.Size()
 		return !b.Open && size.Length > 0 && size.Width > 0
 	}
@@ -134,7 +135,9 @@ func (d *draft) try(item fitout.Item, bay *fit.Bay, now bool) (place, bool) {
 		return pl, false
 	}
 	inTheWay := func(o fitout.Box) bool { return overlaps(box, o) }
-	if slices.ContainsFunc(bay.Obstacles, inTheWay) || slices.ContainsFunc(d.stays, func(q *fit.Part) bool { return inTheWay(q.Box) }) {
+	if slices.ContainsFunc(bay.Obstacles, inTheWay) || slices.ContainsFunc(d.stays, func(q *fit.Part) bool {
+		return inTheWay(q.Box)
+	}) {
 		return pl, false
 	}
 	pl.part = fit.PartOf(&pl.item)

@@ -71,7 +71,8 @@ func (d *draft) keep(packed []place) []int {
 	choice := make([]int, len(packed))
 	for i := range packed {
 		at := slices.IndexFunc(d.places[i], func(o place) bool {
-			return o.bay == packed[i].bay && o.item.At == packed[i].item.At && o.item.Size == packed[i].item.Size && o.asIs == packed[i].asIs
+			return o.bay == packed[i].bay && o.item.At == packed[i].item.At && o.item.Size == packed[i].item.Size &&
+				o.asIs == packed[i].asIs
 		})
 		if at < 0 {
 			at = len(d.places[i])
@@ -132,14 +133,20 @@ func (d *draft) corners(p *fit.Part, done []*place) []place {
 		floor := d.floor(p, bay)
 		for _, item := range turned(p.Item, bay) {
 			size := item.Size
-			xs := edges(bay.Room.From.X, bay.Room.To.X, bay.Opening, size.Length, done, bay, func(q fitout.Point) float64 { return q.X })
-			ys := edges(bay.Room.From.Y, bay.Room.To.Y, bay.Opening, size.Width, done, bay, func(q fitout.Point) float64 { return q.Y })
+			xs := edges(bay.Room.From.X, bay.Room.To.X, bay.Opening, size.Length, done, bay, func(q fitout.Point) float64 {
+				return q.X
+			})
+			ys := edges(bay.Room.From.Y, bay.Room.To.Y, bay.Opening, size.Width, done, bay, func(q fitout.Point) float64 {
+				return q.Y
+			})
 			for _, z := range d.levels(p, bay, floor, done) {
 				for _, x := range xs {
 					for _, y := range ys {
 						item.At = fitout.Point{X: x + size.Length/2, Y: y + size.Width/2, Z: z + size.Height/2}
 						box := item.Box()
-						if slices.ContainsFunc(done, func(q *place) bool { return overlaps(box, q.part.Box) }) || z > floor+1 && !d.carried(box, done) {
+						if slices.ContainsFunc(done, func(q *place) bool {
+							return overlaps(box, q.part.Box)
+						}) || z > floor+1 && !d.carried(box, done) {
 							continue
 						}
 						pl, ok := d.try(item, bay, false)
@@ -178,7 +185,8 @@ func (d *draft) corners(p *fit.Part, done []*place) []place {
 
 // edges are where a part can begin along one axis: against the walls, the frame of
 // the opening, and what stands in the bay already.
-func edges(from, to float64, opening fit.Opening, size float64, done []*place, bay *fit.Bay, of func(fitout.Point) float64) []float64 {
+func edges(from, to float64, opening fit.Opening, size float64, done []*place, bay *fit.Bay,
+	of func(fitout.Point) float64) []float64 {
 	at := []float64{from, to - size}
 	if opening.Known {
 		at = append(at, of(opening.Gap.From), of(opening.Gap.To)-size)
@@ -250,7 +258,8 @@ func (d *draft) impossibleAlone() string {
 		if p.Motion == fit.Slides || p.Motion == fit.Drawers {
 			why = "it does not slide out of any opening clear of the frame, the lip and what stays"
 		}
-		return fmt.Sprintf("%s (%s × %s × %s) fits nowhere: %s. Make it smaller, unlock what stands in its way, or leave it out.", p.Name(), d.Say.Length(size.Length), d.Say.Length(size.Width), d.Say.Length(size.Height), why)
+		return fmt.Sprintf("%s (%s × %s × %s) fits nowhere: %s. Make it smaller, unlock what stands in its way, or leave "+
+			"it out.", p.Name(), d.Say.Length(size.Length), d.Say.Length(size.Width), d.Say.Length(size.Height), why)
 	}
 	return ""
 }
@@ -281,7 +290,9 @@ func (d *draft) whyNot(ctx context.Context) string {
 		}
 	}
 	if len(without) > 0 {
-		return fmt.Sprintf("All of it does not fit at once, each with a free way to open. It would without one of these: %s.", strings.Join(without, ", "))
+		return fmt.Sprintf("All of it does not fit at once, each with a free way to open. It would without one of these: %s.",
+			strings.Join(without, ", "))
 	}
-	return "More is asked than the spaces hold: even without any one of the parts no arrangement was found for the rest. Leave out or make smaller two of them."
+	return "More is asked than the spaces hold: even without any one of the parts no arrangement was found for the " +
+		"rest. Leave out or make smaller two of them."
 }

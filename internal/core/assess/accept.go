@@ -43,7 +43,8 @@ func accept(p *plan.Plan, findings []fitout.Finding) []Fallen {
 			case fitout.Graver:
 				fallen = append(fallen, fell(f, a, fmt.Sprintf("as a %s, and it is a %s now", a.Severity, f.Severity)))
 			case fitout.Grown:
-				fallen = append(fallen, fell(f, a, fmt.Sprintf("at %s beyond, and it is %s now", amount(p, f.Unit, a.Beyond), amount(p, f.Unit, -f.Margin))))
+				fallen = append(fallen, fell(f, a, fmt.Sprintf("at %s beyond, and it is %s now", amount(p, f.Unit, a.Beyond),
+					amount(p, f.Unit, -f.Margin))))
 			case fitout.Ambiguous:
 				fallen = append(fallen, fell(f, a, "without saying against what"))
 			}

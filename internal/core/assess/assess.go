@@ -118,7 +118,8 @@ func findings(p *plan.Plan) ([]fitout.Finding, []Fallen) {
 	}
 	fallen := accept(p, all)
 	slices.SortStableFunc(all, func(x, y fitout.Finding) int {
-		return cmp.Or(cmp.Compare(min(1, len(x.Accepted)), min(1, len(y.Accepted))), cmp.Compare(x.Severity.Rank(), y.Severity.Rank()))
+		return cmp.Or(cmp.Compare(min(1, len(x.Accepted)), min(1, len(y.Accepted))), cmp.Compare(x.Severity.Rank(),
+			y.Severity.Rank()))
 	})
 	return all, fallen
 }

@@ -51,10 +51,17 @@ func TestRulesFire(t *testing.T) {
 		return func(i *fitout.Item) { i.Form, i.Seat = fitout.FormPerson, seat }
 	}
 	fires(t, []ruleCase{
-		{"rear-over", "Rear axle carries 2 056 kg; its limit (rear axle rating) is 1 900 kg.", fitout.Stop, func(j *fitout.Job) { example.Add(j, "ballast", 1200, 3110) }},
-		{"front-over", "its limit (front axle rating) is 1 500 kg", fitout.Stop, func(j *fitout.Job) { example.Add(j, "winch", 200, -1500) }},
-		{"gross-over", "its limit (GVM) is 3 300 kg", fitout.Stop, func(j *fitout.Job) { example.Add(j, "ballast", 1250, 2500) }},
-		{"gross-close", "Less than 3\u202f% is left", fitout.Caution, func(j *fitout.Job) { j.Vehicle.Limits.Gross.Kg = 2100 }},
+		{"rear-over", "Rear axle carries 2 056 kg; its limit (rear axle rating) is 1 900 kg.", fitout.Stop,
+			func(j *fitout.Job) { example.Add(j, "ballast", 1200, 3110) }},
+		{"front-over", "its limit (front axle rating) is 1 500 kg", fitout.Stop, func(j *fitout.Job) {
+			example.Add(j, "winch", 200, -1500)
+		}},
+		{"gross-over", "its limit (GVM) is 3 300 kg", fitout.Stop, func(j *fitout.Job) {
+			example.Add(j, "ballast", 1250, 2500)
+		}},
+		{"gross-close", "Less than 3\u202f% is left", fitout.Caution, func(j *fitout.Job) {
+			j.Vehicle.Limits.Gross.Kg = 2100
+		}},
 		{"combination-over", "its limit (GCM) is 4 000 kg", fitout.Stop, func(j *fitout.Job) {
 			j.Vehicle.Limits.Combination.Kg, j.Vehicle.Limits.TrailerBraked.Kg = 4000, 3000
 			j.Trailer = &fitout.Trailer{Source: fitout.DataSheet, Name: "T", Coupled: true, Mass: 2500, Ball: 100, Braked: true}
@@ -63,34 +70,52 @@ func TestRulesFire(t *testing.T) {
 			j.Vehicle.Limits.Ball.Kg = 80
 			j.Trailer = &fitout.Trailer{Source: fitout.DataSheet, Name: "T", Coupled: true, Mass: 800, Ball: 100}
 		}},
-		{"trailer-over", "The mass of the unbraked trailer is 800 kg; the limit of the vehicle is 750 kg.", fitout.Stop, func(j *fitout.Job) {
-			j.Vehicle.Limits.TrailerUnbraked.Kg = 750
-			j.Trailer = &fitout.Trailer{Source: fitout.DataSheet, Name: "T", Coupled: true, Mass: 800, Ball: 60}
-		}},
+		{"trailer-over", "The mass of the unbraked trailer is 800 kg; the limit of the vehicle is 750 kg.", fitout.Stop,
+			func(j *fitout.Job) {
+				j.Vehicle.Limits.TrailerUnbraked.Kg = 750
+				j.Trailer = &fitout.Trailer{Source: fitout.DataSheet, Name: "T", Coupled: true, Mass: 800, Ball: 60}
+			}},
 		{"placard-over", "together are 500 kg; the payload placard allows 450 kg.", fitout.Stop, func(j *fitout.Job) {
 			j.Vehicle.Limits.Placard.Kg = 450
 			example.Add(j, "cargo", 500, 2500)
 		}},
 		{"rear-worst-over", "Rear axle is within its limit now, but carries", fitout.Caution, func(j *fitout.Job) {
 			j.Variants[0].Switches = []fitout.Switch{{ID: "s", Name: "Ballast"}}
-			example.Add(j, "ballast", 1200, 3110, func(i *fitout.Item) { i.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: "s"} })
+			example.Add(j, "ballast", 1200, 3110, func(i *fitout.Item) {
+				i.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: "s"}
+			})
 		}},
-		{"limit-missing", "cannot say whether gross is legal", fitout.Caution, func(j *fitout.Job) { j.Vehicle.Limits.Gross.Kg = 0 }},
-		{"limit-estimated", "The figures for GVM were not read off the plate", fitout.Caution, func(j *fitout.Job) { j.Vehicle.Limits.Gross.Source = fitout.FromEstimate }},
-		{"ratings-short", "The axle limits add up to 3 400 kg, less than the GVM of 3 500 kg.", fitout.Note, func(j *fitout.Job) { j.Vehicle.Limits.Gross.Kg = 3500 }},
-		{"baseline-over", "The empty vehicle alone puts 850 kg where 800 kg", fitout.Stop, func(j *fitout.Job) { j.Vehicle.Limits.RearAxle.Kg = 800 }},
+		{"limit-missing", "cannot say whether gross is legal", fitout.Caution, func(j *fitout.Job) {
+			j.Vehicle.Limits.Gross.Kg = 0
+		}},
+		{"limit-estimated", "The figures for GVM were not read off the plate", fitout.Caution, func(j *fitout.Job) {
+			j.Vehicle.Limits.Gross.Source = fitout.FromEstimate
+		}},
+		{"ratings-short", "The axle limits add up to 3 400 kg, less than the GVM of 3 500 kg.", fitout.Note,
+			func(j *fitout.Job) { j.Vehicle.Limits.Gross.Kg = 3500 }},
+		{"baseline-over", "The empty vehicle alone puts 850 kg where 800 kg", fitout.Stop, func(j *fitout.Job) {
+			j.Vehicle.Limits.RearAxle.Kg = 800
+		}},
 		{"baseline-split-assumed", "are split 60 : 40 by assumption", fitout.Caution, func(j *fitout.Job) {
 			b := &j.Vehicle.Baseline
 			b.Definition, b.Split, b.Total, b.FrontShare = fitout.Kerb, fitout.SplitAssumed, 2000, 0.6
 		}},
-		{"baseline-not-weighed", "comes from papers, not from a scale", fitout.Note, func(j *fitout.Job) { j.Vehicle.Baseline.Definition = fitout.Kerb }},
+		{"baseline-not-weighed", "comes from papers, not from a scale", fitout.Note, func(j *fitout.Job) {
+			j.Vehicle.Baseline.Definition = fitout.Kerb
+		}},
 		{"driver-seat-missing", "no seat is marked as the driver's", fitout.Caution, func(j *fitout.Job) {
 			j.Vehicle.Baseline.Definition = fitout.RunningOrder
 			j.Vehicle.Seats[0].Driver = false
 		}},
-		{"scale-not-level", "A slope of 2° moves about 15.7 kg", fitout.Caution, func(j *fitout.Job) { j.Vehicle.Baseline.Tickets[0].Level = false }},
-		{"front-light", "Below 35\u202f% steering and braking suffer", fitout.Caution, func(j *fitout.Job) { example.Add(j, "ballast", 750, 4400) }},
-		{"sides-uneven", "leans the vehicle", fitout.Caution, func(j *fitout.Job) { example.Add(j, "tank", 150, 2500, func(i *fitout.Item) { i.At.Y = -700 }) }},
+		{"scale-not-level", "A slope of 2° moves about 15.7 kg", fitout.Caution, func(j *fitout.Job) {
+			j.Vehicle.Baseline.Tickets[0].Level = false
+		}},
+		{"front-light", "Below 35\u202f% steering and braking suffer", fitout.Caution, func(j *fitout.Job) {
+			example.Add(j, "ballast", 750, 4400)
+		}},
+		{"sides-uneven", "leans the vehicle", fitout.Caution, func(j *fitout.Job) {
+			example.Add(j, "tank", 150, 2500, func(i *fitout.Item) { i.At.Y = -700 })
+		}},
 		{"seat-shared", `Ann and Ben are in the seat "Driver" at once`, fitout.Stop, func(j *fitout.Job) {
 			example.Add(j, "ann", 70, 0, person("driver"))
 			example.Add(j, "ben", 70, 0, person("driver"))
@@ -128,7 +153,9 @@ func TestFixesDoWhatTheySay(t *testing.T) {
 		i.Presence = fitout.Presence{Kind: fitout.ByLevel, Level: &fitout.Level{Max: 120, Now: 110, Density: 1}}
 	})
 	j.Variants[0].Switches = []fitout.Switch{{ID: "raft", Name: "Raft", On: true}, {ID: "guest", Name: "Guest", On: true}}
-	example.Add(&j, "raft", 70, 4100, func(i *fitout.Item) { i.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: "raft"} })
+	example.Add(&j, "raft", 70, 4100, func(i *fitout.Item) {
+		i.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: "raft"}
+	})
 	example.Add(&j, "guest", 80, 0, func(i *fitout.Item) {
 		i.Form, i.Seat, i.Presence = fitout.FormPerson, "rear-left", fitout.Presence{Kind: fitout.BySwitch, Switch: "guest"}
 	})

@@ -49,7 +49,8 @@ func TestASoundBenchHasNothingToSay(t *testing.T) {
 	assert.Greater(t, unit.Cells[0].Filled, 0.05)
 	assert.Len(t, unit.Leaves, 1)
 	assert.NotEmpty(t, unit.Gaps)
-	assert.InDelta(t, unit.Cells[0].Inside.From.X+a.Bench[2].Box.Size().Length/2, a.Items[2].X, 0.001, "the stove stands at the back of its drawer")
+	assert.InDelta(t, unit.Cells[0].Inside.From.X+a.Bench[2].Box.Size().Length/2, a.Items[2].X, 0.001,
+		"the stove stands at the back of its drawer")
 }
 
 func TestBenchRulesFire(t *testing.T) {
@@ -111,7 +112,8 @@ func TestFillTakesTheExactRemainder(t *testing.T) {
 func TestResizeCarriesWhatHangsOnIt(t *testing.T) {
 	j := example.Fitted()
 	fridge := benchItem(&j, "fridge")
-	resized, err := edit.Resize(&j, "fridge", fitout.Size{Length: 640, Width: fridge.Size.Width, Height: fridge.Size.Height})
+	resized, err := edit.Resize(&j, "fridge", fitout.Size{Length: 640, Width: fridge.Size.Width,
+		Height: fridge.Size.Height})
 	require.NoError(t, err)
 	unit := benchItem(&resized, "unit")
 	assert.InDelta(t, 760, unit.Size.Length, 1e-9, "the unit behind it gains what the fridge sets free")
@@ -150,7 +152,8 @@ func TestWhatIsUsedOftenLiesOnTop(t *testing.T) {
 
 func TestWhatTheBriefWantsAndNobodyPlaced(t *testing.T) {
 	j := example.Fitted()
-	j.Brief.Gear = []fitout.Gear{{ID: "stove", Name: "Stove", Count: 1, Mass: 6, Used: fitout.UsedDaily}, {ID: "kit", Name: "First-aid kit", Count: 1, Mass: 2.5, Used: fitout.UsedEmergency}}
+	j.Brief.Gear = []fitout.Gear{{ID: "stove", Name: "Stove", Count: 1, Mass: 6, Used: fitout.UsedDaily},
+		{ID: "kit", Name: "First-aid kit", Count: 1, Mass: 2.5, Used: fitout.UsedEmergency}}
 	f := benchRules(&j)["gear-not-aboard"]
 	assert.Equal(t, "First-aid kit is not aboard", f.Title)
 	assert.InDelta(t, 2.5, f.Value, 1e-9)

@@ -30,8 +30,11 @@ func TestASoundBuildWithBriefAndBaysHasNothingToSay(t *testing.T) {
 
 func TestVehicleRulesFire(t *testing.T) {
 	fires(t, []ruleCase{
-		{"ticket-missing", "no weighing ticket with figures counts", fitout.Caution, func(j *fitout.Job) { j.Vehicle.Baseline.Tickets[0].Counted = false }},
-		{"tickets-contradict", "ticket “Second” gives 950 kg for the rear axle of the dry vehicle, where “Bridge” says 850 kg", fitout.Caution, func(j *fitout.Job) {
+		{"ticket-missing", "no weighing ticket with figures counts", fitout.Caution, func(j *fitout.Job) {
+			j.Vehicle.Baseline.Tickets[0].Counted = false
+		}},
+		{"tickets-contradict", "ticket “Second” gives 950 kg for the rear axle of the dry vehicle, where “Bridge” says 850 " +
+			"kg", fitout.Caution, func(j *fitout.Job) {
 			j.Vehicle.Baseline.Tickets = append(j.Vehicle.Baseline.Tickets, example.Axles("second", 1200, 950))
 		}},
 		{"baseline-split-assumed", "are split 60 : 40 by assumption", fitout.Caution, func(j *fitout.Job) {
@@ -50,14 +53,16 @@ func TestVehicleRulesFire(t *testing.T) {
 		{"raises-no-rating", "the 2 200 kg written to it does not count", fitout.Caution, func(j *fitout.Job) {
 			j.Vehicle.Modifications = []fitout.Modification{example.Modification(fitout.Airbags, fitout.LimitRearAxle, 2200)}
 		}},
-		{"tyre-index-unknown", "entered with load index 45; the table goes from 70 to 130", fitout.Caution, func(j *fitout.Job) { j.Vehicle.Rear.Tyre.Index = 45 }},
+		{"tyre-index-unknown", "entered with load index 45; the table goes from 70 to 130", fitout.Caution,
+			func(j *fitout.Job) { j.Vehicle.Rear.Tyre.Index = 45 }},
 		{"rear-over", "its limit (rear axle rating, here the tyres) is 1 030 kg", fitout.Stop, func(j *fitout.Job) {
 			j.Vehicle.Rear.Tyre.Index = 85
 			example.Add(j, "ballast", 300, 3100)
 		}},
-		{"ratings-short", "The axle limits add up to 3 400 kg, less than the GVM of 3 490 kg", fitout.Note, func(j *fitout.Job) {
-			j.Vehicle.Modifications = []fitout.Modification{example.Modification(fitout.GrossUpgrade, fitout.LimitGross, 3490)}
-		}},
+		{"ratings-short", "The axle limits add up to 3 400 kg, less than the GVM of 3 490 kg", fitout.Note,
+			func(j *fitout.Job) {
+				j.Vehicle.Modifications = []fitout.Modification{example.Modification(fitout.GrossUpgrade, fitout.LimitGross, 3490)}
+			}},
 		{"ball-over", "the limit of the hitch is 90 kg", fitout.Stop, func(j *fitout.Job) {
 			j.Vehicle.Limits.Ball.Kg, j.Vehicle.Hitch.Ball = 150, 90
 			j.Trailer = &fitout.Trailer{Source: fitout.DataSheet, Name: "T", Coupled: true, Mass: 800, Ball: 100}
@@ -71,26 +76,36 @@ func TestVehicleRulesFire(t *testing.T) {
 			example.Add(j, "ballast", 350, 2500).Bay = "cargo"
 		}},
 		{"roof-over", "the limit of rack is 75 kg", fitout.Stop, func(j *fitout.Job) {
-			*example.Cargo(j) = fitout.Bay{ID: "roof", Name: "Roof", Kind: fitout.BayRoof, Opening: fitout.Opening{Face: fitout.FaceNone, Hinge: fitout.HingeNone}}
+			*example.Cargo(j) = fitout.Bay{ID: "roof", Name: "Roof", Kind: fitout.BayRoof,
+				Opening: fitout.Opening{Face: fitout.FaceNone, Hinge: fitout.HingeNone}}
 			m := example.Modification(fitout.RoofRack, fitout.LimitRoofMoving, 75)
 			m.Name, j.Vehicle.Limits.RoofMoving.Kg = "Rack", 100
 			j.Vehicle.Modifications = []fitout.Modification{m}
 			example.Add(j, "canoe", 90, 1500).Bay = "roof"
 		}},
-		{"roof-parked-over", "With those who sleep there, roof carries 220 kg parked; 200 kg may be up there", fitout.Stop, func(j *fitout.Job) {
-			*example.Cargo(j) = fitout.Bay{ID: "roof", Name: "Roof", Kind: fitout.BayRoof, RatingParked: 200, Opening: fitout.Opening{Face: fitout.FaceNone, Hinge: fitout.HingeNone}}
-			example.Crew(j)
-			j.Brief.Camp.SleepWhere = fitout.SleepRoof
-			example.Add(j, "tent", 65, 1500).Bay = "roof"
+		{"roof-parked-over", "With those who sleep there, roof carries 220 kg parked; 200 kg may be up there", fitout.Stop,
+			func(j *fitout.Job) {
+				*example.Cargo(j) = fitout.Bay{ID: "roof", Name: "Roof", Kind: fitout.BayRoof, RatingParked: 200,
+					Opening: fitout.Opening{Face: fitout.FaceNone, Hinge: fitout.HingeNone}}
+				example.Crew(j)
+				j.Brief.Camp.SleepWhere = fitout.SleepRoof
+				example.Add(j, "tent", 65, 1500).Bay = "roof"
+			}},
+		{"measure-diagonals", "Measure the diagonal from front left again: 2 100 mm was given, 2 000 mm would close it",
+			fitout.Caution, func(j *fitout.Job) { example.Cargo(j).DiagonalLeft = 2100 }},
+		{"measure-opening-too-wide", "The opening is 1 300 mm wide, the bay behind it 1 200 mm", fitout.Caution,
+			func(j *fitout.Job) { example.Cargo(j).Opening.Width = 1300 }},
+		{"measure-level-first", "levelling after the template is made spoils the template", fitout.Caution,
+			func(j *fitout.Job) {
+				b := example.Cargo(j)
+				b.TiltAlong, b.Levelled = -2, false
+			}},
+		{"envelope-height", "the brief allows 1 800 mm (carport)", fitout.Caution, func(j *fitout.Job) {
+			j.Brief.Envelope = fitout.Envelope{Height: 1800, Note: "carport"}
 		}},
-		{"measure-diagonals", "Measure the diagonal from front left again: 2 100 mm was given, 2 000 mm would close it", fitout.Caution, func(j *fitout.Job) { example.Cargo(j).DiagonalLeft = 2100 }},
-		{"measure-opening-too-wide", "The opening is 1 300 mm wide, the bay behind it 1 200 mm", fitout.Caution, func(j *fitout.Job) { example.Cargo(j).Opening.Width = 1300 }},
-		{"measure-level-first", "levelling after the template is made spoils the template", fitout.Caution, func(j *fitout.Job) {
-			b := example.Cargo(j)
-			b.TiltAlong, b.Levelled = -2, false
+		{"envelope-rear-overhang", "The rear overhang is 1 250 mm as planned", fitout.Caution, func(j *fitout.Job) {
+			j.Brief.Envelope.RearOverhang = 1200
 		}},
-		{"envelope-height", "the brief allows 1 800 mm (carport)", fitout.Caution, func(j *fitout.Job) { j.Brief.Envelope = fitout.Envelope{Height: 1800, Note: "carport"} }},
-		{"envelope-rear-overhang", "The rear overhang is 1 250 mm as planned", fitout.Caution, func(j *fitout.Job) { j.Brief.Envelope.RearOverhang = 1200 }},
 		{"fuel-short", "the tanks hold 75 L", fitout.Caution, func(j *fitout.Job) { j.Brief.Trip.FuelDistance = 900 }},
 		{"payload-gone", "above the GVM before any fitout", fitout.Caution, func(j *fitout.Job) {
 			example.Crew(j)
@@ -106,14 +121,19 @@ func TestVehicleRulesFire(t *testing.T) {
 // Every measure that cannot be is told with which one to take again.
 func TestEveryMeasureIsToldInWords(t *testing.T) {
 	arch := func(side fitout.Side, width float64) fitout.Obstacle {
-		return fitout.Obstacle{ID: string(side), Name: "Arch " + string(side), Kind: fitout.WheelArch, Side: side, Front: 400, Length: 700, Width: width, Height: 250}
+		return fitout.Obstacle{ID: string(side), Name: "Arch " + string(side), Kind: fitout.WheelArch, Side: side, Front: 400,
+			Length: 700, Width: width, Height: 250}
 	}
 	cases := map[string]func(*fitout.Bay){
 		"sides-differ":   func(b *fitout.Bay) { b.LengthLeft, b.DiagonalLeft = 1570, 0 },
 		"ends-differ":    func(b *fitout.Bay) { b.WidthRear, b.DiagonalLeft = 1230, 0 },
 		"heights-differ": func(b *fitout.Bay) { b.HeightRear = 870 },
-		"arches-meet":    func(b *fitout.Bay) { b.Obstacles = []fitout.Obstacle{arch(fitout.Left, 650), arch(fitout.Right, 600)} },
-		"arches-outside": func(b *fitout.Bay) { b.BetweenArches, b.Obstacles = 1250, []fitout.Obstacle{arch(fitout.Left, 150)} },
+		"arches-meet": func(b *fitout.Bay) {
+			b.Obstacles = []fitout.Obstacle{arch(fitout.Left, 650), arch(fitout.Right, 600)}
+		},
+		"arches-outside": func(b *fitout.Bay) {
+			b.BetweenArches, b.Obstacles = 1250, []fitout.Obstacle{arch(fitout.Left, 150)}
+		},
 		"arches-do-not-add-up": func(b *fitout.Bay) {
 			b.BetweenArches, b.Obstacles = 1000, []fitout.Obstacle{arch(fitout.Left, 150), arch(fitout.Right, 150)}
 		},

@@ -110,7 +110,8 @@ func trailer(p *plan.Plan) *TrailerFigures {
 	}
 	mass := p.Load.TrailerMass()
 	f := &TrailerFigures{
-		Coupled: t.Coupled, Mass: mass, Ball: t.Ball, Axle: p.Load.Towing.TrailerAxle + mass - t.Mass, Effect: p.Load.Towing.Vehicle,
+		Coupled: t.Coupled, Mass: mass, Ball: t.Ball, Axle: p.Load.Towing.TrailerAxle + mass - t.Mass,
+		Effect: p.Load.Towing.Vehicle,
 	}
 	if mass > 0 {
 		f.BallShare = 100 * t.Ball / mass
@@ -190,9 +191,10 @@ func stationUnset(p *plan.Plan) []fitout.Finding {
 		}
 		found = append(found, fitout.Finding{
 			Rule: "station-unset", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "item", ID: item.ID},
-			Title:    item.Name + " has no station",
-			Sentence: fmt.Sprintf("%s counts as if it lay on the ground at the front axle. Give it its station and height.", item.Name),
-			Value:    p.Load.Items[i].Mass.Kg, Unit: "kg", Source: "physics",
+			Title: item.Name + " has no station",
+			Sentence: fmt.Sprintf("%s counts as if it lay on the ground at the front axle. Give it its station and height.",
+				item.Name),
+			Value: p.Load.Items[i].Mass.Kg, Unit: "kg", Source: "physics",
 		})
 	}
 	return found

@@ -35,7 +35,8 @@ func figures(p *plan.Plan) Figures {
 	weighing := &p.Load.Weighing
 	f := Figures{Split: weighing.Split, Sigma: weighing.Sigma, Tickets: []TicketFigures{}}
 	for _, t := range weighing.Tickets {
-		f.Tickets = append(f.Tickets, TicketFigures{p.Given.Vehicle.Baseline.Tickets[t.Index].ID, t.Axles, t.Gross, t.ReadAxles})
+		f.Tickets = append(f.Tickets, TicketFigures{p.Given.Vehicle.Baseline.Tickets[t.Index].ID, t.Axles, t.Gross,
+			t.ReadAxles})
 	}
 	return f
 }

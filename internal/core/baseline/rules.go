@@ -45,11 +45,14 @@ func assumed(p *plan.Plan) []fitout.Finding {
 	switch {
 	case split && total > 0:
 		f.Rule, f.Severity, f.Title, f.Value = "baseline-split-assumed", fitout.Caution, "Axle split is an estimate", total
-		f.Sentence = fmt.Sprintf("The %s of the empty vehicle are split %.0f : %.0f by assumption. Weigh it axle by axle before anything is cut: every axle figure here leans on it.",
+		f.Sentence = fmt.Sprintf("The %s of the empty vehicle are split %.0f : %.0f by assumption. Weigh it axle by axle "+
+			"before anything is cut: every axle figure here leans on it.",
 			p.Say.Mass(total), 100*b.FrontShare, 100*(1-b.FrontShare))
 	case b.Definition != fitout.AsWeighed:
-		f.Rule, f.Severity, f.Title, f.Value = "baseline-not-weighed", fitout.Note, "Empty vehicle not weighed", b.Front+b.Rear
-		f.Sentence = "The empty mass comes from papers, not from a scale. Accessories and options are seldom in such a figure; a weighbridge ticket is worth its fee."
+		f.Rule, f.Severity, f.Title, f.Value = "baseline-not-weighed", fitout.Note, "Empty vehicle not weighed",
+			b.Front+b.Rear
+		f.Sentence = "The empty mass comes from papers, not from a scale. Accessories and options are seldom in such a " +
+			"figure; a weighbridge ticket is worth its fee."
 	default:
 		return nil
 	}
@@ -64,9 +67,10 @@ func driverSeatMissing(p *plan.Plan) []fitout.Finding {
 	}
 	return []fitout.Finding{{
 		Rule: "driver-seat-missing", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "baseline"},
-		Title:    "Driver of the baseline has no seat",
-		Sentence: fmt.Sprintf("The baseline contains a driver of %s who could not be taken off it, because no seat is marked as the driver's.", p.Say.Mass(75)),
-		Value:    75, Unit: "kg", Source: "physics",
+		Title: "Driver of the baseline has no seat",
+		Sentence: fmt.Sprintf("The baseline contains a driver of %s who could not be taken off it, because no seat is "+
+			"marked as the driver's.", p.Say.Mass(75)),
+		Value: 75, Unit: "kg", Source: "physics",
 	}}
 }
 
@@ -77,9 +81,10 @@ func ticketMissing(p *plan.Plan) []fitout.Finding {
 	}
 	return []fitout.Finding{{
 		Rule: "ticket-missing", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "baseline"},
-		Title:    "As weighed, but no ticket counts",
-		Sentence: "The empty vehicle is to be as weighed, and no weighing ticket with figures counts. Until one does, the vehicle weighs nothing here and no load can be believed.",
-		Unit:     "kg", Source: "physics",
+		Title: "As weighed, but no ticket counts",
+		Sentence: "The empty vehicle is to be as weighed, and no weighing ticket with figures counts. Until one does, the " +
+			"vehicle weighs nothing here and no load can be believed.",
+		Unit: "kg", Source: "physics",
 	}}
 }
 
@@ -100,9 +105,10 @@ func scaleNotLevel(p *plan.Plan) []fitout.Finding {
 		shifted := (front + rear) * b.CGHeight * math.Tan(slopeDegrees*math.Pi/180) / p.Given.Vehicle.Wheelbase
 		found = append(found, fitout.Finding{
 			Rule: "scale-not-level", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "ticket", ID: t.ID},
-			Title:    "Weighed on a slope",
-			Sentence: fmt.Sprintf("The ticket %s does not say that the vehicle stood level. A slope of %d° moves about %s from one axle to the other.", ticketName(p, reading.Index), slopeDegrees, p.Say.Mass(shifted)),
-			Value:    shifted, Unit: "kg", Source: "physics",
+			Title: "Weighed on a slope",
+			Sentence: fmt.Sprintf("The ticket %s does not say that the vehicle stood level. A slope of %d° moves about %s "+
+				"from one axle to the other.", ticketName(p, reading.Index), slopeDegrees, p.Say.Mass(shifted)),
+			Value: shifted, Unit: "kg", Source: "physics",
 		})
 	}
 	return found
@@ -121,10 +127,13 @@ func ticketsContradict(p *plan.Plan) []fitout.Finding {
 			against = ticketName(p, d.Against) + " says"
 		}
 		found = append(found, fitout.Finding{
-			Rule: "tickets-contradict", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "ticket", ID: p.Given.Vehicle.Baseline.Tickets[d.Ticket].ID},
+			Rule: "tickets-contradict", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "ticket",
+				ID: p.Given.Vehicle.Baseline.Tickets[d.Ticket].ID},
 			Title: "Weighing tickets contradict each other",
-			Sentence: fmt.Sprintf("With fuel, people and parts taken off, ticket %s gives %s for %s of the dry vehicle, where %s %s. The scales explain up to %s. Check what was aboard, weigh again, or let one ticket not count.",
-				ticketName(p, d.Ticket), p.Say.Mass(d.Given), figures[d.Figure], against, p.Say.Mass(d.Other), p.Say.Mass(d.Allowed)),
+			Sentence: fmt.Sprintf("With fuel, people and parts taken off, ticket %s gives %s for %s of the dry vehicle, where "+
+				"%s %s. The scales explain up to %s. Check what was aboard, weigh again, or let one ticket not count.",
+				ticketName(p, d.Ticket), p.Say.Mass(d.Given), figures[d.Figure], against, p.Say.Mass(d.Other),
+				p.Say.Mass(d.Allowed)),
 			Value: d.Given, Limit: d.Other, Margin: d.Allowed - math.Abs(d.Given-d.Other), Unit: "kg", Source: "physics",
 		})
 	}

@@ -87,7 +87,8 @@ func implied(p *plan.Plan) []Implied {
 		}
 		between := "between services"
 		if n.WaterNights < n.Nights {
-			between = fmt.Sprintf("between water, %s at %s a day", p.Say.Distance(b.Trip.WaterDistance), p.Say.Distance(b.Trip.DayDistance))
+			between = fmt.Sprintf("between water, %s at %s a day", p.Say.Distance(b.Trip.WaterDistance),
+				p.Say.Distance(b.Trip.DayDistance))
 		}
 		add("water", "Water to carry", n.Water.Litres, "volume", "(%s) × %s %s + %s reserve%s.",
 			strings.Join(water, " + "), nights(n.WaterNights), between, p.Say.Volume(n.Water.Reserve), hot)
@@ -98,30 +99,38 @@ func implied(p *plan.Plan) []Implied {
 			tow = fmt.Sprintf(" × %s for the trailer", p.Say.Plain(n.Fuel.Tow))
 		}
 		add("fuel", "Fuel to carry", n.Fuel.Litres, "volume", "%s × %s × %s for the surfaces%s + %s reserve.",
-			p.Say.Distance(b.Trip.FuelDistance), quantity.Format(a.Consumption, quantity.Consumption, p.Say.Units), p.Say.Plain(n.Fuel.Surface), tow, p.Say.Volume(n.Fuel.Reserve))
+			p.Say.Distance(b.Trip.FuelDistance), quantity.Format(a.Consumption, quantity.Consumption, p.Say.Units),
+			p.Say.Plain(n.Fuel.Surface), tow, p.Say.Volume(n.Fuel.Reserve))
 	}
 	if n.Bed.Length > 0 {
-		add("bed-length", "Bed, length", n.Bed.Length, "length", "%s and %s beyond.", n.Bed.Tallest, p.Say.Length(a.BedLength))
+		add("bed-length", "Bed, length", n.Bed.Length, "length", "%s and %s beyond.", n.Bed.Tallest,
+			p.Say.Length(a.BedLength))
 	}
 	if n.Bed.Sleepers > 0 {
-		add("bed-width", "Bed, width", n.Bed.Width, "length", "The shoulders of %s and %s beyond each.", heads(n.Bed.Sleepers, "sleeper", "sleepers"), p.Say.Length(a.BedWidth))
+		add("bed-width", "Bed, width", n.Bed.Width, "length", "The shoulders of %s and %s beyond each.",
+			heads(n.Bed.Sleepers, "sleeper", "sleepers"), p.Say.Length(a.BedWidth))
 	}
 	if r := n.Reach; r.Who != "" {
-		add("rim", "Highest rim to reach into", r.Rim, "length", "%s, %.0f %% of body height; above it a drop-down slide or a step.", r.Who, 100*a.RimShare)
-		add("arm", "Reach into a box", r.Arm, "length", "%s, %.0f %% of body height; beyond it only what is seldom touched.", r.Who, 100*a.ArmShare)
+		add("rim", "Highest rim to reach into", r.Rim, "length",
+			"%s, %.0f %% of body height; above it a drop-down slide or a step.", r.Who, 100*a.RimShare)
+		add("arm", "Reach into a box", r.Arm, "length", "%s, %.0f %% of body height; beyond it only what is seldom touched.",
+			r.Who, 100*a.ArmShare)
 		add("grip", "Highest handle", r.Grip, "length", "The least grip of all who pack and cook, standing on the ground.")
 	}
 	if n.GearKg > 0 {
 		add("gear", "Gear that must come", n.GearKg, "mass", "%s on the list.", heads(len(b.Gear), "thing", "things"))
 	}
 	if n.LaterKg > 0 {
-		add("later", "Kept for later or others", n.LaterKg, "mass", "%s: room, mass, circuit and holes are spoken for.", heads(len(b.Later), "thing", "things"))
+		add("later", "Kept for later or others", n.LaterKg, "mass", "%s: room, mass, circuit and holes are spoken for.",
+			heads(len(b.Later), "thing", "things"))
 	}
 	if n.Nights > 0 {
-		add("mains", "Nights without mains", n.MainsNights, "plain", "What runs at night has to last %s or be made on the way.", nights(n.MainsNights))
+		add("mains", "Nights without mains", n.MainsNights, "plain",
+			"What runs at night has to last %s or be made on the way.", nights(n.MainsNights))
 	}
 	if e := b.Envelope.Height; e > 0 {
-		add("headroom", "Left under the height limit", e-p.Highest(), "length", "%s less the %s at which the vehicle and what is on it stand.", p.Say.Length(e), p.Say.Length(p.Highest()))
+		add("headroom", "Left under the height limit", e-p.Highest(), "length",
+			"%s less the %s at which the vehicle and what is on it stand.", p.Say.Length(e), p.Say.Length(p.Highest()))
 	}
 	return all
 }

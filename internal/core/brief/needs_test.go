@@ -13,12 +13,15 @@ import (
 func crew() fitout.Brief {
 	b := fitout.NewBrief()
 	b.Travellers = []fitout.Traveller{
-		{ID: "a", Name: "Tall", Kind: fitout.TravellerPerson, Mass: 91, Height: 1880, Shoulder: 500, Reach: 2300, Sleeps: true, Serves: true},
-		{ID: "b", Name: "Short", Kind: fitout.TravellerPerson, Mass: 62, Height: 1580, Shoulder: 430, Sleeps: true, Serves: true},
+		{ID: "a", Name: "Tall", Kind: fitout.TravellerPerson, Mass: 91, Height: 1880, Shoulder: 500, Reach: 2300,
+			Sleeps: true, Serves: true},
+		{ID: "b", Name: "Short", Kind: fitout.TravellerPerson, Mass: 62, Height: 1580, Shoulder: 430, Sleeps: true,
+			Serves: true},
 		{ID: "d", Name: "Dog", Kind: fitout.TravellerAnimal, Mass: 24, Height: 900},
 	}
 	b.Trip = fitout.Trip{Nights: 9, FuelDistance: 800, DayDistance: 100, Hottest: 30, Tows: fitout.TowsNever}
-	b.Surfaces = []fitout.Surface{{ID: "s", Name: "Sealed", Share: 50, Factor: 1}, {ID: "t", Name: "Track", Share: 50, Factor: 1.5}}
+	b.Surfaces = []fitout.Surface{{ID: "s", Name: "Sealed", Share: 50, Factor: 1}, {ID: "t", Name: "Track", Share: 50,
+		Factor: 1.5}}
 	return b
 }
 

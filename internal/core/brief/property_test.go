@@ -18,14 +18,18 @@ func anyBrief(t *rapid.T) fitout.Job {
 	b := &j.Brief
 	coldest := rapid.Float64Range(-30, 25).Draw(t, "coldest")
 	b.Trip = fitout.Trip{
-		Nights: rapid.Float64Range(0, 60).Draw(t, "nights"), FuelDistance: rapid.Float64Range(0, 2500).Draw(t, "km"), DayDistance: rapid.Float64Range(0, 600).Draw(t, "day"),
-		Coldest: coldest, Hottest: rapid.Float64Range(coldest, 50).Draw(t, "hottest"), Tows: rapid.SampledFrom([]fitout.Tows{fitout.TowsNever, fitout.TowsSometimes, fitout.TowsAlways}).Draw(t, "tows"),
+		Nights: rapid.Float64Range(0, 60).Draw(t, "nights"), FuelDistance: rapid.Float64Range(0, 2500).Draw(t, "km"),
+		DayDistance: rapid.Float64Range(0, 600).Draw(t, "day"),
+		Coldest:     coldest, Hottest: rapid.Float64Range(coldest, 50).Draw(t, "hottest"),
+		Tows: rapid.SampledFrom([]fitout.Tows{fitout.TowsNever, fitout.TowsSometimes, fitout.TowsAlways}).Draw(t, "tows"),
 	}
-	b.Camp.SleepWhere = rapid.SampledFrom([]fitout.SleepWhere{fitout.SleepInside, fitout.SleepRoof, fitout.SleepGround}).Draw(t, "sleeps")
+	b.Camp.SleepWhere = rapid.SampledFrom([]fitout.SleepWhere{fitout.SleepInside, fitout.SleepRoof,
+		fitout.SleepGround}).Draw(t, "sleeps")
 	for i := range rapid.IntRange(0, 5).Draw(t, "people") {
 		kind := rapid.SampledFrom([]fitout.TravellerKind{fitout.TravellerPerson, fitout.TravellerAnimal}).Draw(t, "kind")
 		b.Travellers = append(b.Travellers, fitout.Traveller{
-			ID: string(rune('a' + i)), Name: "T", Kind: kind, Mass: rapid.Float64Range(0, 130).Draw(t, "kg"), Height: rapid.Float64Range(0, 2100).Draw(t, "tall"),
+			ID: string(rune('a' + i)), Name: "T", Kind: kind, Mass: rapid.Float64Range(0, 130).Draw(t, "kg"),
+			Height: rapid.Float64Range(0, 2100).Draw(t, "tall"),
 			Sleeps: rapid.Bool().Draw(t, "sleeps there"), Serves: rapid.Bool().Draw(t, "serves"),
 		})
 	}
@@ -53,7 +57,8 @@ func TestAnyBriefIsArgued(t *testing.T) {
 					recommended = w.Score
 				}
 				for _, a := range append(w.For, w.Against...) {
-					if a.Text == "" || strings.Contains(a.Text, "NaN") || strings.Contains(a.Text, "Inf") || strings.Contains(a.Text, "%!") {
+					if a.Text == "" || strings.Contains(a.Text, "NaN") || strings.Contains(a.Text, "Inf") ||
+						strings.Contains(a.Text, "%!") {
 						t.Fatalf("%s, %s says %q", c.ID, w.ID, a.Text)
 					}
 				}
@@ -70,9 +75,11 @@ func TestOneMorePersonNeverNeedsLess(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		j := anyBrief(t)
 		before := NeedsOf(&j.Brief)
-		j.Brief.Travellers = append(j.Brief.Travellers, fitout.Traveller{ID: "more", Name: "More", Kind: fitout.TravellerPerson, Mass: 75, Height: 1700})
+		j.Brief.Travellers = append(j.Brief.Travellers, fitout.Traveller{ID: "more", Name: "More",
+			Kind: fitout.TravellerPerson, Mass: 75, Height: 1700})
 		after := NeedsOf(&j.Brief)
-		for _, pair := range [][2]float64{{before.Water.Litres, after.Water.Litres}, {before.Fuel.Litres, after.Fuel.Litres}, {before.PeopleKg, after.PeopleKg}, {before.AnimalsKg, after.AnimalsKg}} {
+		for _, pair := range [][2]float64{{before.Water.Litres, after.Water.Litres}, {before.Fuel.Litres, after.Fuel.Litres},
+			{before.PeopleKg, after.PeopleKg}, {before.AnimalsKg, after.AnimalsKg}} {
 			if pair[0] < 0 || pair[1] < pair[0]-1e-9 {
 				t.Fatalf("from %v to %v", pair[0], pair[1])
 			}

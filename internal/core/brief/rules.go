@@ -26,10 +26,12 @@ func envelope(p *plan.Plan) []fitout.Finding {
 			where = " (" + e.Note + ")"
 		}
 		found = append(found, fitout.Finding{
-			Rule: "envelope-" + strings.ReplaceAll(what, " ", "-"), Severity: fitout.Caution, Subject: fitout.Subject{Kind: "brief", Measure: what},
-			Title:    fmt.Sprintf("%s %s over", words.Capital(what), p.Say.Length(value-limit)),
-			Sentence: fmt.Sprintf("The %s is %s as planned; the brief allows %s%s.", what, p.Say.Length(value), p.Say.Length(limit), where),
-			Value:    value, Limit: limit, Margin: limit - value, Unit: "mm", Source: "brief",
+			Rule: "envelope-" + strings.ReplaceAll(what, " ", "-"), Severity: fitout.Caution,
+			Subject: fitout.Subject{Kind: "brief", Measure: what},
+			Title:   fmt.Sprintf("%s %s over", words.Capital(what), p.Say.Length(value-limit)),
+			Sentence: fmt.Sprintf("The %s is %s as planned; the brief allows %s%s.", what, p.Say.Length(value),
+				p.Say.Length(limit), where),
+			Value: value, Limit: limit, Margin: limit - value, Unit: "mm", Source: "brief",
 		})
 	}
 	width := o.Width
@@ -83,9 +85,11 @@ func payloadGone(p *plan.Plan) []fitout.Finding {
 	}
 	return []fitout.Finding{{
 		Rule: "payload-gone", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "brief", Measure: "payload"},
-		Title:    fmt.Sprintf("The brief alone is %s over", p.Say.Mass(-left)),
-		Sentence: fmt.Sprintf("Empty vehicle, people, fuel, water and gear of the brief are %s above the %s before any fitout. Something has to stay behind, or the vehicle has to change.", p.Say.Mass(-left), p.Say.Term(fitout.TermGross)),
-		Value:    -left, Limit: 0, Margin: left, Unit: "kg", Source: "brief",
+		Title: fmt.Sprintf("The brief alone is %s over", p.Say.Mass(-left)),
+		Sentence: fmt.Sprintf("Empty vehicle, people, fuel, water and gear of the brief are %s above the %s before any "+
+			"fitout. Something has to stay behind, or the vehicle has to change.", p.Say.Mass(-left),
+			p.Say.Term(fitout.TermGross)),
+		Value: -left, Limit: 0, Margin: left, Unit: "kg", Source: "brief",
 	}}
 }
 
@@ -100,9 +104,10 @@ func travellerDiffers(p *plan.Plan) []fitout.Finding {
 			}
 			found = append(found, fitout.Finding{
 				Rule: "traveller-differs", Severity: fitout.Note, Subject: fitout.Subject{Kind: "item", ID: item.ID},
-				Title:    t.Name + " weighs two things",
-				Sentence: fmt.Sprintf("%s weighs %s in the brief and %s in the ledger. The loads count with the ledger.", t.Name, p.Say.Mass(t.Mass), p.Say.Mass(item.Mass)),
-				Value:    item.Mass, Limit: t.Mass, Margin: t.Mass - item.Mass, Unit: "kg", Source: "brief",
+				Title: t.Name + " weighs two things",
+				Sentence: fmt.Sprintf("%s weighs %s in the brief and %s in the ledger. The loads count with the ledger.", t.Name,
+					p.Say.Mass(t.Mass), p.Say.Mass(item.Mass)),
+				Value: item.Mass, Limit: t.Mass, Margin: t.Mass - item.Mass, Unit: "kg", Source: "brief",
 			})
 		}
 	}
@@ -141,7 +146,8 @@ func gearNotAboard(p *plan.Plan) []fitout.Finding {
 	}
 	return []fitout.Finding{{
 		Rule: "gear-not-aboard", Severity: fitout.Note, Subject: fitout.Subject{Kind: "brief", Measure: "gear"}, Title: title,
-		Sentence: fmt.Sprintf("The brief wants along, and nothing has a place for: %s, %s together. The loads do not count it yet.", told, p.Say.Mass(kg)),
-		Value:    kg, Unit: "kg", Source: "brief",
+		Sentence: fmt.Sprintf("The brief wants along, and nothing has a place for: %s, %s together. The loads do not count "+
+			"it yet.", told, p.Say.Mass(kg)),
+		Value: kg, Unit: "kg", Source: "brief",
 	}}
 }

@@ -62,7 +62,8 @@ func Schools(j *fitout.Job, left float64) []*School {
 
 // calls are all judgement calls, in the order of the work.
 var calls = []func(*situation) *School{
-	carrier, sleeping, fridge, fridgePlace, drawers, drawerLength, drawerLock, runners, material, lining, lid, fitted, fixing, holding, high, barrier,
+	carrier, sleeping, fridge, fridgePlace, drawers, drawerLength, drawerLock, runners, material, lining, lid, fitted,
+	fixing, holding, high, barrier,
 	cookingPlace, cookingFuel, appliances, battery, solar, slideCable,
 	waterStore, waterFeed, waste, toilet, freezing, fuelStore,
 	insulation, heat, boxRoof, roof, spare, suspension,
@@ -74,7 +75,8 @@ func ask(group, id, title, question string) *School {
 
 // way adds a way of doing it with its price level.
 func (c *School) way(id, label string, price float64) *Way {
-	w := &Way{ID: id, Label: label, Numbers: []Number{{"Price level", price, "price"}}, For: []Argument{}, Against: []Argument{}}
+	w := &Way{ID: id, Label: label, Numbers: []Number{{"Price level", price, "price"}}, For: []Argument{},
+		Against: []Argument{}}
 	c.Ways = append(c.Ways, w)
 	return w
 }

@@ -12,7 +12,8 @@ import (
 func job() fitout.Job {
 	j := fitout.NewJob("j", "J", fitout.AustraliaNZ)
 	j.Vehicle.Limits.Gross.Kg = 3300
-	j.Brief.Trip = fitout.Trip{Nights: 5, FuelDistance: 400, DayDistance: 80, Coldest: 6, Hottest: 31, Tows: fitout.TowsNever}
+	j.Brief.Trip = fitout.Trip{Nights: 5, FuelDistance: 400, DayDistance: 80, Coldest: 6, Hottest: 31,
+		Tows: fitout.TowsNever}
 	j.Brief.Travellers = []fitout.Traveller{
 		{ID: "a", Name: "Rowan", Kind: fitout.TravellerPerson, Mass: 80, Height: 1810, Sleeps: true, Serves: true},
 		{ID: "b", Name: "Ide", Kind: fitout.TravellerPerson, Mass: 61, Height: 1560, Sleeps: true, Serves: true},
@@ -36,7 +37,8 @@ func of(t *testing.T, j fitout.Job, left float64, id string) *School {
 func TestEveryCallIsArgued(t *testing.T) {
 	jobs := []fitout.Job{job(), fitout.NewJob("empty", "Empty", fitout.NorthAmerica)}
 	cold := job()
-	cold.Brief.Trip.Coldest, cold.Brief.Camp.SleepWhere, cold.Vehicle.Outline.Body = -15, fitout.SleepInside, fitout.BodyWagon
+	cold.Brief.Trip.Coldest, cold.Brief.Camp.SleepWhere, cold.Vehicle.Outline.Body = -15, fitout.SleepInside,
+		fitout.BodyWagon
 	jobs = append(jobs, cold)
 	for _, j := range jobs {
 		seen := map[string]bool{}

@@ -56,7 +56,8 @@ func newSituation(j *fitout.Job, left float64) *situation {
 	if share > 0 {
 		s.rough = rough / share
 	}
-	s.litres = min(mostFridge, max(leastFridge, coolPerNight*float64(s.needs.People)*min(s.needs.Nights, mostNights)+s.needs.CoolLitres))
+	s.litres = min(mostFridge, max(leastFridge, coolPerNight*float64(s.needs.People)*min(s.needs.Nights,
+		mostNights)+s.needs.CoolLitres))
 	s.rim = s.floor() + slideHeight + s.chest()
 	switch cents := b.Budget; {
 	case cents == 0:
@@ -80,7 +81,8 @@ func (s *situation) chest() float64 { return 360 + 2*s.litres }
 func (s *situation) floor() float64 {
 	for i := range s.vehicle.Bays {
 		switch b := &s.vehicle.Bays[i]; b.Kind {
-		case fitout.BayTub, fitout.BayWagonCargo, fitout.BayCanopyLeft, fitout.BayCanopyRight, fitout.BayCanopyRear, fitout.BayLivingBox:
+		case fitout.BayTub, fitout.BayWagonCargo, fitout.BayCanopyLeft, fitout.BayCanopyRight, fitout.BayCanopyRear,
+			fitout.BayLivingBox:
 			return b.At.Z
 		}
 	}

@@ -14,10 +14,12 @@ import (
 // spare is a job in which every kind of edit finds something to change.
 func spare(t *testing.T) fitout.Job {
 	j := example.Twelve()
-	j.Trailer = &fitout.Trailer{Source: fitout.DataSheet, Name: "Box", Coupled: true, Mass: 1000, Ball: 100, BallToAxle: 4200}
+	j.Trailer = &fitout.Trailer{Source: fitout.DataSheet, Name: "Box", Coupled: true, Mass: 1000, Ball: 100,
+		BallToAxle: 4200}
 	v := j.ChosenVariant()
 	v.Switches = []fitout.Switch{{ID: "raft", Name: "Raft", On: true}}
-	v.Stances = []fitout.Stance{{ID: "cook", Name: "Cook", Use: fitout.StanceCook, Loose: []fitout.LoosePlace{{Item: "chairs", At: fitout.Point{X: 2500, Z: 1000}}}}}
+	v.Stances = []fitout.Stance{{ID: "cook", Name: "Cook", Use: fitout.StanceCook,
+		Loose: []fitout.LoosePlace{{Item: "chairs", At: fitout.Point{X: 2500, Z: 1000}}}}}
 	example.Add(&j, "ann", 70, 0, func(i *fitout.Item) { i.Form, i.Seat = fitout.FormPerson, j.Vehicle.Seats[0].ID })
 	example.Add(&j, "jar", 2, 2500, func(i *fitout.Item) {
 		i.Presence = fitout.Presence{Kind: fitout.ByLevel, Level: &fitout.Level{Max: 20, Now: 15, Density: 1}}
@@ -45,45 +47,87 @@ func TestEachKindOfEditChangesWhatItSays(t *testing.T) {
 		want any
 		got  func(j *fitout.Job) any
 	}{
-		{fitout.FixEdit{Kind: "move-item", ID: "stove", Value: 2800}, 2800.0, func(j *fitout.Job) any { return item(j, "stove").At.X }},
-		{fitout.FixEdit{Kind: "part-x", ID: "fridge", Value: 2700}, 2700.0, func(j *fitout.Job) any { return item(j, "fridge").At.X }},
-		{fitout.FixEdit{Kind: "part-y", ID: "fridge", Value: -300}, -300.0, func(j *fitout.Job) any { return item(j, "fridge").At.Y }},
-		{fitout.FixEdit{Kind: "part-z", ID: "fridge", Value: 1100}, 1100.0, func(j *fitout.Job) any { return item(j, "fridge").At.Z }},
-		{fitout.FixEdit{Kind: "part-length", ID: "drawers", Value: 800}, 800.0, func(j *fitout.Job) any { return item(j, "drawers").Size.Length }},
-		{fitout.FixEdit{Kind: "part-width", ID: "drawers", Value: 555}, 555.0, func(j *fitout.Job) any { return item(j, "drawers").Size.Width }},
-		{fitout.FixEdit{Kind: "part-height", ID: "drawers", Value: 280}, 280.0, func(j *fitout.Job) any { return item(j, "drawers").Size.Height }},
-		{fitout.FixEdit{Kind: "travel", ID: "fridge", Value: 550}, 550.0, func(j *fitout.Job) any { return item(j, "fridge").Module.Travel }},
-		{fitout.FixEdit{Kind: "drop", ID: "fridge", Value: 185}, 185.0, func(j *fitout.Job) any { return item(j, "fridge").Module.Drop }},
-		{fitout.FixEdit{Kind: "lining", ID: "drawers", Value: 0}, 0.0, func(j *fitout.Job) any { return item(j, "drawers").Module.Lining }},
-		{fitout.FixEdit{Kind: "latch", ID: "battery"}, fitout.RatedLatch, func(j *fitout.Job) any { return item(j, "battery").Module.Latch }},
+		{fitout.FixEdit{Kind: "move-item", ID: "stove", Value: 2800}, 2800.0, func(j *fitout.Job) any {
+			return item(j, "stove").At.X
+		}},
+		{fitout.FixEdit{Kind: "part-x", ID: "fridge", Value: 2700}, 2700.0, func(j *fitout.Job) any {
+			return item(j, "fridge").At.X
+		}},
+		{fitout.FixEdit{Kind: "part-y", ID: "fridge", Value: -300}, -300.0, func(j *fitout.Job) any {
+			return item(j, "fridge").At.Y
+		}},
+		{fitout.FixEdit{Kind: "part-z", ID: "fridge", Value: 1100}, 1100.0, func(j *fitout.Job) any {
+			return item(j, "fridge").At.Z
+		}},
+		{fitout.FixEdit{Kind: "part-length", ID: "drawers", Value: 800}, 800.0, func(j *fitout.Job) any {
+			return item(j, "drawers").Size.Length
+		}},
+		{fitout.FixEdit{Kind: "part-width", ID: "drawers", Value: 555}, 555.0, func(j *fitout.Job) any {
+			return item(j, "drawers").Size.Width
+		}},
+		{fitout.FixEdit{Kind: "part-height", ID: "drawers", Value: 280}, 280.0, func(j *fitout.Job) any {
+			return item(j, "drawers").Size.Height
+		}},
+		{fitout.FixEdit{Kind: "travel", ID: "fridge", Value: 550}, 550.0, func(j *fitout.Job) any {
+			return item(j, "fridge").Module.Travel
+		}},
+		{fitout.FixEdit{Kind: "drop", ID: "fridge", Value: 185}, 185.0, func(j *fitout.Job) any {
+			return item(j, "fridge").Module.Drop
+		}},
+		{fitout.FixEdit{Kind: "lining", ID: "drawers", Value: 0}, 0.0, func(j *fitout.Job) any {
+			return item(j, "drawers").Module.Lining
+		}},
+		{fitout.FixEdit{Kind: "latch", ID: "battery"}, fitout.RatedLatch, func(j *fitout.Job) any {
+			return item(j, "battery").Module.Latch
+		}},
 		{fitout.FixEdit{Kind: "strut-force", ID: "tools", Value: 250}, []float64{2, 250}, func(j *fitout.Job) any {
 			m := item(j, "tools").Module
 			return []float64{float64(m.Struts), m.Force}
 		}},
-		{fitout.FixEdit{Kind: "foam-core", ID: "drawers", Value: 15}, []any{fitout.FoamCore, 15.0, fitout.ByMaterial}, func(j *fitout.Job) any {
-			i := item(j, "drawers")
-			return []any{i.Module.Wall, i.Module.Panel, i.Source}
+		{fitout.FixEdit{Kind: "foam-core", ID: "drawers", Value: 15}, []any{fitout.FoamCore, 15.0, fitout.ByMaterial},
+			func(j *fitout.Job) any {
+				i := item(j, "drawers")
+				return []any{i.Module.Wall, i.Module.Panel, i.Source}
+			}},
+		{fitout.FixEdit{Kind: "item-level", ID: "jar", Value: 4}, 4.0, func(j *fitout.Job) any {
+			return item(j, "jar").Presence.Level.Now
 		}},
-		{fitout.FixEdit{Kind: "item-level", ID: "jar", Value: 4}, 4.0, func(j *fitout.Job) any { return item(j, "jar").Presence.Level.Now }},
-		{fitout.FixEdit{Kind: "tank-level", ID: "fuel", Value: 12}, 12.0, func(j *fitout.Job) any { return j.Vehicle.Tanks[0].Now }},
-		{fitout.FixEdit{Kind: "switch-off", ID: "raft"}, false, func(j *fitout.Job) any { return j.ChosenVariant().Switches[0].On }},
-		{fitout.FixEdit{Kind: "seat", ID: "ann", With: j.Vehicle.Seats[1].ID}, j.Vehicle.Seats[1].ID, func(j *fitout.Job) any { return item(j, "ann").Seat }},
-		{fitout.FixEdit{Kind: "to-trailer", ID: "tools"}, true, func(j *fitout.Job) any { return item(j, "tools").OnTrailer }},
+		{fitout.FixEdit{Kind: "tank-level", ID: "fuel", Value: 12}, 12.0, func(j *fitout.Job) any {
+			return j.Vehicle.Tanks[0].Now
+		}},
+		{fitout.FixEdit{Kind: "switch-off", ID: "raft"}, false, func(j *fitout.Job) any {
+			return j.ChosenVariant().Switches[0].On
+		}},
+		{fitout.FixEdit{Kind: "seat", ID: "ann", With: j.Vehicle.Seats[1].ID}, j.Vehicle.Seats[1].ID,
+			func(j *fitout.Job) any { return item(j, "ann").Seat }},
+		{fitout.FixEdit{Kind: "to-trailer", ID: "tools"}, true, func(j *fitout.Job) any {
+			return item(j, "tools").OnTrailer
+		}},
 		{fitout.FixEdit{Kind: "uncouple"}, false, func(j *fitout.Job) any { return j.Trailer.Coupled }},
 		{fitout.FixEdit{Kind: "ball", Value: 60}, 60.0, func(j *fitout.Job) any { return j.Trailer.Ball }},
-		{fitout.FixEdit{Kind: "distribution", Value: 180_000}, 180_000.0, func(j *fitout.Job) any { return j.Trailer.Distribution }},
+		{fitout.FixEdit{Kind: "distribution", Value: 180_000}, 180_000.0, func(j *fitout.Job) any {
+			return j.Trailer.Distribution
+		}},
 		{fitout.FixEdit{Kind: "extension", Value: 300}, []float64{300, j.Vehicle.Outline.Headboard}, func(j *fitout.Job) any {
 			return []float64{j.Vehicle.Extension.By, j.Vehicle.Extension.Cut}
 		}},
-		{fitout.FixEdit{Kind: "rating", ID: "rearAxle", Value: 2000}, []any{fitout.AxleRating, fitout.Planned, 2000.0}, func(j *fitout.Job) any {
-			return []any{last(j).Kind, last(j).Certificate, last(j).Limits[0].Kg}
+		{fitout.FixEdit{Kind: "rating", ID: "rearAxle", Value: 2000}, []any{fitout.AxleRating, fitout.Planned, 2000.0},
+			func(j *fitout.Job) any {
+				return []any{last(j).Kind, last(j).Certificate, last(j).Limits[0].Kg}
+			}},
+		{fitout.FixEdit{Kind: "rating", ID: "gross", Value: 3500}, fitout.GrossUpgrade, func(j *fitout.Job) any {
+			return last(j).Kind
 		}},
-		{fitout.FixEdit{Kind: "rating", ID: "gross", Value: 3500}, fitout.GrossUpgrade, func(j *fitout.Job) any { return last(j).Kind }},
-		{fitout.FixEdit{Kind: "tyres", ID: "rear", Value: 121}, []any{fitout.RearAxle, 121}, func(j *fitout.Job) any { return []any{last(j).Axle, last(j).Tyre.Index} }},
-		{fitout.FixEdit{Kind: "springs", ID: "rear", Value: 48}, []any{fitout.RearAxle, 48.0}, func(j *fitout.Job) any { return []any{last(j).Axle, last(j).Rate} }},
-		{fitout.FixEdit{Kind: "outside", ID: "chairs", With: "cook"}, []fitout.LoosePlace{{Item: "chairs", Outside: true}}, func(j *fitout.Job) any {
-			return j.ChosenVariant().Stances[0].Loose
+		{fitout.FixEdit{Kind: "tyres", ID: "rear", Value: 121}, []any{fitout.RearAxle, 121}, func(j *fitout.Job) any {
+			return []any{last(j).Axle, last(j).Tyre.Index}
 		}},
+		{fitout.FixEdit{Kind: "springs", ID: "rear", Value: 48}, []any{fitout.RearAxle, 48.0}, func(j *fitout.Job) any {
+			return []any{last(j).Axle, last(j).Rate}
+		}},
+		{fitout.FixEdit{Kind: "outside", ID: "chairs", With: "cook"}, []fitout.LoosePlace{{Item: "chairs", Outside: true}},
+			func(j *fitout.Job) any {
+				return j.ChosenVariant().Stances[0].Loose
+			}},
 	} {
 		t.Run(c.edit.Kind+" "+c.edit.ID, func(t *testing.T) {
 			before, err := fitout.Encode(&j)
@@ -141,7 +185,8 @@ func TestASwappedPartStandsWhereTheOldOneStood(t *testing.T) {
 	m := *v.Items[1].Module
 	m.Cells = []fitout.Cell{{ID: "upper", Name: "Upper"}, {ID: "lower", Name: "Lower"}}
 	other.Item.ID, other.Item.Name, other.Item.Module, other.Item.Size.Width = "other-drawers", "Two drawers", &m, 500
-	swapped, err := edit.Apply(&j, []fitout.Component{other}, []fitout.FixEdit{{Kind: "swap", ID: "drawers", With: "other-drawers"}})
+	swapped, err := edit.Apply(&j, []fitout.Component{other},
+		[]fitout.FixEdit{{Kind: "swap", ID: "drawers", With: "other-drawers"}})
 	require.NoError(t, err)
 	was, is := j.ChosenVariant().Items[1], swapped.ChosenVariant().Items[1]
 	assert.Equal(t, "drawers", is.ID)
@@ -150,19 +195,23 @@ func TestASwappedPartStandsWhereTheOldOneStood(t *testing.T) {
 	assert.InDelta(t, was.Box().From.Z, is.Box().From.Z, 1e-9, "on the same floor")
 	assert.InDelta(t, was.Box().From.Y, is.Box().From.Y, 1e-9, "and on the side that it opens to")
 	pan := swapped.ChosenVariant().Items[len(swapped.ChosenVariant().Items)-1]
-	assert.Equal(t, &fitout.InCell{Module: "drawers", Cell: "upper"}, pan.In, "what lay in it lies in its first compartment")
+	assert.Equal(t, &fitout.InCell{Module: "drawers", Cell: "upper"}, pan.In,
+		"what lay in it lies in its first compartment")
 }
 
 func TestASwappedTankHoldsWhatGoesIn(t *testing.T) {
-	tank := fitout.Item{ID: "a", Name: "Tank of 80", Mass: 9, Size: fitout.Size{Length: 400, Width: 400, Height: 500}, Form: fitout.FormTank, Source: fitout.DataSheet,
-		Module:   &fitout.Module{Kind: fitout.WaterTank, Faces: fitout.FaceNone, Wall: fitout.NoMaterial, Runner: fitout.NoRunner, Stack: fitout.Beside},
+	tank := fitout.Item{ID: "a", Name: "Tank of 80", Mass: 9, Size: fitout.Size{Length: 400, Width: 400, Height: 500},
+		Form: fitout.FormTank, Source: fitout.DataSheet,
+		Module: &fitout.Module{Kind: fitout.WaterTank, Faces: fitout.FaceNone, Wall: fitout.NoMaterial,
+			Runner: fitout.NoRunner, Stack: fitout.Beside},
 		Presence: fitout.Presence{Kind: fitout.ByLevel, Level: &fitout.Level{Max: 80, Now: 70, Density: 1}}}
 	small := tank
 	small.Name, small.Presence.Level = "Tank of 50", &fitout.Level{Max: 50, Now: 50, Density: 1}
 	j := example.Ute()
 	swapped := func() *fitout.Level {
 		j.Variants[0].Items = []fitout.Item{tank}
-		after, _ := edit.Apply(&j, []fitout.Component{{ID: "small", Item: small}}, []fitout.FixEdit{{Kind: "swap", ID: "a", With: "small"}})
+		after, _ := edit.Apply(&j, []fitout.Component{{ID: "small", Item: small}},
+			[]fitout.FixEdit{{Kind: "swap", ID: "a", With: "small"}})
 		return after.Variants[0].Items[0].Presence.Level
 	}
 	assert.InDelta(t, 50, swapped().Now, 0)

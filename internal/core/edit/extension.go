@@ -9,8 +9,10 @@ import (
 // vehicle moves with its axle, all that its rear axle carries dry is taken: that is more
 // than does, so that the loads are on the safe side.
 var extension = Kind{
-	Caution: "A structural change: for certified people under local rules, with brakes, drive shaft and turning circle looked at. " +
-		"The load stays where it is unless it is said to stand behind the cut; what of the vehicle moves with its axle is an estimate until it is entered under Vehicle.",
+	Caution: "A structural change: for certified people under local rules, with brakes, drive shaft and turning circle " +
+		"looked at. " +
+		"The load stays where it is unless it is said to stand behind the cut; what of the vehicle moves with its axle is " +
+		"an estimate until it is entered under Vehicle.",
 	Apply: func(j *fitout.Job, _ []fitout.Component, e *fitout.FixEdit) (fitout.Job, bool) {
 		changed := *j
 		v := &changed.Vehicle

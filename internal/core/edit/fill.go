@@ -30,15 +30,18 @@ func Fill(j *fitout.Job, id string) (fitout.Job, error) {
 	case own == nil:
 		return *j, fitout.Problem{Path: "id", Given: id, Accepted: "the id of a module that stands on the bench"}
 	case !own.Built:
-		return *j, fitout.Problem{Path: "id", Name: p.Name(id), Given: "a part that is bought whole", Accepted: "one that is built, of a material"}
+		return *j, fitout.Problem{Path: "id", Name: p.Name(id), Given: "a part that is bought whole",
+			Accepted: "one that is built, of a material"}
 	}
 	bay := s.Bay(own.Bay)
 	if bay == nil {
-		return *j, fitout.Problem{Path: "bay", Name: p.Name(id), Given: "no measured space", Accepted: "a module that stands in one"}
+		return *j, fitout.Problem{Path: "bay", Name: p.Name(id), Given: "no measured space",
+			Accepted: "a module that stands in one"}
 	}
 	room, ok := fit.Remainder(bay, others, own.Box.Middle(), leastUnit)
 	if !ok {
-		return *j, fitout.Problem{Path: "bay", Name: bay.Name, Given: "a space in which nothing is left", Accepted: fmt.Sprintf("one with %s left on each side", p.Say.Length(leastUnit.Length))}
+		return *j, fitout.Problem{Path: "bay", Name: bay.Name, Given: "a space in which nothing is left",
+			Accepted: fmt.Sprintf("one with %s left on each side", p.Say.Length(leastUnit.Length))}
 	}
 	return withBoxes(j, map[string]fitout.Box{id: whole(room)}), nil
 }

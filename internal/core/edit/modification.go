@@ -11,7 +11,8 @@ import (
 // certified.
 var (
 	rating = planned(
-		"For certified people under local rules; whether it may be done before or after first registration, and whether other ratings rise with it, "+
+		"For certified people under local rules; whether it may be done before or after first registration, and whether "+
+			"other ratings rise with it, "+
 			"differs from place to place. Until it is certified the plate holds. Airbags and springs raise no rating.",
 		func(m *fitout.Modification, e *fitout.FixEdit) {
 			m.Kind, m.Name = fitout.AxleRating, "Certified axle rating"
@@ -37,7 +38,8 @@ func planned(caution string, plan func(m *fitout.Modification, e *fitout.FixEdit
 		changed := *j
 		v := &changed.Vehicle
 		m := fitout.Modification{
-			ID: unused(v), Counted: true, Source: fitout.Estimate, Certificate: fitout.NotNeeded, Axle: fitout.NoAxle, Limits: []fitout.LimitMoved{},
+			ID: unused(v), Counted: true, Source: fitout.Estimate, Certificate: fitout.NotNeeded, Axle: fitout.NoAxle,
+			Limits: []fitout.LimitMoved{},
 		}
 		plan(&m, e)
 		v.Modifications = append(slices.Clone(v.Modifications), m)

@@ -34,7 +34,8 @@ func PutAway(j *fitout.Job, id string) (fitout.Job, error) {
 		}
 		for _, f := range s.Cells[holder.ID] {
 			c := f.Cell
-			if over, _ := fit.TooLarge(thing.Size, c.Inside.Size()); over > 0 || f.Litres == 0 || slices.ContainsFunc(f.Holds, func(h fit.Held) bool { return h.ID == id }) {
+			if over, _ := fit.TooLarge(thing.Size, c.Inside.Size()); over > 0 || f.Litres == 0 ||
+				slices.ContainsFunc(f.Holds, func(h fit.Held) bool { return h.ID == id }) {
 				continue
 			}
 			if filled := f.Filled + thing.Box().Litres()/f.Litres; filled <= fit.Fullest && filled > fullestYet {
@@ -43,7 +44,8 @@ func PutAway(j *fitout.Job, id string) (fitout.Job, error) {
 		}
 	}
 	if best == nil {
-		return *j, fitout.Problem{Path: "id", Name: thing.Name, Given: "a thing of " + p.Say.Length(thing.Size.Length) + " × " + p.Say.Length(thing.Size.Width) + " × " + p.Say.Length(thing.Size.Height),
+		return *j, fitout.Problem{Path: "id", Name: thing.Name, Given: "a thing of " + p.Say.Length(thing.Size.Length) +
+			" × " + p.Say.Length(thing.Size.Width) + " × " + p.Say.Length(thing.Size.Height),
 			Accepted: "one that goes into a compartment with room left; height decides first"}
 	}
 	return WithItems(j, func(i *fitout.Item) {

@@ -5,9 +5,11 @@ import "zaino/internal/core/fitout"
 // Edits of the trailer, and of what rides on it.
 var (
 	uncouple = trailer("", func(t *fitout.Trailer, _ float64) { t.Coupled = false })
-	ball     = trailer("Too little on the ball makes a trailer sway: keep to the least share that the makers of vehicle and trailer allow.",
+	ball     = trailer("Too little on the ball makes a trailer sway: keep to the least share that the makers of vehicle "+
+		"and trailer allow.",
 		func(t *fitout.Trailer, kg float64) { t.Ball = kg })
-	distribution = trailer("Only where the makers of vehicle, hitch and trailer and local rules allow it; it raises no rating, the ball's neither.",
+	distribution = trailer("Only where the makers of vehicle, hitch and trailer and local rules allow it; it raises no "+
+		"rating, the ball's neither.",
 		func(t *fitout.Trailer, moment float64) { t.Distribution = moment })
 	toTrailer  = riding(true)
 	offTrailer = riding(false)

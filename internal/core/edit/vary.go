@@ -27,13 +27,19 @@ var changes = map[string]change{
 	"fridge chest-plain": fridge(func(c *fitout.Item) bool {
 		return c.Module.Kind == fitout.FridgeSlide && c.Module.Drop == 0 && c.Size.Height > 400
 	}),
-	"fridge chest-drop": fridge(func(c *fitout.Item) bool { return c.Module.Kind == fitout.FridgeSlide && c.Module.Drop > 0 }),
-	"fridge upright":    fridge(func(c *fitout.Item) bool { return c.Module.Kind == fitout.UprightFridge }),
+	"fridge chest-drop": fridge(func(c *fitout.Item) bool {
+		return c.Module.Kind == fitout.FridgeSlide && c.Module.Drop > 0
+	}),
+	"fridge upright": fridge(func(c *fitout.Item) bool { return c.Module.Kind == fitout.UprightFridge }),
 	"fridge drawer": fridge(func(c *fitout.Item) bool {
 		return c.Module.Kind == fitout.FridgeSlide && c.Module.Drop == 0 && c.Size.Height <= 400
 	}),
-	"battery station":      swapped([]fitout.ModuleKind{fitout.BatteryBox}, func(c *fitout.Item) bool { return c.Module.Kind == fitout.PowerStation }),
-	"battery house":        swapped([]fitout.ModuleKind{fitout.PowerStation}, func(c *fitout.Item) bool { return c.Module.Kind == fitout.BatteryBox }),
+	"battery station": swapped([]fitout.ModuleKind{fitout.BatteryBox}, func(c *fitout.Item) bool {
+		return c.Module.Kind == fitout.PowerStation
+	}),
+	"battery house": swapped([]fitout.ModuleKind{fitout.PowerStation}, func(c *fitout.Item) bool {
+		return c.Module.Kind == fitout.BatteryBox
+	}),
 	"material plywood":     walls(fitout.Plywood, 12),
 	"material extrusion":   walls(fitout.Extrusion, 6),
 	"material sheet":       walls(fitout.Aluminium, 2),
@@ -85,7 +91,8 @@ func Ways(j *fitout.Job, components []fitout.Component) []Turn {
 func Vary(j *fitout.Job, components []fitout.Component, school, way string) (fitout.Job, error) {
 	change := changes[school+" "+way]
 	if change == nil {
-		return *j, fitout.Problem{Path: "choice", Given: school + ", " + way, Accepted: "a way that changes parts of the fitout; branch and change the others by hand"}
+		return *j, fitout.Problem{Path: "choice", Given: school + ", " + way,
+			Accepted: "a way that changes parts of the fitout; branch and change the others by hand"}
 	}
 	label := way
 	for _, s := range brief.Schools(j, 0) {
@@ -104,7 +111,8 @@ func Vary(j *fitout.Job, components []fitout.Component, school, way string) (fit
 		return *j, err
 	}
 	if !change(varied.ChosenVariant(), components) {
-		return *j, fitout.Problem{Path: "choice", Name: label, Given: "a way that changes nothing here", Accepted: "one that the variant does not go already"}
+		return *j, fitout.Problem{Path: "choice", Name: label, Given: "a way that changes nothing here",
+			Accepted: "one that the variant does not go already"}
 	}
 	return varied, fitout.Validate(&varied)
 }

@@ -67,7 +67,9 @@ func (s *Scene) beforeDoor(bay int, p *Posture) []Act {
 	var steps []Act
 	for i := range s.Parts {
 		part := &s.Parts[i]
-		if least(swept.Overlap(part.Box)) <= slack || slices.ContainsFunc(p.Open, func(o OpenLeaf) bool { return o.Part == i }) {
+		if least(swept.Overlap(part.Box)) <= slack || slices.ContainsFunc(p.Open, func(o OpenLeaf) bool {
+			return o.Part == i
+		}) {
 			continue
 		}
 		if part.Motion == DoorOut {
@@ -105,7 +107,8 @@ func (s *Scene) order(p *Posture) []OpenLeaf {
 
 func (s *Scene) openStep(o OpenLeaf) Act {
 	p := &s.Parts[o.Part]
-	verb := map[Motion]string{Slides: "Slide out ", Drawers: "Pull out ", LidUp: "Lift the lid of ", FlapOut: "Let down the front of ", DoorOut: "Open "}[p.Motion]
+	verb := map[Motion]string{Slides: "Slide out ", Drawers: "Pull out ", LidUp: "Lift the lid of ",
+		FlapOut: "Let down the front of ", DoorOut: "Open "}[p.Motion]
 	what := words.Lower(p.Name())
 	if p.Motion == Drawers {
 		for _, c := range p.Cells {
@@ -195,7 +198,8 @@ func (s *Scene) toSide(i int) (steps []Act, out bool) {
 	for k := range s.Bays {
 		if s.Bays[k].ID == p.Bay && s.Bays[k].Opening.Known {
 			road := Posture{Boxes: boxesOf(s.Parts), Gone: make([]bool, len(s.Parts))}
-			steps = append(s.beforeDoor(k, &road), Act{"door", p.Bay, "Open the door of " + words.Lower(s.Bays[k].Name), doorMinutes})
+			steps = append(s.beforeDoor(k, &road), Act{"door", p.Bay, "Open the door of " + words.Lower(s.Bays[k].Name),
+				doorMinutes})
 		}
 	}
 	for k := range s.Parts {
@@ -213,7 +217,9 @@ func (s *Scene) toThing(holder int, t *Thing) []Act {
 	for _, leaf := range p.Leaves {
 		if leaf.Cell == "" || leaf.Cell == t.Cell {
 			for k := range s.Parts {
-				if k != holder && least(leaf.Swept.Overlap(s.Parts[k].Box)) > slack && least(leaf.Closed.Overlap(s.Parts[k].Box)) <= slack && !contains(s.standOn(holder), k) && s.bay(&s.Parts[k]) == s.bay(p) && !s.isCarried(p) {
+				if k != holder && least(leaf.Swept.Overlap(s.Parts[k].Box)) > slack &&
+					least(leaf.Closed.Overlap(s.Parts[k].Box)) <= slack && !contains(s.standOn(holder), k) &&
+					s.bay(&s.Parts[k]) == s.bay(p) && !s.isCarried(p) {
 					steps = append(steps, s.moveStep(k, true))
 				}
 			}
@@ -239,7 +245,9 @@ func boxesOf(parts []Part) []fitout.Box {
 func (s *Scene) DriveAway() []Act {
 	var steps []Act
 	once := func(step Act) {
-		if !slices.ContainsFunc(steps, func(o Act) bool { return o.Kind == step.Kind && o.ID == step.ID && o.Text == step.Text }) {
+		if !slices.ContainsFunc(steps, func(o Act) bool {
+			return o.Kind == step.Kind && o.ID == step.ID && o.Text == step.Text
+		}) {
 			steps = append(steps, step)
 		}
 	}
@@ -252,7 +260,8 @@ func (s *Scene) DriveAway() []Act {
 		}
 		for _, o := range p.Open {
 			part := &s.Parts[o.Part]
-			verb := map[Motion]string{LidUp: "Shut and latch ", FlapOut: "Shut and latch ", DoorOut: "Shut and latch "}[part.Motion]
+			verb := map[Motion]string{LidUp: "Shut and latch ", FlapOut: "Shut and latch ",
+				DoorOut: "Shut and latch "}[part.Motion]
 			if verb == "" {
 				verb = "Push in and lock "
 			}
@@ -264,7 +273,8 @@ func (s *Scene) DriveAway() []Act {
 		for _, seat := range p.Stance.Folded {
 			for i := range s.Vehicle.Seats {
 				if s.Vehicle.Seats[i].ID == seat.Seat {
-					once(Act{"fold", seat.Seat, fmt.Sprintf("Put %s back up where someone sits there", words.Lower(s.Vehicle.Seats[i].Name)), foldMinutes})
+					once(Act{"fold", seat.Seat, fmt.Sprintf("Put %s back up where someone sits there",
+						words.Lower(s.Vehicle.Seats[i].Name)), foldMinutes})
 				}
 			}
 		}

@@ -23,7 +23,8 @@ func TestTheWayIntoAStance(t *testing.T) {
 	s.Stances[0].Loose = []fitout.LoosePlace{{Item: "chest", Outside: true}}
 	s.Prepare()
 	assert.Empty(t, s.Change(&s.Postures[0]), "on the road nothing is to be done")
-	assert.Equal(t, "Open the door of cargo area; Put the chest outside; Pull out drawer of the unit; Slide out the fridge", texts(s.Change(&s.Postures[1])))
+	assert.Equal(t, "Open the door of cargo area; Put the chest outside; Pull out drawer of the unit; Slide out the "+
+		"fridge", texts(s.Change(&s.Postures[1])))
 	assert.Equal(t, "Fold rear seat", texts(s.Change(&s.Postures[2])))
 }
 
@@ -46,7 +47,8 @@ func TestWhatHangsBeforeADoorComesFirst(t *testing.T) {
 	s.Prepare()
 	assert.True(t, strings.HasPrefix(texts(s.Change(&s.Postures[1])), "Open the carrier; Open the door of cargo area"))
 	for _, get := range s.Gets() {
-		assert.Equal(t, "Open the carrier; Open the door of cargo area; Pull out drawer of the unit", texts(get.Steps), get.Name)
+		assert.Equal(t, "Open the carrier; Open the door of cargo area; Pull out drawer of the unit", texts(get.Steps),
+			get.Name)
 	}
 }
 
@@ -69,7 +71,8 @@ func TestBeforeDrivingOffEverythingOpenIsShut(t *testing.T) {
 	s.Stances[0].Loose = []fitout.LoosePlace{{Item: "chest", Outside: true}}
 	s.Prepare()
 	said := texts(s.DriveAway())
-	for _, part := range []string{"Stow the chest and fix it", "Push in and lock the unit", "Push in and lock the fridge", "Shut and lock the door of cargo area", "Put rear seat back up"} {
+	for _, part := range []string{"Stow the chest and fix it", "Push in and lock the unit", "Push in and lock the fridge",
+		"Shut and lock the door of cargo area", "Put rear seat back up"} {
 		assert.Contains(t, said, part)
 	}
 	s.Stances = nil

@@ -86,7 +86,9 @@ func bedShort(s *Scene) []fitout.Finding {
 			f.Severity = fitout.Stop
 		}
 		f.Title = fmt.Sprintf("Bed %s short", s.Say.Length(need-long))
-		f.Sentence = fmt.Sprintf("The bed is %s long; %s needs %s, the body and %s beyond. Lengthen it by %s, or let a piece of that length unfold.%s", s.Say.Length(long), tallest.Name, s.Say.Length(need), s.Say.Length(s.Brief.Assumptions.BedLength), s.Say.Length(need-long), b.posture.in())
+		f.Sentence = fmt.Sprintf("The bed is %s long; %s needs %s, the body and %s beyond. Lengthen it by %s, or let a "+
+			"piece of that length unfold.%s", s.Say.Length(long), tallest.Name, s.Say.Length(need),
+			s.Say.Length(s.Brief.Assumptions.BedLength), s.Say.Length(need-long), b.posture.in())
 		f.Value, f.Limit, f.Margin = long, need, long-need
 		from, to := b.around.Middle(), b.around.Middle()
 		from.X, to.X = b.around.From.X, b.around.To.X
@@ -117,7 +119,8 @@ func bedNarrow(s *Scene) []fitout.Finding {
 		}
 		f := s.aboutBed(b, fitout.Caution)
 		f.Title = fmt.Sprintf("Bed %s narrow", s.Say.Length(need-wide))
-		f.Sentence = fmt.Sprintf("The bed is %s wide; %d side by side take %s. Widen it by %s, or let one sleep elsewhere.%s", s.Say.Length(wide), len(b.sleepers), s.Say.Length(need), s.Say.Length(need-wide), b.posture.in())
+		f.Sentence = fmt.Sprintf("The bed is %s wide; %d side by side take %s. Widen it by %s, or let one sleep elsewhere.%s",
+			s.Say.Length(wide), len(b.sleepers), s.Say.Length(need), s.Say.Length(need-wide), b.posture.in())
 		f.Value, f.Limit, f.Margin = wide, need, wide-need
 		from, to := b.around.Middle(), b.around.Middle()
 		from.Y, to.Y = b.around.From.Y, b.around.To.Y
@@ -140,7 +143,8 @@ func bedUneven(s *Scene) []fitout.Finding {
 		}
 		f := s.aboutBed(b, fitout.Caution)
 		f.Title = fmt.Sprintf("Bed has a step of %s", s.Say.Length(high-low))
-		f.Sentence = fmt.Sprintf("The parts of the bed differ by %s in height; up to %s is not felt. Raise the lower one by %s.%s", s.Say.Length(high-low), s.Say.Length(flat), s.Say.Length(high-low), b.posture.in())
+		f.Sentence = fmt.Sprintf("The parts of the bed differ by %s in height; up to %s is not felt. Raise the lower one "+
+			"by %s.%s", s.Say.Length(high-low), s.Say.Length(flat), s.Say.Length(high-low), b.posture.in())
 		f.Value, f.Limit, f.Margin = high-low, flat, flat-(high-low)
 		f.Lines = []fitout.Line{s.upright(b.around, low, high)}
 		found = append(found, f)
@@ -161,7 +165,9 @@ func bedHeadroom(s *Scene) []fitout.Finding {
 			f := s.aboutBed(b, fitout.Caution)
 			f.Subject.ID = s.Parts[b.parts[k]].ID
 			f.Title = fmt.Sprintf("%s above the bed", s.Say.Length(room))
-			f.Sentence = fmt.Sprintf("Above the platform, mattress not counted, there are %s; the workshop wants %s to turn over and sit on an elbow. Lower the bed by %s: what is under it sets its height.%s", s.Say.Length(room), s.Say.Length(s.Practice.Headroom), s.Say.Length(s.Practice.Headroom-room), b.posture.in())
+			f.Sentence = fmt.Sprintf("Above the platform, mattress not counted, there are %s; the workshop wants %s to turn "+
+				"over and sit on an elbow. Lower the bed by %s: what is under it sets its height.%s", s.Say.Length(room),
+				s.Say.Length(s.Practice.Headroom), s.Say.Length(s.Practice.Headroom-room), b.posture.in())
 			f.Value, f.Limit, f.Margin, f.Source = room, s.Practice.Headroom, room-s.Practice.Headroom, "workshop rule"
 			f.Lines = []fitout.Line{s.upright(top, top.To.Z, top.To.Z+room)}
 			found = append(found, f)

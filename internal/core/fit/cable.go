@@ -32,7 +32,9 @@ func cableFollows(s *Scene) []fitout.Finding {
 		length := travelOf(p)/2 + 300
 		f := about("cable-follows", fitout.Caution, p)
 		f.Title = fmt.Sprintf("What follows %s out", words.Lower(p.Name()))
-		f.Sentence = fmt.Sprintf("%s has to follow it by %s without snagging. Choose a chain, a fold at mid-point (about %s of it between its clamps) or elastic take-up, and leave the room for it.", what, s.Say.Length(travelOf(p)), s.Say.Length(length))
+		f.Sentence = fmt.Sprintf("%s has to follow it by %s without snagging. Choose a chain, a fold at mid-point (about "+
+			"%s of it between its clamps) or elastic take-up, and leave the room for it.", what, s.Say.Length(travelOf(p)),
+			s.Say.Length(length))
 		f.Value, f.Limit, f.Margin, f.Source = 0, travelOf(p), -travelOf(p), "practice"
 		f.Lines = []fitout.Line{line(p.Leaves[0].Closed.Middle(), p.Leaves[0].Open.Middle(), s.Say.Length(travelOf(p)))}
 		found = append(found, f)

@@ -85,7 +85,8 @@ func bench(p *plan.Plan) []PartFigures {
 		if item.Module == nil && item.In == nil {
 			continue
 		}
-		f := PartFigures{ID: item.ID, Box: item.Box(), Mass: item.Mass, Cells: []CellFigures{}, Leaves: []module.Leaf{}, Gaps: []Gap{}}
+		f := PartFigures{ID: item.ID, Box: item.Box(), Mass: item.Mass, Cells: []CellFigures{}, Leaves: []module.Leaf{},
+			Gaps: []Gap{}}
 		if item.Module != nil {
 			f.Cells = append(f.Cells, s.Cells[item.ID]...)
 			f.Leaves = append(f.Leaves, module.Leaves(item)...)
@@ -104,7 +105,8 @@ func handling(s *Scene) Handling {
 	for i := range s.Postures {
 		p := &s.Postures[i]
 		f := StanceFigures{
-			ID: p.Stance.ID, Steps: append([]Act{}, s.Change(p)...), Parts: []StancePlace{}, Open: []OpenFigures{}, Doors: []string{},
+			ID: p.Stance.ID, Steps: append([]Act{}, s.Change(p)...), Parts: []StancePlace{}, Open: []OpenFigures{},
+			Doors: []string{},
 		}
 		for _, step := range f.Steps {
 			f.Minutes += step.Minutes

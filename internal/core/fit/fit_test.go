@@ -20,7 +20,8 @@ func canopy() Bay { return Bay{ID: "canopy", Room: box(0, 0, 0, 1800, 600, 800)}
 func TestTwoPartsInOnePlaceClash(t *testing.T) {
 	bay := canopy()
 	bay.Obstacles = []fitout.Box{box(0, 0, 0, 100, 100, 100)}
-	parts := []Part{{ID: "fridge", Bay: "canopy", Box: box(100, 0, 0, 700, 500, 500)}, {ID: "drawers", Bay: "canopy", Box: box(800, 0, 0, 900, 600, 300)}}
+	parts := []Part{{ID: "fridge", Bay: "canopy", Box: box(100, 0, 0, 700, 500, 500)}, {ID: "drawers", Bay: "canopy",
+		Box: box(800, 0, 0, 900, 600, 300)}}
 	assert.Empty(t, Clashes(parts, []Bay{bay}), "faces may touch")
 	parts[1].Box = parts[1].Box.Moved(-20, 0, 0)
 	clashes := Clashes(parts, []Bay{bay})
@@ -62,12 +63,14 @@ func TestALeaningHatchIsJudgedAtTheUpperEdge(t *testing.T) {
 func TestGapsGoToTheNearestFace(t *testing.T) {
 	bay := canopy()
 	fridge := Part{ID: "fridge", Box: box(300, 50, 0, 700, 500, 500)}
-	parts := []Part{fridge, {ID: "pantry", Box: box(1200, 0, 0, 300, 600, 800)}, {ID: "shelf", Box: box(0, 0, 640, 1800, 600, 20)}, {ID: "far", Box: box(0, 700, 0, 100, 100, 100)}}
+	parts := []Part{fridge, {ID: "pantry", Box: box(1200, 0, 0, 300, 600, 800)},
+		{ID: "shelf", Box: box(0, 0, 640, 1800, 600, 20)}, {ID: "far", Box: box(0, 700, 0, 100, 100, 100)}}
 	got := map[string]string{}
 	for _, g := range Gaps(&fridge, parts, &bay) {
 		got[g.Side] = fmt.Sprintf("%.0f %s", g.MM, g.To)
 	}
-	assert.Equal(t, map[string]string{"front": "300 ", "rear": "200 pantry", "left": "50 ", "right": "50 ", "below": "0 ", "above": "140 shelf"}, got)
+	assert.Equal(t, map[string]string{"front": "300 ", "rear": "200 pantry", "left": "50 ", "right": "50 ", "below": "0 ",
+		"above": "140 shelf"}, got)
 }
 
 func TestFillWhatIsLeftBesideTheFridge(t *testing.T) {
@@ -119,7 +122,8 @@ func TestRemainderIsTheLargestEmptyBoxAroundAPlace(t *testing.T) {
 			most = mostAround
 		}
 		rest, ok := Remainder(&bay, parts, near, fitout.Size{})
-		if ok != (most > 0) || ok && (!empty(rest, parts) || rest.Litres()*1e6 < most-1e-6 || rest.Litres()*1e6 > most+1e-6 || mostAround > 0 && !holds(rest, near)) {
+		if ok != (most > 0) || ok && (!empty(rest, parts) || rest.Litres()*1e6 < most-1e-6 || rest.Litres()*1e6 > most+1e-6 ||
+			mostAround > 0 && !holds(rest, near)) {
 			t.Fatalf("found %+v (%v), the largest has %v", rest, ok, most)
 		}
 	})

@@ -22,7 +22,9 @@ func heavyHigh(s *Scene) []fitout.Finding {
 		}
 		f := about("heavy-high", fitout.Note, p)
 		f.Title = fmt.Sprintf("%s is heavy and high", p.Name())
-		f.Sentence = fmt.Sprintf("%s with its middle %s above ground raises the centre of gravity. From %s up the workshop keeps what is lighter than %s; put it %s lower where it can go.", s.Say.Mass(p.Kg()), s.Say.Length(z), s.Say.Length(s.Practice.HighFrom), s.Say.Mass(s.Practice.HeavyFrom), s.Say.Length(z-s.Practice.HighFrom))
+		f.Sentence = fmt.Sprintf("%s with its middle %s above ground raises the centre of gravity. From %s up the workshop "+
+			"keeps what is lighter than %s; put it %s lower where it can go.", s.Say.Mass(p.Kg()), s.Say.Length(z),
+			s.Say.Length(s.Practice.HighFrom), s.Say.Mass(s.Practice.HeavyFrom), s.Say.Length(z-s.Practice.HighFrom))
 		f.Value, f.Limit, f.Margin, f.Source = z, s.Practice.HighFrom, s.Practice.HighFrom-z, "workshop rule"
 		f.Lines = []fitout.Line{s.upright(p.Box, 0, z)}
 		found = append(found, f)
@@ -58,7 +60,9 @@ func heavyTail(s *Scene) []fitout.Finding {
 	if len(names) > 1 {
 		f.Title = fmt.Sprintf("%d heavy things far back", len(names))
 	}
-	f.Sentence = fmt.Sprintf("%s, %s together, stand more than %s behind the rear axle: they put %s on it and take %s off the front. Heavy things belong between the axles or just ahead of the rear one.", words.Capital(words.List(names)), s.Say.Mass(kg), s.Say.Length(tail), s.Say.Mass(onRear), s.Say.Mass(onRear-kg))
+	f.Sentence = fmt.Sprintf("%s, %s together, stand more than %s behind the rear axle: they put %s on it and take %s "+
+		"off the front. Heavy things belong between the axles or just ahead of the rear one.",
+		words.Capital(words.List(names)), s.Say.Mass(kg), s.Say.Length(tail), s.Say.Mass(onRear), s.Say.Mass(onRear-kg))
 	f.Value, f.Limit, f.Margin, f.Source = behind, tail, tail-behind, "practice"
 	f.Lines = []fitout.Line{line(fitout.Point{X: s.Wheelbase, Y: m.Y, Z: m.Z}, m, s.Say.Length(behind))}
 	return []fitout.Finding{f}

@@ -22,7 +22,8 @@ func hides(s *Scene) []fitout.Finding {
 		m := &s.Vehicle.Marks[i]
 		at := m.At
 		// The room from the mark's face out to whoever looks at it.
-		b := fitout.Box{From: fitout.Point{X: at.X - markSize, Y: at.Y - markSize, Z: at.Z - markSize}, To: fitout.Point{X: at.X + markSize, Y: at.Y + markSize, Z: at.Z + markSize}}
+		b := fitout.Box{From: fitout.Point{X: at.X - markSize, Y: at.Y - markSize, Z: at.Z - markSize},
+			To: fitout.Point{X: at.X + markSize, Y: at.Y + markSize, Z: at.Z + markSize}}
 		switch m.From {
 		case fitout.FaceRear:
 			b.From.X, b.To.X = at.X, at.X+sight
@@ -45,7 +46,9 @@ func hides(s *Scene) []fitout.Finding {
 			f := about("hides", fitout.Caution, p)
 			f.With = []string{m.ID}
 			f.Title = fmt.Sprintf("%s hides %s", p.Name(), words.Lower(m.Name))
-			f.Sentence = fmt.Sprintf("%s stands before %s on the side from which it has to be seen or reached. Move it by %s, or move or repeat %s where it stays free.", p.Name(), words.Lower(m.Name), s.Say.Length(least(b.Overlap(p.Box))), words.Lower(m.Name))
+			f.Sentence = fmt.Sprintf("%s stands before %s on the side from which it has to be seen or reached. Move it by %s, "+
+				"or move or repeat %s where it stays free.", p.Name(), words.Lower(m.Name), s.Say.Length(least(b.Overlap(p.Box))),
+				words.Lower(m.Name))
 			f.Value, f.Margin, f.Source = least(b.Overlap(p.Box)), -least(b.Overlap(p.Box)), "practice"
 			f.Lines = []fitout.Line{line(at, p.Box.Middle(), words.Lower(m.Name))}
 			found = append(found, f)

@@ -98,7 +98,8 @@ func TestAMirroredFitoutIsToldTheSameOf(t *testing.T) {
 func TestTheOrderOfTheListDoesNotMatter(t *testing.T) {
 	// These speak of several parts in one finding, whose subject is the one that is
 	// listed first.
-	pairs := []string{"parts-clash", "tight", "open-together", "no-barrier", "restraint", "latch-missing", "heavy-tail", "needs-away", "mount-over", "fuel-inside", "bed-uneven"}
+	pairs := []string{"parts-clash", "tight", "open-together", "no-barrier", "restraint", "latch-missing", "heavy-tail",
+		"needs-away", "mount-over", "fuel-inside", "bed-uneven"}
 	rapid.Check(t, func(t *rapid.T) {
 		ids := make([]string, 0, len(trips))
 		for id := range trips {

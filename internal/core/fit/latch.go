@@ -26,10 +26,12 @@ func latchMissing(s *Scene) []fitout.Finding {
 		if len(p.Leaves) == 0 || latched(p) {
 			continue
 		}
-		what := map[fitout.Latch]string{fitout.NoLatch: "Nothing holds it", fitout.FrictionLatch: "Friction holds it", fitout.MagnetLatch: "A magnet holds it", fitout.HatchLatch: "The hatch presses on it"}[p.Module().Latch]
+		what := map[fitout.Latch]string{fitout.NoLatch: "Nothing holds it", fitout.FrictionLatch: "Friction holds it",
+			fitout.MagnetLatch: "A magnet holds it", fitout.HatchLatch: "The hatch presses on it"}[p.Module().Latch]
 		f := about("latch-missing", fitout.Caution, p)
 		f.Title = fmt.Sprintf("%s has no latch that counts", p.Name())
-		f.Sentence = fmt.Sprintf("%s on the road; friction, magnets and a hatch that presses count as nothing. Fit a latch rated for %.0f N forward, or runners that lock.", what, s.Practice.Restraint.Forward*gravity*p.Kg())
+		f.Sentence = fmt.Sprintf("%s on the road; friction, magnets and a hatch that presses count as nothing. Fit a latch "+
+			"rated for %.0f N forward, or runners that lock.", what, s.Practice.Restraint.Forward*gravity*p.Kg())
 		f.Value, f.Limit, f.Margin, f.Unit, f.Source = 0, 1, -1, "", "practice"
 		f.Fixes = []fitout.Fix{edit("Fit a rated latch", "latch", p.ID, 0)}
 		found = append(found, f)
@@ -47,14 +49,16 @@ func latchWeak(s *Scene) []fitout.Finding {
 			continue
 		}
 		r := s.Practice.Restraint
-		share := map[fitout.Face]float64{fitout.FaceRear: r.Rearward, fitout.FaceFront: r.Forward, fitout.FaceLeft: r.Sideways, fitout.FaceRight: r.Sideways, fitout.FaceTop: r.Upward}[m.Faces]
+		share := map[fitout.Face]float64{fitout.FaceRear: r.Rearward, fitout.FaceFront: r.Forward,
+			fitout.FaceLeft: r.Sideways, fitout.FaceRight: r.Sideways, fitout.FaceTop: r.Upward}[m.Faces]
 		need := share * gravity * p.Kg()
 		if m.Holds >= need {
 			continue
 		}
 		f := about("latch-weak", fitout.Stop, p)
 		f.Title = fmt.Sprintf("Latch of %s is too weak", words.Lower(p.Name()))
-		f.Sentence = fmt.Sprintf("Toward its face %s pushes with %.0f N (%.1f g on %s); the latch holds %.0f N. Fit one that holds %.0f N.", words.Lower(p.Name()), need, share, s.Say.Mass(p.Kg()), m.Holds, need)
+		f.Sentence = fmt.Sprintf("Toward its face %s pushes with %.0f N (%.1f g on %s); the latch holds %.0f N. Fit one "+
+			"that holds %.0f N.", words.Lower(p.Name()), need, share, s.Say.Mass(p.Kg()), m.Holds, need)
 		f.Value, f.Limit, f.Margin, f.Unit, f.Source = need, m.Holds, m.Holds-need, "N", "data sheet"
 		found = append(found, f)
 	}

@@ -38,7 +38,9 @@ func liftOut(s *Scene) []fitout.Finding {
 		}
 		f := about("lift-out", fitout.Caution, p)
 		f.Title = fmt.Sprintf("%s is too heavy to lift out", p.Name())
-		f.Sentence = fmt.Sprintf("%s weighs %s with what lies in it; %.0f to lift it should have no more than %s. Empty it first, split it, or make it %s lighter.", p.Name(), s.Say.Mass(p.Kg()), people, s.Say.Mass(most), s.Say.Mass(p.Kg()-most))
+		f.Sentence = fmt.Sprintf("%s weighs %s with what lies in it; %.0f to lift it should have no more than %s. Empty it "+
+			"first, split it, or make it %s lighter.", p.Name(), s.Say.Mass(p.Kg()), people, s.Say.Mass(most),
+			s.Say.Mass(p.Kg()-most))
 		f.Value, f.Limit, f.Margin, f.Unit, f.Source = p.Kg(), most, most-p.Kg(), "kg", "workshop rule"
 		found = append(found, f)
 	})
@@ -60,7 +62,8 @@ func lockedIn(s *Scene) []fitout.Finding {
 		}
 		f := about("locked-in", fitout.Note, p)
 		f.Title = fmt.Sprintf("%d before %s comes out", len(first), words.Lower(p.Name()))
-		f.Sentence = fmt.Sprintf("Between %s and the opening stand %s: they go in after it and out before it.", words.Lower(p.Name()), words.List(names))
+		f.Sentence = fmt.Sprintf("Between %s and the opening stand %s: they go in after it and out before it.",
+			words.Lower(p.Name()), words.List(names))
 		f.Value, f.Margin, f.Unit = float64(len(first)), -float64(len(first)), ""
 		found = append(found, f)
 	})

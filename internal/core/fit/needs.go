@@ -16,12 +16,15 @@ var (
 	needsAway = needs("away", "belongs away from people", "is where people travel or sleep", "Put it into another space.",
 		func(g *fitout.Gear) bool { return g.Away }, func(b *Bay, _ *Part) bool { return !b.Shared })
 	needsCool = needs("cool", "needs cooling", "does not cool it", "Put it into a fridge.",
-		func(g *fitout.Gear) bool { return g.Cool }, func(_ *Bay, holder *Part) bool { return holder != nil && holder.Traits().Cools })
+		func(g *fitout.Gear) bool {
+			return g.Cool
+		}, func(_ *Bay, holder *Part) bool { return holder != nil && holder.Traits().Cools })
 )
 
 // needs makes the rule for one need of the brief's gear, held against the bay and
 // the module that it lies in.
-func needs(id, what, but, fix string, wants func(*fitout.Gear) bool, has func(*Bay, *Part) bool) func(s *Scene) []fitout.Finding {
+func needs(id, what, but, fix string, wants func(*fitout.Gear) bool,
+	has func(*Bay, *Part) bool) func(s *Scene) []fitout.Finding {
 	return func(s *Scene) []fitout.Finding {
 		var found []fitout.Finding
 		hold := func(itemID, name, bayID string, holder *Part) {

@@ -59,14 +59,17 @@ func badNeighbours(s *Scene) []fitout.Finding {
 			sparks, hot, dry := natures[k].Sparks, natures[k].Hot, natures[k].KeepDry
 			mm := distance(p.Box, q.Box)
 			if burns && sparks && mm < apart {
-				tell(p, q, mm, apart, fmt.Sprintf("%s is %s from %s, which may spark or is hot.", p.Name(), s.Say.Length(mm), words.Lower(q.Name())), fmt.Sprintf("Keep %s between them, or a sealed wall with a drain to the outside.", s.Say.Length(apart)))
+				tell(p, q, mm, apart, fmt.Sprintf("%s is %s from %s, which may spark or is hot.", p.Name(), s.Say.Length(mm),
+					words.Lower(q.Name())), fmt.Sprintf("Keep %s between them, or a sealed wall with a drain to the outside.", s.Say.Length(apart)))
 			}
 			by := p.Box.Overlap(q.Box)
 			if wet && dry && by.X > slack && by.Y > slack && p.Box.From.Z >= q.Box.To.Z-slack {
-				tell(p, q, p.Box.From.Z-q.Box.To.Z, 0, fmt.Sprintf("%s stands above %s: a leak runs into it.", p.Name(), words.Lower(q.Name())), "Put water lower than electrics, or beside them.")
+				tell(p, q, p.Box.From.Z-q.Box.To.Z, 0, fmt.Sprintf("%s stands above %s: a leak runs into it.", p.Name(),
+					words.Lower(q.Name())), "Put water lower than electrics, or beside them.")
 			}
 			if hot && soft && mm < 100 {
-				tell(q, p, mm, 100, fmt.Sprintf("%s is %s from %s, which may char.", q.Name(), s.Say.Length(mm), words.Lower(p.Name())), fmt.Sprintf("Keep %s between them.", s.Say.Length(100)))
+				tell(q, p, mm, 100, fmt.Sprintf("%s is %s from %s, which may char.", q.Name(), s.Say.Length(mm),
+					words.Lower(p.Name())), fmt.Sprintf("Keep %s between them.", s.Say.Length(100)))
 			}
 		}
 	}
@@ -92,7 +95,8 @@ func fuelInside(s *Scene) []fitout.Finding {
 		}
 		f := about("fuel-inside", fitout.Stop, p)
 		f.Title = fmt.Sprintf("%s where people are", p.Name())
-		f.Sentence = fmt.Sprintf("%s stands in %s, where people travel or sleep: vapour gathers there. Move it outside, or into a locker that is sealed against the inside and drains to the outside.", p.Name(), words.Lower(bay.Name))
+		f.Sentence = fmt.Sprintf("%s stands in %s, where people travel or sleep: vapour gathers there. Move it outside, or "+
+			"into a locker that is sealed against the inside and drains to the outside.", p.Name(), words.Lower(bay.Name))
 		f.Unit, f.Source = "", "practice"
 		f.Margin = -1
 		found = append(found, f)

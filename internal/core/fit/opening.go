@@ -43,7 +43,8 @@ func (b *Bay) Frame(box fitout.Box) (most float64, side string) {
 		{gap.From.Y - box.From.Y, "left"}, {box.To.Y - gap.To.Y, "right"},
 		{gap.From.Z - box.From.Z, "lip"}, {box.To.Z - gap.To.Z, "top"},
 	}
-	flat := map[fitout.Face][2]int{fitout.FaceRear: {0, 1}, fitout.FaceFront: {0, 1}, fitout.FaceLeft: {2, 3}, fitout.FaceRight: {2, 3}, fitout.FaceTop: {4, 5}}[b.Opening.Face]
+	flat := map[fitout.Face][2]int{fitout.FaceRear: {0, 1}, fitout.FaceFront: {0, 1}, fitout.FaceLeft: {2, 3},
+		fitout.FaceRight: {2, 3}, fitout.FaceTop: {4, 5}}[b.Opening.Face]
 	for i, s := range sides {
 		if i == flat[0] || i == flat[1] {
 			continue

@@ -13,9 +13,11 @@ import (
 func opened(face fitout.Face, hinge fitout.Hinge) *Bay {
 	gaps := map[fitout.Face]fitout.Box{
 		fitout.FaceRear: box(1800, 50, 30, 0, 500, 700), fitout.FaceFront: box(0, 50, 30, 0, 500, 700),
-		fitout.FaceLeft: box(100, 0, 30, 1600, 0, 700), fitout.FaceRight: box(100, 600, 30, 1600, 0, 700), fitout.FaceTop: box(100, 50, 800, 1600, 500, 0),
+		fitout.FaceLeft: box(100, 0, 30, 1600, 0, 700), fitout.FaceRight: box(100, 600, 30, 1600, 0, 700),
+		fitout.FaceTop: box(100, 50, 800, 1600, 500, 0),
 	}
-	return &Bay{ID: "b", Room: box(0, 0, 0, 1800, 600, 800), Opening: Opening{Opening: fitout.Opening{Face: face, Hinge: hinge, Swing: 90}, Gap: gaps[face], Known: true}}
+	return &Bay{ID: "b", Room: box(0, 0, 0, 1800, 600, 800),
+		Opening: Opening{Opening: fitout.Opening{Face: face, Hinge: hinge, Swing: 90}, Gap: gaps[face], Known: true}}
 }
 
 // Seen from outside, the left edge of a door is the vehicle's left at the rear, its
@@ -59,7 +61,8 @@ func TestTheFrameIsMetByWhatStandsOut(t *testing.T) {
 
 func TestWhatGoesThroughAnOpening(t *testing.T) {
 	for face, way := range map[fitout.Face]fitout.Point{
-		fitout.FaceRear: {X: 1}, fitout.FaceFront: {X: -1}, fitout.FaceLeft: {Y: -1}, fitout.FaceRight: {Y: 1}, fitout.FaceTop: {Z: 1},
+		fitout.FaceRear: {X: 1}, fitout.FaceFront: {X: -1}, fitout.FaceLeft: {Y: -1}, fitout.FaceRight: {Y: 1},
+		fitout.FaceTop: {Z: 1},
 	} {
 		bay := opened(face, fitout.HingeNone)
 		inside := box(800, 250, 300, 200, 100, 200)

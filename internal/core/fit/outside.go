@@ -26,7 +26,8 @@ func outsideBay(s *Scene) []fitout.Finding {
 		}
 		f := about("outside-bay", fitout.Stop, p)
 		f.Title = fmt.Sprintf("%s stands out of its space", p.Name())
-		f.Sentence = fmt.Sprintf("%s stands %s out of %s %s. Move it or make it smaller by that much.", p.Name(), s.Say.Length(mm), words.Lower(bay.Name), where)
+		f.Sentence = fmt.Sprintf("%s stands %s out of %s %s. Move it or make it smaller by that much.", p.Name(),
+			s.Say.Length(mm), words.Lower(bay.Name), where)
 		f.Value, f.Margin = mm, -mm
 		if kind, value, ok := backInside(p.Box, side, mm); ok {
 			f.Fixes = []fitout.Fix{edit("Move it in by "+s.Say.Length(mm), kind, p.ID, value)}

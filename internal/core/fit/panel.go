@@ -10,7 +10,8 @@ import (
 // Stiffness of panels across their span, N/mm²: birch-type plywood, aluminium
 // sheet, an extrusion's panel, a sandwich with thin skins (of its whole
 // thickness). Practice figures for planning.
-var stiffness = map[fitout.Material]float64{fitout.Plywood: 8000, fitout.Aluminium: 70000, fitout.Extrusion: 9000, fitout.FoamCore: 5000}
+var stiffness = map[fitout.Material]float64{fitout.Plywood: 8000, fitout.Aluminium: 70000, fitout.Extrusion: 9000,
+	fitout.FoamCore: 5000}
 
 // sagShare is the share of its span by which a panel may bend.
 const sagShare = 1.0 / 150
@@ -57,7 +58,9 @@ func panelSag(s *Scene) []fitout.Finding {
 		}
 		f := about("panel-sag", fitout.Caution, p)
 		f.Title = fmt.Sprintf("%s bends under its load", p.Name())
-		f.Sentence = fmt.Sprintf("Under %s it bends about %s over a span of %s; up to %s is borne. Make it %s thick, or hold it in the middle. An estimate: panels differ.", s.Say.Mass(kg), s.Say.Length(sag(m.Panel)), s.Say.Length(span), s.Say.Length(most), s.Say.Length(thick))
+		f.Sentence = fmt.Sprintf("Under %s it bends about %s over a span of %s; up to %s is borne. Make it %s thick, or "+
+			"hold it in the middle. An estimate: panels differ.", s.Say.Mass(kg), s.Say.Length(sag(m.Panel)), s.Say.Length(span),
+			s.Say.Length(most), s.Say.Length(thick))
 		f.Value, f.Limit, f.Margin = sag(m.Panel), most, most-sag(m.Panel)
 		from, to := p.Box.Middle(), p.Box.Middle()
 		if size.Length < size.Width {

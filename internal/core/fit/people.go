@@ -41,8 +41,11 @@ func noBarrier(s *Scene) []fitout.Finding {
 		}
 		f := about("no-barrier", fitout.Caution, highest)
 		f.Title = "No barrier between load and people"
-		f.Sentence = fmt.Sprintf("In %s %s of hard things reach above %s, up to %s, and only their own fixings hold them from flying forward. Fit a cargo barrier rated for that; some leave it out where the load is soft.", words.Lower(bay.Name), s.Say.Mass(kg), s.Say.Length(seatBack), words.Lower(highest.Name()))
-		f.Value, f.Limit, f.Margin, f.Source = highest.Box.To.Z-bay.Room.From.Z, seatBack, bay.Room.From.Z+seatBack-highest.Box.To.Z, "practice"
+		f.Sentence = fmt.Sprintf("In %s %s of hard things reach above %s, up to %s, and only their own fixings hold them "+
+			"from flying forward. Fit a cargo barrier rated for that; some leave it out where the load is soft.",
+			words.Lower(bay.Name), s.Say.Mass(kg), s.Say.Length(seatBack), words.Lower(highest.Name()))
+		f.Value, f.Limit, f.Margin, f.Source = highest.Box.To.Z-bay.Room.From.Z, seatBack,
+			bay.Room.From.Z+seatBack-highest.Box.To.Z, "practice"
 		f.Lines = []fitout.Line{s.upright(highest.Box, bay.Room.From.Z, highest.Box.To.Z)}
 		found = append(found, f)
 	}
@@ -80,7 +83,8 @@ func sleepExits(s *Scene) []fitout.Finding {
 		}
 		f := s.aboutBed(b, fitout.Stop)
 		f.Title = "Sleepers have fewer than two ways out"
-		f.Sentence = fmt.Sprintf("%d opening of at least %s is free from the bed; there must be two that open from inside.", ways, s.Say.Length(exitGap))
+		f.Sentence = fmt.Sprintf("%d opening of at least %s is free from the bed; there must be two that open from inside.",
+			ways, s.Say.Length(exitGap))
 		if blocked != "" {
 			f.Sentence += fmt.Sprintf(" Take %s from before one.", words.Lower(blocked))
 		} else {

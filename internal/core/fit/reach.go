@@ -40,7 +40,8 @@ func reachHeight(s *Scene) []fitout.Finding {
 			return
 		}
 		f.Title = fmt.Sprintf("%s %s above reach", name, s.Say.Length(over))
-		f.Sentence = fmt.Sprintf("%s is used daily and lies %s above ground; %s grips up to %s. Put it %s lower", name, s.Say.Length(height), s.Reach.Who, s.Say.Length(s.Reach.Grip), s.Say.Length(over))
+		f.Sentence = fmt.Sprintf("%s is used daily and lies %s above ground; %s grips up to %s. Put it %s lower", name,
+			s.Say.Length(height), s.Reach.Who, s.Say.Length(s.Reach.Grip), s.Say.Length(over))
 		if over <= s.Practice.Step {
 			f.Sentence += fmt.Sprintf(", or keep a step of %s by it", s.Say.Length(s.Practice.Step))
 		}
@@ -61,7 +62,8 @@ func reachDepth(s *Scene) []fitout.Finding {
 	}
 	s.daily(func(f fitout.Finding, name string, box fitout.Box, holder *Part) {
 		bay := s.bay(holder)
-		if bay == nil || !bay.Opening.Known || bay.Shared || holder.Motion == Slides || holder.Motion == Drawers || s.isCarried(holder) {
+		if bay == nil || !bay.Opening.Known || bay.Shared || holder.Motion == Slides || holder.Motion == Drawers ||
+			s.isCarried(holder) {
 			return
 		}
 		depth := bay.Behind(box)
@@ -70,7 +72,9 @@ func reachDepth(s *Scene) []fitout.Finding {
 			return
 		}
 		f.Title = fmt.Sprintf("%s %s beyond the arm", name, s.Say.Length(over))
-		f.Sentence = fmt.Sprintf("%s is used daily and its near side is %s behind the opening; %s reaches %s. Bring it %s nearer, or put it on something that slides.", name, s.Say.Length(depth), s.Reach.Who, s.Say.Length(s.Reach.Arm), s.Say.Length(over))
+		f.Sentence = fmt.Sprintf("%s is used daily and its near side is %s behind the opening; %s reaches %s. Bring it %s "+
+			"nearer, or put it on something that slides.", name, s.Say.Length(depth), s.Reach.Who, s.Say.Length(s.Reach.Arm),
+			s.Say.Length(over))
 		f.Value, f.Limit, f.Margin, f.Source = depth, s.Reach.Arm, -over, "practice"
 		f.Lines = []fitout.Line{line(box.Middle(), bay.Opening.Gap.Middle(), s.Say.Length(depth))}
 		found = append(found, f)
@@ -117,7 +121,8 @@ func buried(s *Scene) []fitout.Finding {
 		}
 		f := fitout.Finding{Severity: fitout.Note, Subject: fitout.Subject{Kind: "module", ID: g.ID}, Source: "practice"}
 		f.Title = fmt.Sprintf("%s is %d steps away", g.Name, n)
-		f.Sentence = fmt.Sprintf("It is used %s, and to get at it: %s. Up to %d are borne; put it nearer.", g.Used, sentence(g.Steps), mostMoves)
+		f.Sentence = fmt.Sprintf("It is used %s, and to get at it: %s. Up to %d are borne; put it nearer.", g.Used,
+			sentence(g.Steps), mostMoves)
 		f.Value, f.Limit, f.Margin = float64(n), mostMoves, float64(mostMoves-n)
 		found = append(found, f)
 	}

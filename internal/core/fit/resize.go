@@ -23,7 +23,8 @@ func Resize(parts []Part, id string, size fitout.Size) map[string]fitout.Box {
 		return changed
 	}
 	old := parts[index].Box
-	box := fitout.Box{From: old.From, To: fitout.Point{X: old.From.X + size.Length, Y: old.From.Y + size.Width, Z: old.From.Z + size.Height}}
+	box := fitout.Box{From: old.From, To: fitout.Point{X: old.From.X + size.Length, Y: old.From.Y + size.Width,
+		Z: old.From.Z + size.Height}}
 	changed[id] = box
 	for i := range parts {
 		p := &parts[i]
@@ -75,7 +76,8 @@ func lifted(p *Part, parts []Part, changed map[string]fitout.Box) (mm float64, r
 		now, moved := changed[parts[i].ID]
 		below := &parts[i]
 		by := p.Box.Overlap(below.Box)
-		if !moved || now.To.Z == below.Box.To.Z || math.Abs(p.Box.From.Z-below.Box.To.Z) > touching || by.X <= slack || by.Y <= slack {
+		if !moved || now.To.Z == below.Box.To.Z || math.Abs(p.Box.From.Z-below.Box.To.Z) > touching || by.X <= slack ||
+			by.Y <= slack {
 			continue
 		}
 		mm, rests = max(mm, now.To.Z-below.Box.To.Z), true

@@ -31,8 +31,10 @@ func lidOf(b fitout.Box) Leaf {
 }
 
 func part(id string, kind fitout.ModuleKind, motion Motion, b fitout.Box, kg float64) Part {
-	item := &fitout.Item{ID: id, Name: "The " + id, Form: fitout.FormBox, Size: b.Size(), At: b.Middle(), Bay: "cargo", Mass: kg,
-		Module: &fitout.Module{Kind: kind, Faces: fitout.FaceRear, Wall: fitout.NoMaterial, Latch: fitout.RatedLatch, Follows: fitout.Chain, Fixings: []fitout.Fixing{{Mount: "ring"}}}}
+	item := &fitout.Item{ID: id, Name: "The " + id, Form: fitout.FormBox, Size: b.Size(), At: b.Middle(), Bay: "cargo",
+		Mass: kg,
+		Module: &fitout.Module{Kind: kind, Faces: fitout.FaceRear, Wall: fitout.NoMaterial, Latch: fitout.RatedLatch,
+			Follows: fitout.Chain, Fixings: []fitout.Fixing{{Mount: "ring"}}}}
 	p := Part{ID: id, Bay: "cargo", Box: b, Item: item, Motion: motion, Mass: kg}
 	switch motion {
 	case Slides, Drawers:
@@ -65,13 +67,16 @@ func part(id string, kind fitout.ModuleKind, motion Motion, b fitout.Box, kg flo
 func sound() *Scene {
 	cargo := Bay{
 		ID: "cargo", Name: "Cargo area", Kind: fitout.BayWagonCargo, Room: box(2600, -700, 600, 1400, 1400, 1100),
-		Opening:   Opening{Opening: fitout.Opening{Face: fitout.FaceRear, Width: 1200, Height: 900, Sill: 30, Hinge: fitout.HingeTop, Swing: 90}, Gap: box(4000, -600, 630, 0, 1200, 900), Known: true},
+		Opening: Opening{Opening: fitout.Opening{Face: fitout.FaceRear, Width: 1200, Height: 900, Sill: 30,
+			Hinge: fitout.HingeTop, Swing: 90}, Gap: box(4000, -600, 630, 0, 1200, 900), Known: true},
 		Obstacles: []fitout.Box{box(2600, -700, 600, 500, 100, 250)}, Names: []string{"Left wheel arch"},
 		Sealed: true, Lockable: true, Shared: true,
 	}
 	row := Bay{
-		ID: "row", Name: "Second row", Kind: fitout.BaySecondRow, Room: box(1800, -700, 600, 800, 1400, 1100), Shared: true, Sealed: true, Lockable: true,
-		Opening: Opening{Opening: fitout.Opening{Face: fitout.FaceLeft, Width: 700, Height: 900, Hinge: fitout.HingeLeft, Swing: 70}, Gap: box(1850, -700, 640, 700, 0, 900), Known: true},
+		ID: "row", Name: "Second row", Kind: fitout.BaySecondRow, Room: box(1800, -700, 600, 800, 1400, 1100), Shared: true,
+		Sealed: true, Lockable: true,
+		Opening: Opening{Opening: fitout.Opening{Face: fitout.FaceLeft, Width: 700, Height: 900, Hinge: fitout.HingeLeft,
+			Swing: 70}, Gap: box(1850, -700, 640, 700, 0, 900), Known: true},
 	}
 	unit := part("unit", fitout.Drawers, Drawers, box(3000, -590, 640, 1000, 580, 300), 30)
 	unit.Cells[0].Load = 20
@@ -82,23 +87,28 @@ func sound() *Scene {
 	barrier := part("barrier", fitout.Barrier, Still, box(2610, 100, 700, 20, 500, 500), 12)
 	chest := part("chest", fitout.LiddedBox, LidUp, box(3000, 460, 640, 250, 200, 200), 6)
 	s := &Scene{
-		Vehicle: &fitout.Vehicle{Mounts: []fitout.Mount{{ID: "ring", Name: "Ring", Rating: 900, Beneath: "a fuel line"}}, Seats: []fitout.Seat{{ID: "rear", Name: "Rear seat"}},
-			Marks: []fitout.Mark{{ID: "plate", Name: "Number plate", Kind: fitout.PlateMark, At: fitout.Point{X: 4100, Z: 500}, From: fitout.FaceRear}}},
+		Vehicle: &fitout.Vehicle{Mounts: []fitout.Mount{{ID: "ring", Name: "Ring", Rating: 900, Beneath: "a fuel line"}},
+			Seats: []fitout.Seat{{ID: "rear", Name: "Rear seat"}},
+			Marks: []fitout.Mark{{ID: "plate", Name: "Number plate", Kind: fitout.PlateMark, At: fitout.Point{X: 4100, Z: 500},
+				From: fitout.FaceRear}}},
 		Brief: &fitout.Brief{
 			Travellers:  []fitout.Traveller{{ID: "ann", Name: "Ann", Kind: fitout.TravellerPerson, Height: 1700, Shoulder: 400}},
 			Gear:        []fitout.Gear{{ID: "stove", Name: "Stove", Used: fitout.UsedDaily, Dry: true, Locked: true}},
 			Assumptions: fitout.Assumptions{BedLength: 100, BedWidth: 150},
 		},
-		Practice: fitout.NewPractice(fitout.AustraliaNZ), Wheelbase: 3300, Unladen: 2000, Say: words.Speaker{Units: quantity.Metric, Region: fitout.AustraliaNZ},
+		Practice: fitout.NewPractice(fitout.AustraliaNZ), Wheelbase: 3300, Unladen: 2000,
+		Say:   words.Speaker{Units: quantity.Metric, Region: fitout.AustraliaNZ},
 		Bays:  []Bay{cargo, row},
 		Parts: []Part{unit, fridge, platform, board, barrier, chest},
 		Reach: Reach{Grip: 2000, Rim: 1250, Arm: 740, Who: "Ann"},
 		Stances: []fitout.Stance{
 			{ID: "cook", Name: "Cook", Use: fitout.StanceCook, Open: []fitout.Opened{{Module: "unit"}, {Module: "fridge"}}},
-			{ID: "sleep", Name: "Sleep", Use: fitout.StanceSleep, Sleepers: []fitout.Sleeper{{Traveller: "ann"}}, Folded: []fitout.SeatKept{{Seat: "rear"}}},
+			{ID: "sleep", Name: "Sleep", Use: fitout.StanceSleep, Sleepers: []fitout.Sleeper{{Traveller: "ann"}},
+				Folded: []fitout.SeatKept{{Seat: "rear"}}},
 		},
 	}
-	stove := fitout.Item{ID: "stove", Name: "Stove", Size: fitout.Size{Length: 300, Width: 300, Height: 120}, At: box(3100, -500, 660, 300, 300, 120).Middle()}
+	stove := fitout.Item{ID: "stove", Name: "Stove", Size: fitout.Size{Length: 300, Width: 300, Height: 120},
+		At: box(3100, -500, 660, 300, 300, 120).Middle()}
 	s.Things = []Thing{{Item: &stove, Part: "unit", Cell: "drawer"}}
 	return s
 }
@@ -123,16 +133,20 @@ var trips = map[string]struct {
 	says    string
 }{
 	"parts-clash": {func(s *Scene) { s.put("fridge", 0, -50, 0) }, "unit", 20, "reaches 20 mm into the fridge"},
-	"outside-bay": {func(s *Scene) { s.put("chest", 0, 60, 0) }, "chest", 20, "stands 20 mm out of cargo area on the right"},
-	"hatch-lean":  {func(s *Scene) { s.Bays[0].RearTop = 3500; s.put("fridge", 0, 0, 100) }, "unit", 4000, "or lower by"},
+	"outside-bay": {func(s *Scene) {
+		s.put("chest", 0, 60, 0)
+	}, "chest", 20, "stands 20 mm out of cargo area on the right"},
+	"hatch-lean": {func(s *Scene) { s.Bays[0].RearTop = 3500; s.put("fridge", 0, 0, 100) }, "unit", 4000, "or lower by"},
 	"way-blocked": {func(s *Scene) {
 		s.add(part("crate", fitout.PlainGear, Still, box(4001, -300, 640, 200, 200, 200), 2)).Bay = ""
 	}, "unit", 200, "the unit meets the crate"},
 	"open-together": {func(s *Scene) {
 		s.part("fridge").Leaves[0].Open = s.part("fridge").Leaves[0].Open.Moved(0, -60, 0)
 	}, "unit", 30, "Open one at a time"},
-	"lip":           {func(s *Scene) { s.put("unit", 0, 0, -35) }, "unit", 605, "Raise it by 25 mm"},
-	"opening-frame": {func(s *Scene) { s.put("unit", 0, -40, 0) }, "unit", 30, "30 mm into the frame of cargo area, on the left"},
+	"lip": {func(s *Scene) { s.put("unit", 0, 0, -35) }, "unit", 605, "Raise it by 25 mm"},
+	"opening-frame": {func(s *Scene) {
+		s.put("unit", 0, -40, 0)
+	}, "unit", 30, "30 mm into the frame of cargo area, on the left"},
 	"way-in": {func(s *Scene) {
 		s.add(part("tank", fitout.WaterTank, Still, box(2700, -100, 1200, 950, 1250, 1000), 9))
 	}, "tank", 50, "50 mm too large"},
@@ -168,13 +182,17 @@ var trips = map[string]struct {
 		low.Bay = ""
 		s.add(low)
 	}, "platform", 20, "differ by 20 mm"},
-	"runner-length": {func(s *Scene) { s.part("unit").Module().Travel = 1010 }, "unit", 1050, "longest standard runner in that is 1000 mm"},
-	"runner-load":   {func(s *Scene) { s.part("unit").Cells[0].Load = 80 }, "unit", 92, "of which 60 % are used off road"},
-	"latch-missing": {func(s *Scene) { s.part("unit").Module().Latch = fitout.MagnetLatch }, "unit", 0, "A magnet holds it"},
-	"latch-weak":    {func(s *Scene) { s.part("unit").Module().Holds = 200 }, "unit", 245.25, "the latch holds 200 N"},
-	"restraint":     {func(s *Scene) { s.part("unit").Module().Fixings = nil }, "unit", 40, "Nothing holds the unit"},
-	"mount-over":    {func(s *Scene) { s.Vehicle.Mounts[0].Rating = 80 }, "chest", 96, "Beneath it: a fuel line"},
-	"live-load":     {func(s *Scene) { s.part("platform").Module().Rated = 90 }, "platform", 100, "it is rated 90 kg"},
+	"runner-length": {func(s *Scene) {
+		s.part("unit").Module().Travel = 1010
+	}, "unit", 1050, "longest standard runner in that is 1000 mm"},
+	"runner-load": {func(s *Scene) { s.part("unit").Cells[0].Load = 80 }, "unit", 92, "of which 60 % are used off road"},
+	"latch-missing": {func(s *Scene) {
+		s.part("unit").Module().Latch = fitout.MagnetLatch
+	}, "unit", 0, "A magnet holds it"},
+	"latch-weak": {func(s *Scene) { s.part("unit").Module().Holds = 200 }, "unit", 245.25, "the latch holds 200 N"},
+	"restraint":  {func(s *Scene) { s.part("unit").Module().Fixings = nil }, "unit", 40, "Nothing holds the unit"},
+	"mount-over": {func(s *Scene) { s.Vehicle.Mounts[0].Rating = 80 }, "chest", 96, "Beneath it: a fuel line"},
+	"live-load":  {func(s *Scene) { s.part("platform").Module().Rated = 90 }, "platform", 100, "it is rated 90 kg"},
 	"door-load": {func(s *Scene) {
 		c := part("carrier", fitout.RearCarrier, Still, box(4010, 700, 700, 200, 300, 300), 45)
 		c.Bay, c.Item.Module.Rated = "", 40
@@ -227,10 +245,14 @@ var trips = map[string]struct {
 		c.Bay = ""
 		s.add(c)
 	}, "carrier", 100, "before number plate"},
-	"heavy-high":    {func(s *Scene) { s.Practice.HighFrom = 800 }, "fridge", 840, "raises the centre of gravity"},
-	"heavy-tail":    {func(s *Scene) { s.Wheelbase = 2900 }, "fridge", 750, "stand more than 600 mm behind the rear axle"},
-	"cable-follows": {func(s *Scene) { s.part("fridge").Module().Follows = fitout.NotSaid }, "fridge", 0, "Choose a chain"},
-	"tight":         {func(s *Scene) { s.put("fridge", 0, -29, 0) }, "fridge", 1, "Between it and the unit there are 1 mm"},
+	"heavy-high": {func(s *Scene) { s.Practice.HighFrom = 800 }, "fridge", 840, "raises the centre of gravity"},
+	"heavy-tail": {func(s *Scene) { s.Wheelbase = 2900 }, "fridge", 750, "stand more than 600 mm behind the rear axle"},
+	"cable-follows": {func(s *Scene) {
+		s.part("fridge").Module().Follows = fitout.NotSaid
+	}, "fridge", 0, "Choose a chain"},
+	"tight": {func(s *Scene) {
+		s.put("fridge", 0, -29, 0)
+	}, "fridge", 1, "Between it and the unit there are 1 mm"},
 }
 
 func TestASoundBuildHasNothingToSay(t *testing.T) {

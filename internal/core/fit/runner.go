@@ -31,7 +31,9 @@ func runnerLength(s *Scene) []fitout.Finding {
 		}
 		f := about("runner-length", fitout.Stop, p)
 		f.Title = fmt.Sprintf("Runners of %s do not fit", words.Lower(p.Name()))
-		f.Sentence = fmt.Sprintf("To come out by %s it needs runners of %s; behind its face there are %s, and the longest standard runner in that is %s. Let it come out by %s, or make it %s deeper.", s.Say.Length(m.Travel), s.Say.Length(needs), s.Say.Length(inside), s.Say.Length(longest), s.Say.Length(longest), s.Say.Length(needs-inside))
+		f.Sentence = fmt.Sprintf("To come out by %s it needs runners of %s; behind its face there are %s, and the longest "+
+			"standard runner in that is %s. Let it come out by %s, or make it %s deeper.", s.Say.Length(m.Travel),
+			s.Say.Length(needs), s.Say.Length(inside), s.Say.Length(longest), s.Say.Length(longest), s.Say.Length(needs-inside))
 		f.Value, f.Limit, f.Margin, f.Source = needs, longest, longest-needs, "practice"
 		f.Fixes = []fitout.Fix{edit("Let it come out by "+s.Say.Length(longest), "travel", p.ID, longest)}
 		f.Lines = []fitout.Line{line(p.Box.From, p.Leaves[0].Open.From, s.Say.Length(m.Travel))}
@@ -71,7 +73,9 @@ func runnerLoad(s *Scene) []fitout.Finding {
 			f.Severity = fitout.Stop
 		}
 		f.Title = fmt.Sprintf("Runners of %s %s over", words.Lower(p.Name()), s.Say.Mass(load-most))
-		f.Sentence = fmt.Sprintf("%s carries %s; its runners are rated %s out by %s, of which %.0f %% are used off road: %s. Take %s out, or choose runners rated %s.", name, s.Say.Mass(load), s.Say.Mass(rated), s.Say.Length(travelOf(p)), 100*s.Practice.RunnerFactor, s.Say.Mass(most), s.Say.Mass(load-most), s.Say.Mass(load/s.Practice.RunnerFactor))
+		f.Sentence = fmt.Sprintf("%s carries %s; its runners are rated %s out by %s, of which %.0f %% are used off road: "+
+			"%s. Take %s out, or choose runners rated %s.", name, s.Say.Mass(load), s.Say.Mass(rated), s.Say.Length(travelOf(p)),
+			100*s.Practice.RunnerFactor, s.Say.Mass(most), s.Say.Mass(load-most), s.Say.Mass(load/s.Practice.RunnerFactor))
 		f.Value, f.Limit, f.Margin, f.Unit, f.Source = load, most, most-load, "kg", source
 		f.Lines = []fitout.Line{line(p.Leaves[0].Closed.Middle(), p.Leaves[0].Open.Middle(), s.Say.Length(travelOf(p)))}
 		found = append(found, f)

@@ -130,7 +130,8 @@ func (s *Scene) often(id string) bool {
 
 // about begins a finding about a part.
 func about(rule string, severity fitout.Severity, p *Part) fitout.Finding {
-	return fitout.Finding{Rule: rule, Severity: severity, Subject: fitout.Subject{Kind: "module", ID: p.ID}, Unit: "mm", Source: "physics"}
+	return fitout.Finding{Rule: rule, Severity: severity, Subject: fitout.Subject{Kind: "module", ID: p.ID}, Unit: "mm",
+		Source: "physics"}
 }
 
 // with names what else a finding is about; nothing for a wall.
@@ -143,7 +144,8 @@ func with(id string) []string {
 
 // aboutThing begins a finding about what lies in a compartment.
 func aboutThing(rule string, severity fitout.Severity, t *Thing) fitout.Finding {
-	return fitout.Finding{Rule: rule, Severity: severity, Subject: fitout.Subject{Kind: "module", ID: t.Item.ID}, Unit: "mm", Source: "practice"}
+	return fitout.Finding{Rule: rule, Severity: severity, Subject: fitout.Subject{Kind: "module", ID: t.Item.ID},
+		Unit: "mm", Source: "practice"}
 }
 
 // line is a measure drawn in the scene.
@@ -154,7 +156,8 @@ func line(from, to fitout.Point, label string) fitout.Line {
 // upright is a measure from a height down or up to another, at the middle of a box.
 func (s *Scene) upright(b fitout.Box, from, to float64) fitout.Line {
 	m := b.Middle()
-	return line(fitout.Point{X: m.X, Y: m.Y, Z: from}, fitout.Point{X: m.X, Y: m.Y, Z: to}, s.Say.Length(max(from-to, to-from)))
+	return line(fitout.Point{X: m.X, Y: m.Y, Z: from}, fitout.Point{X: m.X, Y: m.Y, Z: to},
+		s.Say.Length(max(from-to, to-from)))
 }
 
 // edit is a fix that sets one value of a part.

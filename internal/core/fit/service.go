@@ -21,7 +21,8 @@ func serviceReach(s *Scene) []fitout.Finding {
 			continue
 		}
 		sides := []string{"front", "rear", "left", "right", "above"}
-		if face := map[fitout.Face]string{fitout.FaceFront: "front", fitout.FaceRear: "rear", fitout.FaceLeft: "left", fitout.FaceRight: "right", fitout.FaceTop: "above"}[p.Module().Faces]; face != "" {
+		if face := map[fitout.Face]string{fitout.FaceFront: "front", fitout.FaceRear: "rear", fitout.FaceLeft: "left",
+			fitout.FaceRight: "right", fitout.FaceTop: "above"}[p.Module().Faces]; face != "" {
 			sides = []string{face}
 		}
 		gaps := Gaps(p, s.Parts, bay)
@@ -49,7 +50,8 @@ func serviceReach(s *Scene) []fitout.Finding {
 		if q := s.part(before); q != nil {
 			stands = q.Name()
 		}
-		f.Sentence = fmt.Sprintf("For its %s a hand needs %s in front of it; there are %s. %s stands there. Turn it, move it, or leave a hatch.", what, s.Say.Length(handRoom), s.Say.Length(most), stands)
+		f.Sentence = fmt.Sprintf("For its %s a hand needs %s in front of it; there are %s. %s stands there. Turn it, move "+
+			"it, or leave a hatch.", what, s.Say.Length(handRoom), s.Say.Length(most), stands)
 		f.Value, f.Limit, f.Margin, f.Source = most, handRoom, most-handRoom, "practice"
 		found = append(found, f)
 	}
@@ -64,5 +66,6 @@ func (s *Scene) yields(q *Part) bool {
 
 // opensTo tells whether the opening of a bay is on a side.
 func (b *Bay) opensTo(side string) bool {
-	return b.Opening.Known && side == map[fitout.Face]string{fitout.FaceFront: "front", fitout.FaceRear: "rear", fitout.FaceLeft: "left", fitout.FaceRight: "right", fitout.FaceTop: "above"}[b.Opening.Face]
+	return b.Opening.Known && side == map[fitout.Face]string{fitout.FaceFront: "front", fitout.FaceRear: "rear",
+		fitout.FaceLeft: "left", fitout.FaceRight: "right", fitout.FaceTop: "above"}[b.Opening.Face]
 }

@@ -53,7 +53,9 @@ func strutForce(s *Scene) []fitout.Finding {
 		n := max(2, m.Struts)
 		each := math.Ceil(need/n/10) * 10
 		f.Title = fmt.Sprintf("Lid of %s does not stay up", words.Lower(p.Name()))
-		f.Sentence = fmt.Sprintf("The lid is about %s and %s long; with wind of %.0f N/m² it takes %.0f N at %s from the hinge, and there are %.0f N. Fit %.0f struts of %.0f N; an estimate, try it with one strut first.", s.Say.Mass(kg), s.Say.Length(length), s.Practice.Wind, need, s.Say.Length(at), has, n, each)
+		f.Sentence = fmt.Sprintf("The lid is about %s and %s long; with wind of %.0f N/m² it takes %.0f N at %s from the "+
+			"hinge, and there are %.0f N. Fit %.0f struts of %.0f N; an estimate, try it with one strut first.", s.Say.Mass(kg),
+			s.Say.Length(length), s.Practice.Wind, need, s.Say.Length(at), has, n, each)
 		f.Value, f.Limit, f.Margin, f.Unit = has, need, has-need, "N"
 		f.Fixes = []fitout.Fix{edit(fmt.Sprintf("Fit %.0f struts of %.0f N", n, each), "strut-force", p.ID, each)}
 		f.Lines = []fitout.Line{s.upright(p.Box, p.Box.To.Z, p.Box.To.Z+length)}

@@ -28,7 +28,8 @@ func wayBlocked(s *Scene) []fitout.Finding {
 				f := about("way-blocked", fitout.Stop, part)
 				f.With = []string{s.Parts[i].ID}
 				f.Title = fmt.Sprintf("%s cannot open for %s", part.Name(), words.Lower(s.Parts[i].Name()))
-				f.Sentence = fmt.Sprintf("On its way %s meets %s, by %s. Move one of them by that much, or put %s elsewhere first.", words.Lower(part.Name()), words.Lower(s.Parts[i].Name()), s.Say.Length(least(by)), words.Lower(s.Parts[i].Name()))
+				f.Sentence = fmt.Sprintf("On its way %s meets %s, by %s. Move one of them by that much, or put %s elsewhere first.",
+					words.Lower(part.Name()), words.Lower(s.Parts[i].Name()), s.Say.Length(least(by)), words.Lower(s.Parts[i].Name()))
 				f.Value, f.Margin = least(by), -least(by)
 				f.Lines = []fitout.Line{line(part.Box.Middle(), box.Cut(o.Swept).Middle(), s.Say.Length(least(by)))}
 				away := edit("Put "+words.Lower(s.Parts[i].Name())+" outside in this stance", "outside", s.Parts[i].ID, 0)

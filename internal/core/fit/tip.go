@@ -25,7 +25,9 @@ func tipUnit(s *Scene) []fitout.Finding {
 		}
 		f := about("tip-unit", fitout.Stop, p)
 		f.Title = fmt.Sprintf("%s tips when it is open", p.Name())
-		f.Sentence = fmt.Sprintf("With %s out, %s pull at %s beyond the middle, and the rest of the unit is too light to hold them; nothing fixes it. It takes %s at its back, or fixings.", words.Lower(name), s.Say.Mass(out), s.Say.Length(arm), s.Say.Mass((tips-holds)/(depthOf(p)/2)))
+		f.Sentence = fmt.Sprintf("With %s out, %s pull at %s beyond the middle, and the rest of the unit is too light to "+
+			"hold them; nothing fixes it. It takes %s at its back, or fixings.", words.Lower(name), s.Say.Mass(out),
+			s.Say.Length(arm), s.Say.Mass((tips-holds)/(depthOf(p)/2)))
 		f.Value, f.Limit, f.Margin, f.Unit = tips/1000, holds/1000, (holds-tips)/1000, "kg·m"
 		f.Lines = []fitout.Line{line(p.Leaves[0].Closed.Middle(), p.Leaves[0].Open.Middle(), s.Say.Length(travelOf(p)))}
 		found = append(found, f)
@@ -55,7 +57,8 @@ func tipVehicle(s *Scene) []fitout.Finding {
 		}
 		f := about("tip-vehicle", fitout.Caution, &s.Parts[heaviest])
 		f.Title = fmt.Sprintf("Slides lift the front by %s", s.Say.Mass(off))
-		f.Sentence = fmt.Sprintf("All that is out to the rear takes %s off the front axle, more than %.0f %% of the empty vehicle. Let a leg or the tow bar carry it, and chock the wheels.", s.Say.Mass(off), 100*tipShare)
+		f.Sentence = fmt.Sprintf("All that is out to the rear takes %s off the front axle, more than %.0f %% of the empty "+
+			"vehicle. Let a leg or the tow bar carry it, and chock the wheels.", s.Say.Mass(off), 100*tipShare)
 		f.Value, f.Limit, f.Margin, f.Unit, f.Source = off, tipShare*s.Unladen, tipShare*s.Unladen-off, "kg", "practice"
 		return []fitout.Finding{f}
 	})

@@ -16,14 +16,16 @@ func openTogether(s *Scene) []fitout.Finding {
 			f := about("open-together", fitout.Stop, a)
 			f.With = []string{with}
 			f.Title = fmt.Sprintf("%s and %s cannot be open together", a.Name(), words.Lower(b))
-			f.Sentence = fmt.Sprintf("Open, %s and %s reach %s into each other. Open one at a time, or move one by that much.", words.Lower(a.Name()), words.Lower(b), s.Say.Length(least(by)))
+			f.Sentence = fmt.Sprintf("Open, %s and %s reach %s into each other. Open one at a time, or move one by that much.",
+				words.Lower(a.Name()), words.Lower(b), s.Say.Length(least(by)))
 			f.Value, f.Margin = least(by), -least(by)
 			f.Lines = []fitout.Line{line(a.Box.Middle(), at.Middle(), s.Say.Length(least(by)))}
 			found = append(found, f)
 		}
 		for i, a := range p.Open {
 			for _, b := range p.Open[i+1:] {
-				if by := a.Leaf.Open.Overlap(b.Leaf.Open); a.Part != b.Part && least(by) > slack && !contains(s.standOn(a.Part), b.Part) && !contains(s.standOn(b.Part), a.Part) {
+				if by := a.Leaf.Open.Overlap(b.Leaf.Open); a.Part != b.Part && least(by) > slack &&
+					!contains(s.standOn(a.Part), b.Part) && !contains(s.standOn(b.Part), a.Part) {
 					tell(&s.Parts[a.Part], s.Parts[b.Part].Name(), s.Parts[b.Part].ID, by, a.Leaf.Open.Cut(b.Leaf.Open))
 				}
 			}

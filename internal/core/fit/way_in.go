@@ -30,7 +30,9 @@ func wayIn(s *Scene) []fitout.Finding {
 		}
 		f := about("way-in", fitout.Stop, p)
 		f.Title = fmt.Sprintf("%s does not pass the opening", p.Name())
-		f.Sentence = fmt.Sprintf("%s is %s × %s at its smallest; the opening of %s is %s × %s. It is %s too large to be carried in or taken out.", p.Name(), s.Say.Length(sides[0]), s.Say.Length(sides[1]), words.Lower(bay.Name), s.Say.Length(gap[0]), s.Say.Length(gap[1]), s.Say.Length(over))
+		f.Sentence = fmt.Sprintf("%s is %s × %s at its smallest; the opening of %s is %s × %s. It is %s too large to be "+
+			"carried in or taken out.", p.Name(), s.Say.Length(sides[0]), s.Say.Length(sides[1]), words.Lower(bay.Name),
+			s.Say.Length(gap[0]), s.Say.Length(gap[1]), s.Say.Length(over))
 		if p.Built {
 			f.Severity = fitout.Note
 			f.Sentence += " Carry its panels in and put it together inside, and plan for how it comes out again."

@@ -10,7 +10,8 @@ type Box struct {
 // Box returns the closed outside of an item: its size about its place.
 func (i *Item) Box() Box {
 	h := half(i.Size)
-	return Box{Point{X: i.At.X - h.X, Y: i.At.Y - h.Y, Z: i.At.Z - h.Z}, Point{X: i.At.X + h.X, Y: i.At.Y + h.Y, Z: i.At.Z + h.Z}}
+	return Box{Point{X: i.At.X - h.X, Y: i.At.Y - h.Y, Z: i.At.Z - h.Z}, Point{X: i.At.X + h.X, Y: i.At.Y + h.Y,
+		Z: i.At.Z + h.Z}}
 }
 
 func half(s Size) Point {

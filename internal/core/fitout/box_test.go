@@ -73,7 +73,8 @@ func TestBoxesMoveWithWhatTheyHaveInCommon(t *testing.T) {
 		if a.Overlap(b) != b.Overlap(a) {
 			t.Fatal("overlap is not the same both ways")
 		}
-		x, y, z := float64(rapid.IntRange(-9, 9).Draw(t, "x")), float64(rapid.IntRange(-9, 9).Draw(t, "y")), float64(rapid.IntRange(-9, 9).Draw(t, "z"))
+		x, y, z := float64(rapid.IntRange(-9, 9).Draw(t, "x")), float64(rapid.IntRange(-9, 9).Draw(t, "y")),
+			float64(rapid.IntRange(-9, 9).Draw(t, "z"))
 		if a.Moved(x, y, z).Overlap(b.Moved(x, y, z)) != a.Overlap(b) {
 			t.Fatal("moved together they overlap otherwise")
 		}

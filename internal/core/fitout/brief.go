@@ -254,8 +254,9 @@ func NewBrief() Brief {
 			{ID: "sand", Name: "Soft sand or mud", Share: 0, Factor: 1.8},
 		},
 		Daily: Daily{Seats: []SeatKept{}, LiftOut: []LiftOut{}},
-		Camp:  Camp{SleepWhere: SleepGround, CookWhere: CookOutside, HotMeals: 2, Washing: WashBowl, Toilet: ToiletNone, WasteWater: WasteNone},
-		Gear:  []Gear{}, Later: []Later{}, Choices: []SchoolChoice{},
+		Camp: Camp{SleepWhere: SleepGround, CookWhere: CookOutside, HotMeals: 2, Washing: WashBowl, Toilet: ToiletNone,
+			WasteWater: WasteNone},
+		Gear: []Gear{}, Later: []Later{}, Choices: []SchoolChoice{},
 		Assumptions: Assumptions{
 			WaterDrink: 5, WaterBowl: 2, WaterShower: 6, WaterAnimal: 2, HotFactor: 1.5, HotFrom: 35, WaterReserve: 10,
 			Consumption: 13, TowFactor: 1.35, FuelReserve: 15,

@@ -9,9 +9,11 @@ import (
 // A part that hung on a switch, lay in a drawer and sat in a seat of its job can
 // be placed in any other.
 func TestAComponentIsLooseFromItsJob(t *testing.T) {
-	part := Item{ID: "box", Name: "Box", Form: FormBox, Source: Estimate, Mass: 3, At: Point{X: 3000}, Bay: "tub", Seat: "driver", Locked: true, Work: WorkLater,
+	part := Item{ID: "box", Name: "Box", Form: FormBox, Source: Estimate, Mass: 3, At: Point{X: 3000}, Bay: "tub",
+		Seat: "driver", Locked: true, Work: WorkLater,
 		Presence: Presence{Kind: BySwitch, Switch: "trip"}, In: &InCell{Module: "unit", Cell: "left"},
-		Module: &Module{Kind: LiddedBox, Faces: FaceTop, Wall: NoMaterial, Runner: NoRunner, Stack: Beside, Cells: []Cell{}, Fixings: []Fixing{}}}
+		Module: &Module{Kind: LiddedBox, Faces: FaceTop, Wall: NoMaterial, Runner: NoRunner, Stack: Beside, Cells: []Cell{},
+			Fixings: []Fixing{}}}
 	c := Component{ID: "box", Item: part}
 	assert.ErrorContains(t, CheckComponent(&c), "item.bay")
 	c.Loosen()

@@ -76,7 +76,8 @@ func notJSON(data []byte, err error) error {
 		at = int(syntax.Offset)
 	}
 	line := 1 + bytes.Count(data[:min(at, len(data))], []byte("\n"))
-	return fmt.Errorf("line %d is not JSON (%s); accepted is a job document as Zaino writes it", line, strings.TrimPrefix(err.Error(), "json: "))
+	return fmt.Errorf("line %d is not JSON (%s); accepted is a job document as Zaino writes it", line,
+		strings.TrimPrefix(err.Error(), "json: "))
 }
 
 // checkVersion reads format and version alone.
@@ -91,10 +92,12 @@ func checkVersion(document any) (int, error) {
 	number, _ := fields["version"].(json.Number)
 	version, err := strconv.Atoi(number.String())
 	if err != nil || version < 1 {
-		return 0, Problem{Path: "version", Given: given(fields["version"]), Accepted: fmt.Sprintf("a whole number from 1 to %d", Version)}
+		return 0, Problem{Path: "version", Given: given(fields["version"]),
+			Accepted: fmt.Sprintf("a whole number from 1 to %d", Version)}
 	}
 	if version > Version {
-		return 0, Problem{Path: "version", Given: fmt.Sprintf("version %d, written by a newer Zaino,", version), Accepted: fmt.Sprintf("up to version %d; bring this installation up to date", Version)}
+		return 0, Problem{Path: "version", Given: fmt.Sprintf("version %d, written by a newer Zaino,", version),
+			Accepted: fmt.Sprintf("up to version %d; bring this installation up to date", Version)}
 	}
 	return version, nil
 }

@@ -18,24 +18,30 @@ import (
 // sample is a small valid job with one of everything.
 func sample() Job {
 	j := NewJob("sample", "Sample", AustraliaNZ)
-	j.Vehicle.Baseline.Tickets = []Ticket{{ID: "first", Name: "Bridge", Reading: ReadAxles, Front: 1200, Rear: 900, Counted: true, Level: true,
-		Tanks: []WeighedTank{{Tank: "fuel", Litres: 30}}, People: []WeighedPerson{{ID: "ann", Seat: "driver", Kg: 80}}, Parts: []WeighedPart{{Part: "tub"}}}}
-	j.Vehicle.Modifications = []Modification{{ID: "springs", Name: "Springs", Kind: Springs, Counted: true, Mass: 9, Source: DataSheet, Certificate: NotNeeded,
+	j.Vehicle.Baseline.Tickets = []Ticket{{ID: "first", Name: "Bridge", Reading: ReadAxles, Front: 1200, Rear: 900,
+		Counted: true, Level: true,
+		Tanks: []WeighedTank{{Tank: "fuel", Litres: 30}}, People: []WeighedPerson{{ID: "ann", Seat: "driver", Kg: 80}},
+		Parts: []WeighedPart{{Part: "tub"}}}}
+	j.Vehicle.Modifications = []Modification{{ID: "springs", Name: "Springs", Kind: Springs, Counted: true, Mass: 9,
+		Source: DataSheet, Certificate: NotNeeded,
 		Axle: RearAxle, Rate: 55, Limits: []LimitMoved{{Limit: LimitRearAxle, Kg: 2000}}}}
-	j.Vehicle.Bays = []Bay{{ID: "tray", Name: "Tray", Kind: BayCanopyRear, LengthLeft: 1800, Opening: Opening{Face: FaceRear, Hinge: HingeTop},
+	j.Vehicle.Bays = []Bay{{ID: "tray", Name: "Tray", Kind: BayCanopyRear, LengthLeft: 1800,
+		Opening:   Opening{Face: FaceRear, Hinge: HingeTop},
 		Obstacles: []Obstacle{{ID: "arch", Name: "Arch", Kind: WheelArch, Side: Left}}}}
 	j.Vehicle.Mounts = []Mount{{ID: "ring", Name: "Ring", Rating: 400}}
 	j.Vehicle.LowPoints = []LowPoint{{ID: "bar", Name: "Bar", At: Point{X: 4300, Z: 520}}}
 	j.Brief.Travellers = []Traveller{{ID: "ann", Name: "Ann", Kind: TravellerPerson, Mass: 70}}
 	j.Brief.Gear = []Gear{{ID: "stove", Name: "Stove", Count: 1, Used: UsedDaily}}
 	j.Brief.Later = []Later{{ID: "awning", Name: "Awning", By: ByLater}}
-	j.Brief.Daily = Daily{Seats: []SeatKept{{Seat: "driver"}}, LiftOut: []LiftOut{{ID: "bed", Name: "Bed", Minutes: 10, People: 2}}}
+	j.Brief.Daily = Daily{Seats: []SeatKept{{Seat: "driver"}},
+		LiftOut: []LiftOut{{ID: "bed", Name: "Bed", Minutes: 10, People: 2}}}
 	j.Brief.Choices = []SchoolChoice{{School: "solar", Choice: "roof"}}
 	j.Vehicle.Parts = []Part{{ID: "tub", Name: "Tub", Mass: 100, InBaseline: true, State: Removed, Source: DataSheet}}
 	j.Vehicle.Extension = &Extension{By: 300, Cut: 2200}
 	j.Trailer = &Trailer{Source: DataSheet, Name: "Box trailer", Mass: 900, Ball: 80}
 	v := &j.Variants[0]
-	v.Switches = []Switch{{ID: "raft", Name: "Raft", On: true}, {ID: "motor", Name: "Motor", Requires: &Require{Switch: "raft"}}}
+	v.Switches = []Switch{{ID: "raft", Name: "Raft", On: true},
+		{ID: "motor", Name: "Motor", Requires: &Require{Switch: "raft"}}}
 	v.Choices = []Choice{{ID: "roof", Name: "Roof", Members: []Member{{ID: "tent", Name: "Tent"}}, None: true}}
 	item := func(id string, p Presence) Item {
 		return Item{ID: id, Name: strings.ToUpper(id), Form: FormBox, Source: ByScale, Mass: 10, Presence: p}
@@ -48,7 +54,8 @@ func sample() Job {
 	}
 	v.Items[0].Seat, v.Items[0].Bay = "driver", "tray"
 	unit := item("unit", Presence{Kind: Always})
-	unit.Module = &Module{Kind: Drawers, Faces: FaceRear, Wall: Plywood, Panel: 12, Runner: BallRunner, Stack: Beside, Fixings: []Fixing{}, Cells: []Cell{{ID: "left", Name: "Left"}}}
+	unit.Module = &Module{Kind: Drawers, Faces: FaceRear, Wall: Plywood, Panel: 12, Runner: BallRunner, Stack: Beside,
+		Fixings: []Fixing{}, Cells: []Cell{{ID: "left", Name: "Left"}}}
 	stove := item("stove", Presence{Kind: Always})
 	stove.In = &InCell{Module: "unit", Cell: "left"}
 	v.Items = append(v.Items, unit, stove)
@@ -99,7 +106,8 @@ func TestTheFirstVersionIsLifted(t *testing.T) {
 
 	broken := strings.Replace(string(data), `"weighed": {`, `"weighed": { "colour": "red",`, 1)
 	_, err = Decode([]byte(broken))
-	assert.ErrorContains(t, err, "vehicle.baseline.tickets[0].colour (Weighing ticket): an unknown field", "what a step does not know is not lost in silence")
+	assert.ErrorContains(t, err, "vehicle.baseline.tickets[0].colour (Weighing ticket): an unknown field",
+		"what a step does not know is not lost in silence")
 }
 
 // A refused document names the field, what was given and what is accepted.
@@ -126,51 +134,119 @@ func TestBadDocumentsAreRefusedWithASentence(t *testing.T) {
 		{"another format", `{"format":"other","version":1}`, `format: the text "other" was given; accepted is "zaino.job"`},
 		{"no version", `{"format":"zaino.job"}`, "version: nothing was given; accepted is a whole number from 1 to 5"},
 		{"a newer version with new fields", `{"format":"zaino.job","version":99,"novelty":true}`, "written by a newer Zaino"},
-		{"10 MB", `{"format":"zaino.job","note":"` + strings.Repeat("x", 10<<20) + `"}`, "has 10.0 MB; accepted is up to 4 MB"},
-		{"unknown field", with(`"mass": 10,`, `"mas": 10,`), "variants[0].items[0].mas (FRIDGE): an unknown field was given; accepted is only id, name,"},
-		{"text for a number", with(`"mass": 10,`, `"mass": "ten",`), `variants[0].items[0].mass (FRIDGE): the text "ten" was given; accepted is a number`},
-		{"number for a text", with(`"name": "FRIDGE"`, `"name": 7`), "variants[0].items[0].name (A): the number 7 was given; accepted is a text in quotes"},
+		{"10 MB", `{"format":"zaino.job","note":"` + strings.Repeat("x", 10<<20) + `"}`,
+			"has 10.0 MB; accepted is up to 4 MB"},
+		{"unknown field", with(`"mass": 10,`, `"mas": 10,`),
+			"variants[0].items[0].mas (FRIDGE): an unknown field was given; accepted is only id, name,"},
+		{"text for a number", with(`"mass": 10,`, `"mass": "ten",`),
+			`variants[0].items[0].mass (FRIDGE): the text "ten" was given; accepted is a number`},
+		{"number for a text", with(`"name": "FRIDGE"`, `"name": 7`),
+			"variants[0].items[0].name (A): the number 7 was given; accepted is a text in quotes"},
 		{"list for an object", with(`"hitch": {`, `"hitch": [], "x": {`), "vehicle.hitch"},
 		{"NaN", with(`"mass": 10,`, `"mass": NaN,`), "is not JSON"},
-		{"infinity by size", with(`"mass": 10,`, `"mass": 1e999,`), `variants[0].items[0].mass (FRIDGE): the number "1e999" was given; accepted is a number of up to 32 characters`},
-		{"a number too long", with(`"mass": 10,`, `"mass": 1.`+strings.Repeat("3", 60)+","), "accepted is a number of up to 32 characters"},
-		{"an absurd mass", changed(func(j *Job) { items(j)[0].Mass = 90000 }), "variants[0].items[0].mass (FRIDGE): 90000 kg was given; accepted is a number from 0 to 20000 kg"},
+		{"infinity by size", with(`"mass": 10,`, `"mass": 1e999,`),
+			`variants[0].items[0].mass (FRIDGE): the number "1e999" was given; accepted is a number of up to 32 characters`},
+		{"a number too long", with(`"mass": 10,`, `"mass": 1.`+strings.Repeat("3", 60)+","),
+			"accepted is a number of up to 32 characters"},
+		{"an absurd mass", changed(func(j *Job) {
+			items(j)[0].Mass = 90000
+		}), "variants[0].items[0].mass (FRIDGE): 90000 kg was given; accepted is a number from 0 to 20000 kg"},
 		{"a negative mass", changed(func(j *Job) { items(j)[0].Mass = -1 }), "-1 kg was given"},
-		{"no wheelbase", changed(func(j *Job) { j.Vehicle.Wheelbase = 0 }), "vehicle.wheelbase (Dual-cab ute (replace by the plate)): 0 mm was given; accepted is a number from 1000 to 12000 mm"},
-		{"an empty name", changed(func(j *Job) { j.Name = "" }), "name: an empty text was given; accepted is a text of 1 to 120 characters"},
-		{"an endless name", changed(func(j *Job) { j.Name = strings.Repeat("é", 121) }), "a text of 121 characters was given; accepted is up to 120 characters"},
-		{"an unknown word", changed(func(j *Job) { j.Region = "mars" }), `region (Sample): "mars" was given; accepted is one of anz, uk-eu, na`},
-		{"an id with a slash", changed(func(j *Job) { items(j)[0].ID = "../x" }), `"../x" was given; accepted is an id of 1 to 64 letters`},
-		{"too many items", changed(func(j *Job) { j.Variants[0].Items = make([]Item, 2001) }), "a list of 2001 was given; accepted is a list of up to 2000"},
-		{"duplicate ids", changed(func(j *Job) { items(j)[1].ID = "fridge" }), `variants[0].items[1].id (MOTOR): "fridge" a second time was given`},
+		{"no wheelbase", changed(func(j *Job) {
+			j.Vehicle.Wheelbase = 0
+		}), "vehicle.wheelbase (Dual-cab ute (replace by the plate)): 0 mm was given; accepted is a number from 1000 to 12000 mm"},
+		{"an empty name", changed(func(j *Job) {
+			j.Name = ""
+		}), "name: an empty text was given; accepted is a text of 1 to 120 characters"},
+		{"an endless name", changed(func(j *Job) {
+			j.Name = strings.Repeat("é", 121)
+		}), "a text of 121 characters was given; accepted is up to 120 characters"},
+		{"an unknown word", changed(func(j *Job) {
+			j.Region = "mars"
+		}), `region (Sample): "mars" was given; accepted is one of anz, uk-eu, na`},
+		{"an id with a slash", changed(func(j *Job) {
+			items(j)[0].ID = "../x"
+		}), `"../x" was given; accepted is an id of 1 to 64 letters`},
+		{"too many items", changed(func(j *Job) {
+			j.Variants[0].Items = make([]Item, 2001)
+		}), "a list of 2001 was given; accepted is a list of up to 2000"},
+		{"duplicate ids", changed(func(j *Job) {
+			items(j)[1].ID = "fridge"
+		}), `variants[0].items[1].id (MOTOR): "fridge" a second time was given`},
 		{"no variant", changed(func(j *Job) { j.Variants = nil }), "accepted is at least one variant"},
-		{"a chosen variant that is not there", changed(func(j *Job) { j.Chosen = "z" }), `chosen: "z" was given; accepted is the id of a variant of the job`},
-		{"a seat that is not there", changed(func(j *Job) { items(j)[0].Seat = "roof" }), "accepted is the id of a seat of the vehicle"},
-		{"a weighed tank that is not there", changed(func(j *Job) { j.Vehicle.Baseline.Tickets[0].Tanks[0].Tank = "x" }), "vehicle.baseline.tickets[0].tanks[0].tank (Bridge): \"x\" was given; accepted is the id of a tank of the vehicle"},
-		{"a weighed part that is not there", changed(func(j *Job) { j.Vehicle.Baseline.Tickets[0].Parts[0].Part = "x" }), "accepted is the id of a part or modification of the vehicle"},
-		{"a part and a modification of one id", changed(func(j *Job) { j.Vehicle.Modifications[0].ID = "tub" }), `"tub" a second time was given`},
+		{"a chosen variant that is not there", changed(func(j *Job) {
+			j.Chosen = "z"
+		}), `chosen: "z" was given; accepted is the id of a variant of the job`},
+		{"a seat that is not there", changed(func(j *Job) {
+			items(j)[0].Seat = "roof"
+		}), "accepted is the id of a seat of the vehicle"},
+		{"a weighed tank that is not there", changed(func(j *Job) {
+			j.Vehicle.Baseline.Tickets[0].Tanks[0].Tank = "x"
+		}), "vehicle.baseline.tickets[0].tanks[0].tank (Bridge): \"x\" was given; accepted is the id of a tank of the vehicle"},
+		{"a weighed part that is not there", changed(func(j *Job) {
+			j.Vehicle.Baseline.Tickets[0].Parts[0].Part = "x"
+		}), "accepted is the id of a part or modification of the vehicle"},
+		{"a part and a modification of one id", changed(func(j *Job) {
+			j.Vehicle.Modifications[0].ID = "tub"
+		}), `"tub" a second time was given`},
 		{"a limit moved twice", changed(func(j *Job) {
 			m := &j.Vehicle.Modifications[0]
 			m.Limits = append(m.Limits, m.Limits[0])
 		}), `vehicle.modifications[0].limits[1].limit (Springs): "rearAxle" a second time`},
-		{"a bay that is not there", changed(func(j *Job) { items(j)[0].Bay = "x" }), "accepted is the id of a bay of the vehicle"},
-		{"an extension longer than the wheelbase", changed(func(j *Job) { j.Vehicle.Extension.By = 3200 }), "3200 mm was given; accepted is up to the wheelbase, 3100 mm"},
-		{"half a tyre index", with(`"index": 0,`, `"index": 110.5,`), "vehicle.front.tyre.index (Dual-cab ute (replace by the plate)): the number 110.5 was given; accepted is a whole number"},
-		{"a kept seat that is not there", changed(func(j *Job) { j.Brief.Daily.Seats[0].Seat = "x" }), "brief.daily.seats[0].seat: \"x\" was given"},
-		{"two choices of one school", changed(func(j *Job) { j.Brief.Choices = append(j.Brief.Choices, j.Brief.Choices[0]) }), `brief.choices[1].school (Sample): "solar" a second time`},
-		{"an unknown kind of bay", changed(func(j *Job) { j.Vehicle.Bays[0].Kind = "cellar" }), `vehicle.bays[0].kind (Tray): "cellar" was given`},
-		{"a swing beyond the hinge", changed(func(j *Job) { j.Vehicle.Bays[0].Opening.Swing = 400 }), "400 ° was given; accepted is a number from 0 to 270 °"},
-		{"a switch that is not there", changed(func(j *Job) { items(j)[1].Presence.Switch = "x" }), "accepted is the id of a switch of the variant"},
-		{"a member that is not there", changed(func(j *Job) { items(j)[2].Presence.Member = "x" }), `"roof/x" was given; accepted is a member of a choice of the variant`},
-		{"a level without figures", changed(func(j *Job) { items(j)[3].Presence.Level = nil }), "accepted is its least, most and present content"},
-		{"more than full", changed(func(j *Job) { items(j)[3].Presence.Level.Now = 60 }), "60 L was given; accepted is from 0 to its most, 50 L"},
-		{"a least above the capacity", changed(func(j *Job) { j.Vehicle.Tanks[0].Min = 80 }), "80 L was given; accepted is up to its capacity, 75 L"},
-		{"a choice of nothing", changed(func(j *Job) { j.Variants[0].Choices[0].None = false }), "accepted is one of its members"},
-		{"moved to nowhere", changed(func(j *Job) { j.Vehicle.Parts[0].State = Moved }), "accepted is the place that it was moved to"},
-		{"a requirement of both kinds", changed(func(j *Job) { j.Variants[0].Switches[1].Requires.Choice = "roof" }), "accepted is either a switch or a member of a choice"},
-		{"a requirement of nothing known", changed(func(j *Job) { j.Variants[0].Switches[1].Requires = &Require{Choice: "roof", Member: "x"} }), "accepted is a switch or a member of a choice"},
-		{"a circle of requirements", changed(func(j *Job) { j.Variants[0].Switches[0].Requires = &Require{Switch: "motor"} }), "variants[0].switches[0].requires (Raft): a circle of requirements was given"},
-		{"a switch that requires itself", changed(func(j *Job) { j.Variants[0].Switches[0].Requires = &Require{Switch: "raft"} }), "a circle of requirements"},
+		{"a bay that is not there", changed(func(j *Job) {
+			items(j)[0].Bay = "x"
+		}), "accepted is the id of a bay of the vehicle"},
+		{"an extension longer than the wheelbase", changed(func(j *Job) {
+			j.Vehicle.Extension.By = 3200
+		}), "3200 mm was given; accepted is up to the wheelbase, 3100 mm"},
+		{"half a tyre index", with(`"index": 0,`, `"index": 110.5,`),
+			"vehicle.front.tyre.index (Dual-cab ute (replace by the plate)): the number 110.5 was given; accepted is a whole " +
+				"number"},
+		{"a kept seat that is not there", changed(func(j *Job) {
+			j.Brief.Daily.Seats[0].Seat = "x"
+		}), "brief.daily.seats[0].seat: \"x\" was given"},
+		{"two choices of one school", changed(func(j *Job) {
+			j.Brief.Choices = append(j.Brief.Choices, j.Brief.Choices[0])
+		}), `brief.choices[1].school (Sample): "solar" a second time`},
+		{"an unknown kind of bay", changed(func(j *Job) {
+			j.Vehicle.Bays[0].Kind = "cellar"
+		}), `vehicle.bays[0].kind (Tray): "cellar" was given`},
+		{"a swing beyond the hinge", changed(func(j *Job) {
+			j.Vehicle.Bays[0].Opening.Swing = 400
+		}), "400 ° was given; accepted is a number from 0 to 270 °"},
+		{"a switch that is not there", changed(func(j *Job) {
+			items(j)[1].Presence.Switch = "x"
+		}), "accepted is the id of a switch of the variant"},
+		{"a member that is not there", changed(func(j *Job) {
+			items(j)[2].Presence.Member = "x"
+		}), `"roof/x" was given; accepted is a member of a choice of the variant`},
+		{"a level without figures", changed(func(j *Job) {
+			items(j)[3].Presence.Level = nil
+		}), "accepted is its least, most and present content"},
+		{"more than full", changed(func(j *Job) {
+			items(j)[3].Presence.Level.Now = 60
+		}), "60 L was given; accepted is from 0 to its most, 50 L"},
+		{"a least above the capacity", changed(func(j *Job) {
+			j.Vehicle.Tanks[0].Min = 80
+		}), "80 L was given; accepted is up to its capacity, 75 L"},
+		{"a choice of nothing", changed(func(j *Job) {
+			j.Variants[0].Choices[0].None = false
+		}), "accepted is one of its members"},
+		{"moved to nowhere", changed(func(j *Job) {
+			j.Vehicle.Parts[0].State = Moved
+		}), "accepted is the place that it was moved to"},
+		{"a requirement of both kinds", changed(func(j *Job) {
+			j.Variants[0].Switches[1].Requires.Choice = "roof"
+		}), "accepted is either a switch or a member of a choice"},
+		{"a requirement of nothing known", changed(func(j *Job) {
+			j.Variants[0].Switches[1].Requires = &Require{Choice: "roof", Member: "x"}
+		}), "accepted is a switch or a member of a choice"},
+		{"a circle of requirements", changed(func(j *Job) {
+			j.Variants[0].Switches[0].Requires = &Require{Switch: "motor"}
+		}), "variants[0].switches[0].requires (Raft): a circle of requirements was given"},
+		{"a switch that requires itself", changed(func(j *Job) {
+			j.Variants[0].Switches[0].Requires = &Require{Switch: "raft"}
+		}), "a circle of requirements"},
 	}
 	for _, c := range cases {
 		t.Run(c.name, func(t *testing.T) {
@@ -216,7 +292,8 @@ func TestEveryFieldIsInTheDocumentation(t *testing.T) {
 		case reflect.Struct:
 			for i := range typ.NumField() {
 				name := jsonName(typ.Field(i))
-				assert.True(t, strings.Contains(string(doc), "`"+name+"`"), "docs/file-format.md does not tell of %s.%s", typ.Name(), name)
+				assert.True(t, strings.Contains(string(doc), "`"+name+"`"), "docs/file-format.md does not tell of %s.%s",
+					typ.Name(), name)
 				visit(typ.Field(i).Type)
 			}
 		}
@@ -236,7 +313,8 @@ func TestDatumsRoundTrip(t *testing.T) {
 	j := sample()
 	j.Vehicle.Extension = nil
 	assert.InDelta(t, -420, j.Vehicle.ToDatum(DatumRearAxle, j.Vehicle.Wheelbase-420), 1e-9, "420 ahead of the rear axle")
-	assert.InDelta(t, 110, j.Vehicle.ToDatum(DatumHeadboard, j.Vehicle.Outline.Headboard+110), 1e-9, "110 from the headboard")
+	assert.InDelta(t, 110, j.Vehicle.ToDatum(DatumHeadboard, j.Vehicle.Outline.Headboard+110), 1e-9,
+		"110 from the headboard")
 }
 
 func TestEachRegionHasItsOwnWords(t *testing.T) {

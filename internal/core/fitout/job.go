@@ -90,7 +90,8 @@ func NewJob(id, name string, region Region) Job {
 	}
 	return Job{
 		Format: Format, Version: Version, ID: id, Name: name,
-		Region: region, Units: units, Datum: DatumFrontAxle, Brief: NewBrief(), Practice: NewPractice(region), Accepted: []Accepted{},
+		Region: region, Units: units, Datum: DatumFrontAxle, Brief: NewBrief(), Practice: NewPractice(region),
+		Accepted: []Accepted{},
 		Vehicle: Vehicle{
 			Name:      "Dual-cab ute (replace by the plate)",
 			Wheelbase: 3100, TrackFront: 1550, TrackRear: 1550, TyreRadius: 385,
@@ -103,17 +104,20 @@ func NewJob(id, name string, region Region) Job {
 				Definition: Kerb, Split: SplitAssumed, Total: 2050, FrontShare: 0.57,
 				CGHeight: 700, Tickets: []Ticket{},
 			},
-			Tanks: []Tank{{ID: "fuel", Name: "Fuel tank", Kind: TankFuel, Capacity: 75, Density: 0.84, At: Point{X: 2000, Z: 550}, Now: 75}},
+			Tanks: []Tank{{ID: "fuel", Name: "Fuel tank", Kind: TankFuel, Capacity: 75, Density: 0.84,
+				At: Point{X: 2000, Z: 550}, Now: 75}},
 			Seats: []Seat{
 				{ID: "driver", Name: "Driver", Driver: true, At: Point{X: 1350, Y: 360, Z: 950}},
 				{ID: "passenger", Name: "Front passenger", At: Point{X: 1350, Y: -360, Z: 950}},
 				{ID: "rear-left", Name: "Rear left", At: Point{X: 2000, Y: -360, Z: 950}},
 				{ID: "rear-right", Name: "Rear right", At: Point{X: 2000, Y: 360, Z: 950}},
 			},
-			Parts: []Part{}, LowPoints: []LowPoint{}, Mounts: []Mount{}, Marks: []Mark{}, Bays: []Bay{}, Modifications: []Modification{},
-			Hitch: Hitch{Overhang: 1200, Height: 450},
+			Parts: []Part{}, LowPoints: []LowPoint{}, Mounts: []Mount{}, Marks: []Mark{}, Bays: []Bay{},
+			Modifications: []Modification{},
+			Hitch:         Hitch{Overhang: 1200, Height: 450},
 		},
-		Variants: []Variant{{ID: "a", Name: "A", Items: []Item{}, Switches: []Switch{}, Choices: []Choice{}, Stances: []Stance{}, Cases: []Case{}, UsedUp: []UsedFirst{}}},
-		Chosen:   "a",
+		Variants: []Variant{{ID: "a", Name: "A", Items: []Item{}, Switches: []Switch{}, Choices: []Choice{},
+			Stances: []Stance{}, Cases: []Case{}, UsedUp: []UsedFirst{}}},
+		Chosen: "a",
 	}
 }

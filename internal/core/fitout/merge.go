@@ -76,7 +76,8 @@ func (m *merger) merge(path []string, pattern, name string, base, mine, theirs a
 	} else if fields, ok := mine.(map[string]any); ok {
 		name = nameOf(fields, name)
 	}
-	m.conflicts = append(m.conflicts, Conflict{Path: slices.Clone(path), Name: name, Mine: told(mine), Theirs: told(theirs)})
+	m.conflicts = append(m.conflicts, Conflict{Path: slices.Clone(path), Name: name, Mine: told(mine),
+		Theirs: told(theirs)})
 	return theirs
 }
 

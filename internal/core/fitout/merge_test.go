@@ -20,7 +20,8 @@ func TestDifferentFieldsMergeSilently(t *testing.T) {
 	mine := edited(func(j *Job) { j.Variants[0].Items[0].Mass = 44; j.Name = "Mine" })
 	theirs := edited(func(j *Job) {
 		j.Variants[0].Items[0].At.X = 2000
-		j.Variants[0].Items = append(j.Variants[0].Items, Item{ID: "tools", Name: "Tools", Form: FormBox, Source: Estimate, Presence: Presence{Kind: Always}})
+		j.Variants[0].Items = append(j.Variants[0].Items, Item{ID: "tools", Name: "Tools", Form: FormBox, Source: Estimate,
+			Presence: Presence{Kind: Always}})
 		j.Trailer = nil
 	})
 	merged, conflicts, err := Merge(&base, mine, theirs)
@@ -39,7 +40,8 @@ func TestTheSameFieldChangedTwiceIsAConflict(t *testing.T) {
 	theirs := edited(func(j *Job) { j.Variants[0].Items[0].Mass = 47 })
 	merged, conflicts, err := Merge(&base, mine, theirs)
 	require.NoError(t, err)
-	assert.Equal(t, []Conflict{{Path: []string{"variants", "a", "items", "fridge", "mass"}, Name: "FRIDGE", Mine: 44.0, Theirs: 47.0}}, conflicts)
+	assert.Equal(t, []Conflict{{Path: []string{"variants", "a", "items", "fridge", "mass"}, Name: "FRIDGE", Mine: 44.0,
+		Theirs: 47.0}}, conflicts)
 	assert.InDelta(t, 47, merged.Variants[0].Items[0].Mass, 0, "theirs stands until somebody decides")
 }
 
@@ -82,7 +84,8 @@ func TestMergeProperties(t *testing.T) {
 				case 3:
 					v.Switches[0].On = rapid.Bool().Draw(t, "on")
 				case 4:
-					v.Items = append(v.Items, Item{ID: rapid.StringMatching("[a-z]{8}").Draw(t, "id"), Name: "New", Form: FormBox, Source: Estimate, Presence: Presence{Kind: Always}})
+					v.Items = append(v.Items, Item{ID: rapid.StringMatching("[a-z]{8}").Draw(t, "id"), Name: "New", Form: FormBox,
+						Source: Estimate, Presence: Presence{Kind: Always}})
 				}
 			}
 		})

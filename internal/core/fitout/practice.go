@@ -51,10 +51,12 @@ type Restraint struct {
 // no table is at hand the first is taken.
 func NewPractice(region Region) Practice {
 	p := Practice{
-		RunnerFactor: 0.6, Clearance: 3, Headroom: 550, Step: 250, OneLifts: 25, Standing: 100, HighFrom: 1400, HeavyFrom: 25, Wind: 60, Close: 0.03, FrontShare: 0.35, SideShare: 0.04,
+		RunnerFactor: 0.6, Clearance: 3, Headroom: 550, Step: 250, OneLifts: 25, Standing: 100, HighFrom: 1400, HeavyFrom: 25,
+		Wind: 60, Close: 0.03, FrontShare: 0.35, SideShare: 0.04,
 		TipLoss: 8, BallLeast: 0.05, BallMost: 0.15, UpgradeShare: 0.15, LongestCut: 600,
-		Restraint:   Restraint{Forward: 0.8, Rearward: 0.5, Sideways: 0.5, Upward: 0.2},
-		Uncertainty: Uncertainty{Weighed: 0.01, Resolution: 0.1, DataSheet: 0.03, Material: 0.08, Estimate: 0.15, Station: 10, Split: 0.03},
+		Restraint: Restraint{Forward: 0.8, Rearward: 0.5, Sideways: 0.5, Upward: 0.2},
+		Uncertainty: Uncertainty{Weighed: 0.01, Resolution: 0.1, DataSheet: 0.03, Material: 0.08, Estimate: 0.15, Station: 10,
+			Split: 0.03},
 	}
 	switch region {
 	case UKEurope:

@@ -50,19 +50,22 @@ func (v *validator) vehicle(vehicle *Vehicle) inVehicle {
 	for i, part := range vehicle.Parts {
 		in.fitted[part.ID] = true
 		if part.State == Moved && part.MovedTo == nil {
-			v.refuse(fmt.Sprintf("vehicle.parts[%d].movedTo", i), part.Name, "nothing", "the place that it was moved to, since its state is moved")
+			v.refuse(fmt.Sprintf("vehicle.parts[%d].movedTo", i), part.Name, "nothing",
+				"the place that it was moved to, since its state is moved")
 		}
 	}
 	for i, m := range vehicle.Modifications {
 		if in.fitted[m.ID] { // tickets name both
-			v.refuse(fmt.Sprintf("vehicle.modifications[%d].id", i), m.Name, shown(m.ID)+" a second time", "an id that no part has")
+			v.refuse(fmt.Sprintf("vehicle.modifications[%d].id", i), m.Name, shown(m.ID)+" a second time",
+				"an id that no part has")
 		}
 	}
 	for _, m := range vehicle.Modifications {
 		in.fitted[m.ID] = true
 	}
 	if e := vehicle.Extension; e != nil && e.By > vehicle.Wheelbase {
-		v.refuse("vehicle.extension.by", vehicle.Name, plain(e.By)+" mm", fmt.Sprintf("up to the wheelbase, %s mm", plain(vehicle.Wheelbase)))
+		v.refuse("vehicle.extension.by", vehicle.Name, plain(e.By)+" mm", fmt.Sprintf("up to the wheelbase, %s mm",
+			plain(vehicle.Wheelbase)))
 	}
 	return in
 }
@@ -78,7 +81,8 @@ func (v *validator) tickets(b *Baseline, in inVehicle) {
 			v.known(fmt.Sprintf("%s.people[%d].seat", path, k), ticket.Name, person.Seat, "seat of the vehicle", in.seats)
 		}
 		for k, part := range ticket.Parts {
-			v.known(fmt.Sprintf("%s.parts[%d].part", path, k), ticket.Name, part.Part, "part or modification of the vehicle", in.fitted)
+			v.known(fmt.Sprintf("%s.parts[%d].part", path, k), ticket.Name, part.Part, "part or modification of the vehicle",
+				in.fitted)
 		}
 	}
 }
@@ -158,7 +162,8 @@ func (v *validator) contents(path string, variant *Variant) {
 		}
 		at := fmt.Sprintf("%s.items[%d].in", path, i)
 		if !cells[item.In.Module+"/"+item.In.Cell] {
-			v.refuse(at, item.Name, shown(item.In.Module+"/"+item.In.Cell), "a module of the variant and one of its compartments")
+			v.refuse(at, item.Name, shown(item.In.Module+"/"+item.In.Cell),
+				"a module of the variant and one of its compartments")
 		}
 		seen := ids{item.ID: true}
 		for id := within[item.ID]; id != ""; id = within[id] {

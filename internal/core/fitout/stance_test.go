@@ -54,12 +54,17 @@ func TestEachRegionHasItsOwnRestraintAndBall(t *testing.T) {
 func full() Job {
 	j := sample()
 	v := &j.Variants[0]
-	v.Stances = []Stance{{ID: "cook", Name: "Cook", Use: StanceCook, Open: []Opened{{Module: "fridge"}}, Doors: []Door{{Bay: "tray"}},
-		Loose: []LoosePlace{{Item: "fridge", Outside: true}}, Folded: []SeatKept{{Seat: "passenger"}}, Sleepers: []Sleeper{{Traveller: "ann"}}}}
-	v.Cases = []Case{{ID: "full", Name: "Full", Switches: []CaseSwitch{{Switch: "raft", On: true}}, Choices: []CaseChoice{{Choice: "roof", Member: "m"}},
-		Levels: []CaseLevel{{Of: "fuel", Litres: 40}}, People: []CasePerson{{Item: "ann", Seat: "passenger"}}, Stance: "cook"}}
+	v.Stances = []Stance{{ID: "cook", Name: "Cook", Use: StanceCook, Open: []Opened{{Module: "fridge"}},
+		Doors: []Door{{Bay: "tray"}},
+		Loose: []LoosePlace{{Item: "fridge", Outside: true}}, Folded: []SeatKept{{Seat: "passenger"}},
+		Sleepers: []Sleeper{{Traveller: "ann"}}}}
+	v.Cases = []Case{{ID: "full", Name: "Full", Switches: []CaseSwitch{{Switch: "raft", On: true}},
+		Choices: []CaseChoice{{Choice: "roof", Member: "m"}},
+		Levels:  []CaseLevel{{Of: "fuel", Litres: 40}}, People: []CasePerson{{Item: "ann", Seat: "passenger"}},
+		Stance: "cook"}}
 	v.UsedUp = []UsedFirst{{Of: "fuel"}}
-	j.Accepted = []Accepted{{Key: "rim-height/fridge", Stance: "cook", Severity: Caution, Beyond: 40, Why: "Both are tall."}}
+	j.Accepted = []Accepted{{Key: "rim-height/fridge", Stance: "cook", Severity: Caution, Beyond: 40,
+		Why: "Both are tall."}}
 	j.Vehicle.Marks = []Mark{{ID: "plate", Name: "Number plate", Kind: PlateMark, From: FaceRear}}
 	return j
 }
@@ -102,14 +107,24 @@ func TestBadStancesAndCasesAreRefusedWithASentence(t *testing.T) {
 		{"two marks of one id", `vehicle.marks[1].id (Number plate): "plate" a second time`, func(j *Job) {
 			j.Vehicle.Marks = append(j.Vehicle.Marks, j.Vehicle.Marks[0])
 		}},
-		{"a stance for nothing known", `"dance" was given; accepted is one of drive, cook, sleep, other`, func(j *Job) { j.Variants[0].Stances[0].Use = "dance" }},
-		{"a case without a name", "variants[0].cases[0].name (A): an empty text was given", func(j *Job) { j.Variants[0].Cases[0].Name = "" }},
-		{"a case with less than nothing in a tank", "-3 L was given; accepted is a number from 0 to 5000 L", func(j *Job) { j.Variants[0].Cases[0].Levels[0].Litres = -3 }},
-		{"a person without an id", "accepted is an id of 1 to 64 letters", func(j *Job) { j.Variants[0].Cases[0].People[0].Item = "" }},
+		{"a stance for nothing known", `"dance" was given; accepted is one of drive, cook, sleep, other`, func(j *Job) {
+			j.Variants[0].Stances[0].Use = "dance"
+		}},
+		{"a case without a name", "variants[0].cases[0].name (A): an empty text was given", func(j *Job) {
+			j.Variants[0].Cases[0].Name = ""
+		}},
+		{"a case with less than nothing in a tank", "-3 L was given; accepted is a number from 0 to 5000 L", func(j *Job) {
+			j.Variants[0].Cases[0].Levels[0].Litres = -3
+		}},
+		{"a person without an id", "accepted is an id of 1 to 64 letters", func(j *Job) {
+			j.Variants[0].Cases[0].People[0].Item = ""
+		}},
 		{"an acceptance without a reason", "accepted[0].why", func(j *Job) { j.Accepted[0].Why = "" }},
 		{"a share of more than a half on one side", "practice.sideShare", func(j *Job) { j.Practice.SideShare = 0.7 }},
 		{"a runner used beyond its rating", "practice.runnerFactor", func(j *Job) { j.Practice.RunnerFactor = 1.4 }},
-		{"an uncertainty below nothing", "practice.uncertainty.material", func(j *Job) { j.Practice.Uncertainty.Material = -0.1 }},
+		{"an uncertainty below nothing", "practice.uncertainty.material", func(j *Job) {
+			j.Practice.Uncertainty.Material = -0.1
+		}},
 		{"a restraint beyond any crash", "practice.restraint.forward", func(j *Job) { j.Practice.Restraint.Forward = 60 }},
 		{"a ball share above the trailer", "practice.ballMost", func(j *Job) { j.Practice.BallMost = 2 }},
 		{"a mark seen from nowhere known", `"inside" was given`, func(j *Job) { j.Vehicle.Marks[0].From = "inside" }},

@@ -26,7 +26,8 @@ func axles(p *plan.Plan) []*Mass {
 func carrying(m *Mass) *Mass {
 	f := &m.facts
 	f.Note = f.Told()
-	f.Missing = fmt.Sprintf("The plan cannot say whether %s is legal until its limit is read off the plate or papers and entered under Vehicle.", words.Lower(f.Title))
+	f.Missing = fmt.Sprintf("The plan cannot say whether %s is legal until its limit is read off the plate or papers "+
+		"and entered under Vehicle.", words.Lower(f.Title))
 	m.carries = func(load, most string) string {
 		return fmt.Sprintf("%s carries %s; its limit (%s) is %s.", f.Title, load, f.Told(), most)
 	}
@@ -46,7 +47,8 @@ func tyres(p *plan.Plan) []*Mass {
 		}
 		term := p.Say.Term(fitout.TermTyre)
 		all = append(all, &Mass{plan: p, count: forms[axle].Count(), facts: Facts{
-			ID: "tyres-" + string(axle), Title: fmt.Sprintf("%ss, %s", words.Capital(term), axle), Unit: "kg", Bound: Most(kg), Echo: true,
+			ID: "tyres-" + string(axle), Title: fmt.Sprintf("%ss, %s", words.Capital(term), axle), Unit: "kg", Bound: Most(kg),
+			Echo:    true,
 			Subject: fitout.Subject{Kind: string(axle) + "-axle"}, Term: term + "s",
 			Note: fmt.Sprintf("load index %d on every wheel of the axle", tyre.Index),
 		}})

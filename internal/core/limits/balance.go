@@ -14,7 +14,8 @@ func frontShare(p *plan.Plan) Limit {
 	return &Share{plan: p, counts: []load.Count{p.Load.FrontShareForm(least).Count()},
 		value: func(in *Situation) float64 { return 100 * in.Axles.Front / max(1, in.Axles.Gross()) },
 		facts: Facts{
-			ID: "front-share", Title: "Front share", Term: "front share", Unit: "%", Bound: Least(100 * least), Rule: "front-light",
+			ID: "front-share", Title: "Front share", Term: "front share", Unit: "%", Bound: Least(100 * least),
+			Rule:    "front-light",
 			Subject: fitout.Subject{Kind: "front-axle"}, Source: "workshop rule", Note: "of the gross; workshop rule",
 		},
 	}
@@ -31,7 +32,8 @@ func sides(p *plan.Plan) Limit {
 			return 100 * math.Abs(in.Corners.Left()-in.Corners.Right()) / max(1, in.Moments.Kg)
 		},
 		facts: Facts{
-			ID: "sides", Title: "Sides differ", Term: "difference of the sides", Unit: "%", Bound: Most(100 * p.Job.Practice.SideShare), Rule: "sides-uneven",
+			ID: "sides", Title: "Sides differ", Term: "difference of the sides", Unit: "%",
+			Bound: Most(100 * p.Job.Practice.SideShare), Rule: "sides-uneven",
 			Subject: fitout.Subject{Kind: "vehicle"}, Source: "workshop rule", Note: "of the gross; an estimate; workshop rule",
 		},
 	}
@@ -45,7 +47,8 @@ func tip(p *plan.Plan) Limit {
 		value: func(in *Situation) float64 { return unladen - TipAngle(p, &in.Moments) },
 		facts: Facts{
 			ID: "tip", Title: "Tip angle lost", Term: "tip angle lost", Unit: "°", Bound: Most(most), Rule: "tip-lost",
-			Subject: fitout.Subject{Kind: "vehicle"}, Source: "workshop rule", Note: "of the unladen vehicle's side tip angle, an upper bound; workshop rule",
+			Subject: fitout.Subject{Kind: "vehicle"}, Source: "workshop rule",
+			Note: "of the unladen vehicle's side tip angle, an upper bound; workshop rule",
 		},
 	}
 }
@@ -83,8 +86,10 @@ func ballShares(p *plan.Plan) []Limit {
 	}
 	practice := &p.Job.Practice
 	return []Limit{
-		&Share{plan: p, value: share, counts: []load.Count{count(practice.BallMost, -1)}, facts: facts("ball-most", "ball-heavy", Most(100*practice.BallMost))},
-		&Share{plan: p, value: share, counts: []load.Count{count(practice.BallLeast, 1)}, facts: facts("ball-least", "ball-light", Least(100*practice.BallLeast))},
+		&Share{plan: p, value: share, counts: []load.Count{count(practice.BallMost, -1)},
+			facts: facts("ball-most", "ball-heavy", Most(100*practice.BallMost))},
+		&Share{plan: p, value: share, counts: []load.Count{count(practice.BallLeast, 1)},
+			facts: facts("ball-least", "ball-light", Least(100*practice.BallLeast))},
 	}
 }
 

@@ -40,7 +40,8 @@ func payload(p *plan.Plan) []*Mass {
 		return m.Kg
 	}
 	return []*Mass{{plan: p, count: count, facts: Facts{
-		ID: "payload", Title: "Payload", Unit: "kg", Bound: Most(r.Kg - empty), Echo: true, Subject: fitout.Subject{Kind: "gross"}, Term: "payload",
+		ID: "payload", Title: "Payload", Unit: "kg", Bound: Most(r.Kg - empty), Echo: true,
+		Subject: fitout.Subject{Kind: "gross"}, Term: "payload",
 		Note: "what the gross leaves for all that is put on the vehicle as it stands empty and dry",
 	}}}
 }

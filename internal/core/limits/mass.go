@@ -66,7 +66,8 @@ func (m *Mass) Per(c load.Carrier, at load.Moments) float64 { return m.count(c, 
 // rated begins a limit that a rating gives.
 func rated(p *plan.Plan, id, title string, r rating.Rating) *Mass {
 	return &Mass{plan: p, comes: "carries", facts: Facts{
-		ID: id, Rule: id, Title: title, Unit: "kg", Bound: Most(r.Kg), Rating: r, Source: words.Source(r.Source), Binds: r.Binds(p.Say),
+		ID: id, Rule: id, Title: title, Unit: "kg", Bound: Most(r.Kg), Rating: r, Source: words.Source(r.Source),
+		Binds: r.Binds(p.Say),
 	}}
 }
 

@@ -21,7 +21,8 @@ func roof(p *plan.Plan) []*Mass {
 	if r := rating.In(p).Get(fitout.LimitRoofMoving); r.Kg > 0 {
 		m := rated(p, "roof", "Roof, moving", r)
 		by := r.BindsOr(p.Say, "the roof")
-		m.count, m.facts.Term, m.facts.Note, m.facts.Subject = onRoof, "roof", "the limit of "+by, roofSubject(p, fitout.LimitRoofMoving)
+		m.count, m.facts.Term, m.facts.Note, m.facts.Subject = onRoof, "roof", "the limit of "+by,
+			roofSubject(p, fitout.LimitRoofMoving)
 		m.carries = func(load, most string) string {
 			return fmt.Sprintf("The roof carries %s while driving; the limit of %s is %s.", load, by, most)
 		}
@@ -31,9 +32,11 @@ func roof(p *plan.Plan) []*Mass {
 		m := rated(p, "roof-parked", "Roof, parked", r)
 		by := r.BindsOr(p.Say, "the roof")
 		m.always = roofSleepers(p)
-		m.count, m.facts.Term, m.facts.Note, m.facts.Subject = onRoof, "roof", "with those who sleep up there; the limit of "+by, roofSubject(p, fitout.LimitRoofParked)
+		m.count, m.facts.Term, m.facts.Note, m.facts.Subject = onRoof, "roof",
+			"with those who sleep up there; the limit of "+by, roofSubject(p, fitout.LimitRoofParked)
 		m.carries = func(load, most string) string {
-			return fmt.Sprintf("With those who sleep there, the roof carries %s parked; %s may be up there by the limit of %s.", load, most, by)
+			return fmt.Sprintf("With those who sleep there, the roof carries %s parked; %s may be up there by the limit of %s.",
+				load, most, by)
 		}
 		all = append(all, m)
 	}
@@ -77,9 +80,11 @@ func bays(p *plan.Plan) []*Mass {
 			}))
 		}
 		if b.RatingParked > 0 && b.Kind == fitout.BayRoof {
-			m := ofBay(p, b, "parked:"+b.ID, "roof-parked", b.Name+", parked", b.RatingParked, inBay, func(load, most string) string {
-				return fmt.Sprintf("With those who sleep there, %s carries %s parked; %s may be up there.", words.Lower(b.Name), load, most)
-			})
+			m := ofBay(p, b, "parked:"+b.ID, "roof-parked", b.Name+", parked", b.RatingParked, inBay,
+				func(load, most string) string {
+					return fmt.Sprintf("With those who sleep there, %s carries %s parked; %s may be up there.", words.Lower(b.Name),
+						load, most)
+				})
 			if p.LoadIn(b.ID) > 0 {
 				m.always = roofSleepers(p)
 			}
@@ -89,7 +94,8 @@ func bays(p *plan.Plan) []*Mass {
 	return all
 }
 
-func ofBay(p *plan.Plan, b *fitout.Bay, id, rule, title string, kg float64, count load.Count, carries func(load, most string) string) *Mass {
+func ofBay(p *plan.Plan, b *fitout.Bay, id, rule, title string, kg float64, count load.Count,
+	carries func(load, most string) string) *Mass {
 	return &Mass{plan: p, count: count, comes: "carries", carries: carries, facts: Facts{
 		ID: id, Rule: rule, Title: title, Term: words.Lower(title), Unit: "kg", Bound: Most(kg),
 		Subject: fitout.Subject{Kind: "bay", ID: b.ID}, Source: "data sheet", Note: "its rating",

@@ -49,7 +49,9 @@ func over(p *plan.Plan) []fitout.Finding {
 		case Close:
 			f := m.about("-close", fitout.Caution, carries)
 			f.Title = fmt.Sprintf("%s has %s left", m.facts.Title, p.Say.Mass(left))
-			f.Sentence = words.Sentences(said, fmt.Sprintf("Less than %.0f %% is left, about what unweighed odds and ends add to a build.", 100*p.Job.Practice.Close))
+			f.Sentence = words.Sentences(said,
+				fmt.Sprintf("Less than %.0f %% is left, about what unweighed odds and ends add to a build.",
+					100*p.Job.Practice.Close))
 			f.Source = "workshop rule"
 			found = append(found, f)
 		}
@@ -93,7 +95,8 @@ func missing(p *plan.Plan) []fitout.Finding {
 			title = "No towing limit stated"
 		}
 		found = append(found, fitout.Finding{
-			Rule: "limit-missing", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "limit", ID: string(m.facts.Rating.Limit)},
+			Rule: "limit-missing", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "limit",
+				ID: string(m.facts.Rating.Limit)},
 			Title: title, Sentence: m.facts.Missing, Value: m.Load(t.Shown()), Unit: "kg", Source: "plate",
 		})
 	}
@@ -152,7 +155,8 @@ func frontLight(p *plan.Plan) []fitout.Finding {
 	f.Title = fmt.Sprintf("Front axle carries only %.0f %%", f.Value)
 	f.Sentence = words.Sentences(
 		fmt.Sprintf("%s of %s rest on the front axle.", kg(front), kg(gross)),
-		fmt.Sprintf("Below %.0f %% steering and braking suffer; %s more on the front would reach it.", f.Limit, kg(f.Limit/100*gross-front)))
+		fmt.Sprintf("Below %.0f %% steering and braking suffer; %s more on the front would reach it.", f.Limit,
+			kg(f.Limit/100*gross-front)))
 	return []fitout.Finding{f}
 }
 
@@ -172,7 +176,8 @@ func sidesUneven(p *plan.Plan) []fitout.Finding {
 	f.Title = fmt.Sprintf("%s side %s heavier", words.Capital(side), kg(f.Value))
 	f.Sentence = words.Sentences(
 		fmt.Sprintf("Left wheels carry %s, right wheels %s (estimate).", kg(in.Corners.Left()), kg(in.Corners.Right())),
-		fmt.Sprintf("More than %.0f %% of the gross leans the vehicle and shows in its handling.", 100*p.Job.Practice.SideShare))
+		fmt.Sprintf("More than %.0f %% of the gross leans the vehicle and shows in its handling.",
+			100*p.Job.Practice.SideShare))
 	return []fitout.Finding{f}
 }
 
@@ -189,7 +194,8 @@ func tipLost(p *plan.Plan) []fitout.Finding {
 	}
 	f.Title = fmt.Sprintf("The load takes %.1f° of the side tip angle", f.Value)
 	f.Sentence = words.Sentences(
-		fmt.Sprintf("Loaded as shown the side tip angle is %.1f° instead of %.1f°, upper bounds of a rigid body, with the unladen height %s.",
+		fmt.Sprintf("Loaded as shown the side tip angle is %.1f° instead of %.1f°, upper bounds of a rigid body, with the "+
+			"unladen height %s.",
 			TipAngle(p, &in.Moments), TipAngle(p, &p.Load.Unladen), known),
 		"Put heavy things lower, or leave high ones behind.")
 	return []fitout.Finding{f}
@@ -209,14 +215,16 @@ func ballShare(p *plan.Plan) []fitout.Finding {
 	}
 	if f, _, light := broken(p, "ball-least"); light {
 		wanted := f.Limit / 100 * mass
-		f.Sentence = fmt.Sprintf("%s, less than the %.0f %% of the workshop's rule: it may sway. Load it further forward, by %s more on the ball.", is(&f), f.Limit, kg(wanted-now))
+		f.Sentence = fmt.Sprintf("%s, less than the %.0f %% of the workshop's rule: it may sway. Load it further forward, "+
+			"by %s more on the ball.", is(&f), f.Limit, kg(wanted-now))
 		f.Fixes = ballTo(p, "forward", math.Ceil(wanted))
 		f.Mend = ""
 		return []fitout.Finding{f}
 	}
 	if f, _, heavy := broken(p, "ball-most"); heavy {
 		wanted := f.Limit / 100 * mass
-		f.Sentence = fmt.Sprintf("%s, more than the %.0f %% of the workshop's rule. Load it further back, by %s less on the ball.", is(&f), f.Limit, kg(now-wanted))
+		f.Sentence = fmt.Sprintf("%s, more than the %.0f %% of the workshop's rule. Load it further back, by %s less on "+
+			"the ball.", is(&f), f.Limit, kg(now-wanted))
 		f.Fixes = ballTo(p, "back", math.Floor(wanted))
 		f.Mend = ""
 		return []fitout.Finding{f}

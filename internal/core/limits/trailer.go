@@ -26,7 +26,8 @@ func trailer(p *plan.Plan) []*Mass {
 	by := r.BindsOr(p.Say, "the vehicle")
 	m.facts.Term, m.facts.Subject, m.facts.Towing = "mass of the "+kind+" trailer", fitout.Subject{Kind: "trailer"}, true
 	m.facts.Note = "uncoupled, with what rides on it; the limit of " + by
-	m.facts.Missing = fmt.Sprintf("The trailer is %s and weighs %s; what the vehicle may tow %s is not stated.", kind, p.Say.Mass(p.Load.TrailerMass()), kind)
+	m.facts.Missing = fmt.Sprintf("The trailer is %s and weighs %s; what the vehicle may tow %s is not stated.", kind,
+		p.Say.Mass(p.Load.TrailerMass()), kind)
 	m.comes = "comes to"
 	m.carries = func(load, most string) string {
 		return fmt.Sprintf("The %s is %s; the limit of %s is %s.", m.facts.Term, load, by, most)

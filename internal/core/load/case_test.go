@@ -18,8 +18,10 @@ func varied(t *rapid.T) fitout.Job {
 	v := &j.Variants[0]
 	x := func() float64 { return rapid.Float64Range(-800, 4500).Draw(t, "x") }
 	kg := func() float64 { return rapid.Float64Range(1, 90).Draw(t, "kg") }
-	v.Switches = []fitout.Switch{{ID: "s0", Name: "s0"}, {ID: "s1", Name: "s1", Requires: &fitout.Require{Switch: "s0"}}, {ID: "s2", Name: "s2", Requires: &fitout.Require{Choice: "c", Member: "m1"}}}
-	v.Choices = []fitout.Choice{{ID: "c", Name: "c", None: rapid.Bool().Draw(t, "none"), Members: []fitout.Member{{ID: "m0", Name: "m0"}, {ID: "m1", Name: "m1"}}, Chosen: "m0"}}
+	v.Switches = []fitout.Switch{{ID: "s0", Name: "s0"}, {ID: "s1", Name: "s1", Requires: &fitout.Require{Switch: "s0"}},
+		{ID: "s2", Name: "s2", Requires: &fitout.Require{Choice: "c", Member: "m1"}}}
+	v.Choices = []fitout.Choice{{ID: "c", Name: "c", None: rapid.Bool().Draw(t, "none"),
+		Members: []fitout.Member{{ID: "m0", Name: "m0"}, {ID: "m1", Name: "m1"}}, Chosen: "m0"}}
 	for i := range v.Switches {
 		it := item(fmt.Sprint("by-", i), kg(), x(), 0, 800)
 		it.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: v.Switches[i].ID}
@@ -41,7 +43,8 @@ func drawnCase(t *rapid.T) fitout.Case {
 	for _, id := range []string{"s0", "s1", "s2", "gone"} {
 		c.Switches = append(c.Switches, fitout.CaseSwitch{Switch: id, On: rapid.Bool().Draw(t, id)})
 	}
-	c.Choices = []fitout.CaseChoice{{Choice: "c", Member: rapid.SampledFrom([]string{"m0", "m1"}).Draw(t, "member")}, {Choice: "gone", Member: "x"}}
+	c.Choices = []fitout.CaseChoice{{Choice: "c", Member: rapid.SampledFrom([]string{"m0", "m1"}).Draw(t, "member")},
+		{Choice: "gone", Member: "x"}}
 	for _, id := range []string{"water", "fuel", "gone"} {
 		c.Levels = append(c.Levels, fitout.CaseLevel{Of: id, Litres: rapid.Float64Range(0, 300).Draw(t, id)})
 	}
@@ -62,7 +65,8 @@ func TestNoCaseIsWorseThanTheWorst(t *testing.T) {
 		if s.Levels["water"] < 5 || s.Levels["water"] > 60 || s.TankFills["fuel"] > 75 {
 			t.Fatalf("filled beyond what it holds: %+v", s)
 		}
-		for _, f := range []Form{p.FrontForm(), p.RearForm(), p.GrossForm(), p.FrontForm().Negative(), p.FrontShareForm(0.35)} {
+		for _, f := range []Form{p.FrontForm(), p.RearForm(), p.GrossForm(), p.FrontForm().Negative(),
+			p.FrontShareForm(0.35)} {
 			worst := p.Worst(f.Count())
 			if got := p.Value(f.Count(), &s); got > worst.Value+1e-6 {
 				t.Fatalf("%v is worse than the worst, %v", got, worst.Value)
@@ -86,7 +90,8 @@ func TestTheLikeliestIsAtLeastAsLikelyAsTheWorst(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		j := varied(t)
 		for i := range j.Variants[0].Items {
-			j.Variants[0].Items[i].Source = rapid.SampledFrom([]fitout.MassSource{fitout.ByScale, fitout.DataSheet, fitout.Estimate}).Draw(t, "source")
+			j.Variants[0].Items[i].Source = rapid.SampledFrom([]fitout.MassSource{fitout.ByScale, fitout.DataSheet,
+				fitout.Estimate}).Draw(t, "source")
 		}
 		p, u := NewPlan(&j), fitout.NewPractice(fitout.AustraliaNZ).Uncertainty
 		f, b := p.RearForm(), Baseline{Front: 8, Rear: 8}
@@ -136,5 +141,6 @@ func TestACaseStartsFromTheStateShown(t *testing.T) {
 	assert.Equal(t, p.Shown(), empty, "a case that sets nothing is the state shown")
 	coupled := p.Case(&fitout.Case{ID: "c", Name: "C", Coupled: true})
 	require.True(t, coupled.Coupled)
-	assert.InDelta(t, 70, p.Value(p.GrossForm().Count(), &coupled)-p.Value(p.GrossForm().Count(), &empty), 1e-9, "the ball counts with the trailer on")
+	assert.InDelta(t, 70, p.Value(p.GrossForm().Count(), &coupled)-p.Value(p.GrossForm().Count(), &empty), 1e-9,
+		"the ball counts with the trailer on")
 }

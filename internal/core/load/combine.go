@@ -81,7 +81,8 @@ func fit(tickets []DryReading, masses map[string]float64, frontShare float64, wi
 }
 
 // solve is the algebra of fit.
-func solve(all []reading, v [][]float64, split bool, frontShare float64, parts map[string][]float64, masses map[string]float64) combined {
+func solve(all []reading, v [][]float64, split bool, frontShare float64, parts map[string][]float64,
+	masses map[string]float64) combined {
 	root := cholesky(v)
 	front, rear, y := make([]float64, len(all)), make([]float64, len(all)), make([]float64, len(all))
 	for i, r := range all {

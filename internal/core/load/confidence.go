@@ -203,6 +203,8 @@ func Next(count Count, errors []Err) []WeighNext {
 			all = append(all, WeighNext{item, math.Sqrt(max(0, sigma*sigma-t)), t})
 		}
 	}
-	slices.SortFunc(all, func(a, b WeighNext) int { return cmp.Or(cmp.Compare(b.Takes, a.Takes), cmp.Compare(a.Item, b.Item)) })
+	slices.SortFunc(all, func(a, b WeighNext) int {
+		return cmp.Or(cmp.Compare(b.Takes, a.Takes), cmp.Compare(a.Item, b.Item))
+	})
 	return all
 }

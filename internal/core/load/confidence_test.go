@@ -20,7 +20,9 @@ func example() (*Plan, []Err) {
 	errors := p.baselineErrors(Baseline{Front: 10, Rear: 10})
 	for i, share := range shares {
 		thing := &p.Items[i]
-		errors = append(errors, Err{[]ErrPart{{Carrier: p.Carrier(i), Delta: Moments{}.Add(thing.Mass).Times(share), Weighed: Moments{}.Add(thing.Mass).Times(0.01), Mass: true}}})
+		errors = append(errors,
+			Err{[]ErrPart{{Carrier: p.Carrier(i), Delta: Moments{}.Add(thing.Mass).Times(share),
+				Weighed: Moments{}.Add(thing.Mass).Times(0.01), Mass: true}}})
 	}
 	return p, errors
 }
@@ -85,7 +87,8 @@ func TestErrorsBySource(t *testing.T) {
 
 	assert.Equal(t, 1.0, Over(10, 5, 0))
 	assert.Zero(t, Over(5, 10, 0))
-	assumed := fitout.Vehicle{Baseline: fitout.Baseline{Definition: fitout.Kerb, Split: fitout.SplitAssumed, Total: 2000, FrontShare: 0.55}}
+	assumed := fitout.Vehicle{Baseline: fitout.Baseline{Definition: fitout.Kerb, Split: fitout.SplitAssumed, Total: 2000,
+		FrontShare: 0.55}}
 	b := BaselineOf(&assumed, nil, &u)
 	assert.InDelta(t, 60, b.Total, 1e-9)
 	assert.InDelta(t, 60, b.Split, 1e-9, "a split that nobody weighed is believed little")
@@ -95,7 +98,8 @@ func TestErrorsBySource(t *testing.T) {
 // takes a little off the axle may be what is least known.
 func TestTheLikeliestStateIsLookedForApart(t *testing.T) {
 	j := worked()
-	j.Variants[0].Switches = []fitout.Switch{{ID: "nose", Name: "Nose load"}, {ID: "box", Name: "Box", Requires: &fitout.Require{Switch: "nose"}}}
+	j.Variants[0].Switches = []fitout.Switch{{ID: "nose", Name: "Nose load"},
+		{ID: "box", Name: "Box", Requires: &fitout.Require{Switch: "nose"}}}
 	nose := item("nose", 400, -20, 0, 500)
 	nose.Source, nose.Presence = fitout.Estimate, fitout.Presence{Kind: fitout.BySwitch, Switch: "nose"}
 	tail := item("tail", 60, 3000, 0, 500)
@@ -110,6 +114,7 @@ func TestTheLikeliestStateIsLookedForApart(t *testing.T) {
 	state, over := p.Likeliest(f.Count(), worst.Value+60, Baseline{Front: 1, Rear: 1}, &u)
 	assert.True(t, state.Switches["nose"], "but nobody knows where it will lie")
 	assert.False(t, state.Switches["box"] && !state.Switches["nose"])
-	assert.Greater(t, over, Over(worst.Value, worst.Value+60, Sigma(f.Count(), p.Errors(Baseline{Front: 1, Rear: 1}, &u, &worst))))
+	assert.Greater(t, over, Over(worst.Value, worst.Value+60,
+		Sigma(f.Count(), p.Errors(Baseline{Front: 1, Rear: 1}, &u, &worst))))
 	assert.InDelta(t, worst.Value, p.Value(f.Count(), &worst), 1e-6, "a state is worth what it was found for")
 }

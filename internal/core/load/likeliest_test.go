@@ -17,7 +17,8 @@ func TestTheLikeliestStateIsTheLikeliestOfAll(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		j := anyJob(t)
 		for i := range j.Variants[0].Items {
-			j.Variants[0].Items[i].Source = rapid.SampledFrom([]fitout.MassSource{fitout.ByScale, fitout.DataSheet, fitout.Estimate}).Draw(t, "source")
+			j.Variants[0].Items[i].Source = rapid.SampledFrom([]fitout.MassSource{fitout.ByScale, fitout.DataSheet,
+				fitout.Estimate}).Draw(t, "source")
 		}
 		p := NewPlan(&j)
 		limit := p.Worst(p.RearForm().Count()).Value + rapid.Float64Range(-60, 60).Draw(t, "beyond")

@@ -4,9 +4,10 @@ import "zaino/internal/core/fitout"
 
 // Placed is one item or tank as the load engine sees it.
 type Placed struct {
-	ID      string
-	Name    string
-	Mass    Mass    // with its present content; what it would weigh if it is not aboard; nothing where it rides on the trailer
+	ID   string
+	Name string
+	// with its present content; what it would weigh if it is not aboard; nothing where it rides on the trailer
+	Mass    Mass
 	Towed   float64 // what it puts on the axles of the trailer, kg
 	Trailer bool    // rides on the trailer
 	Present bool    // aboard in the state shown

@@ -23,10 +23,12 @@ func anyJob(t *rapid.T) fitout.Job {
 		v.Extension = &fitout.Extension{By: rapid.Float64Range(0, 600).Draw(t, "by"), Cut: 2400, BehindCut: 300, Section: 20}
 	}
 	if rapid.Bool().Draw(t, "tows") {
-		j.Trailer = &fitout.Trailer{Source: fitout.DataSheet, Coupled: rapid.Bool().Draw(t, "coupled"), Mass: 1200, Ball: rapid.Float64Range(0, 300).Draw(t, "ball"),
+		j.Trailer = &fitout.Trailer{Source: fitout.DataSheet, Coupled: rapid.Bool().Draw(t, "coupled"), Mass: 1200,
+			Ball:       rapid.Float64Range(0, 300).Draw(t, "ball"),
 			BallToAxle: 4000, Distribution: rapid.Float64Range(0, 300_000).Draw(t, "distribution")}
 	}
-	c := fitout.Choice{ID: "c", Name: "Roof", None: rapid.Bool().Draw(t, "none"), Members: []fitout.Member{{ID: "m0", Name: "A"}, {ID: "m1", Name: "B"}}, Chosen: "m0"}
+	c := fitout.Choice{ID: "c", Name: "Roof", None: rapid.Bool().Draw(t, "none"),
+		Members: []fitout.Member{{ID: "m0", Name: "A"}, {ID: "m1", Name: "B"}}, Chosen: "m0"}
 	variant.Choices = []fitout.Choice{c}
 	for i := range rapid.IntRange(0, 5).Draw(t, "switches") {
 		s := fitout.Switch{ID: fmt.Sprint("s", i), Name: fmt.Sprint("Switch ", i), On: rapid.Bool().Draw(t, "on")}
@@ -40,21 +42,25 @@ func anyJob(t *rapid.T) fitout.Job {
 	}
 	for i := range rapid.IntRange(0, 8).Draw(t, "items") {
 		it := item(fmt.Sprint("i", i), rapid.Float64Range(0, 300).Draw(t, "kg"),
-			rapid.Float64Range(-1000, 7000).Draw(t, "x"), rapid.Float64Range(-900, 900).Draw(t, "y"), rapid.Float64Range(200, 2500).Draw(t, "z"))
+			rapid.Float64Range(-1000, 7000).Draw(t, "x"), rapid.Float64Range(-900, 900).Draw(t, "y"),
+			rapid.Float64Range(200, 2500).Draw(t, "z"))
 		it.Behind = rapid.Bool().Draw(t, "behind")
 		it.OnTrailer = rapid.IntRange(0, 3).Draw(t, "rides") == 0
 		switch kind := rapid.IntRange(0, 3).Draw(t, "presence"); {
 		case kind == 1 && len(variant.Switches) > 0:
-			it.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: rapid.SampledFrom(variant.Switches).Draw(t, "switch").ID}
+			it.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: rapid.SampledFrom(variant.Switches).Draw(t,
+				"switch").ID}
 		case kind == 2:
-			it.Presence = fitout.Presence{Kind: fitout.ByChoice, Choice: "c", Member: rapid.SampledFrom([]string{"m0", "m1"}).Draw(t, "of")}
+			it.Presence = fitout.Presence{Kind: fitout.ByChoice, Choice: "c",
+				Member: rapid.SampledFrom([]string{"m0", "m1"}).Draw(t, "of")}
 		case kind == 3:
 			it.Presence = fitout.Presence{Kind: fitout.ByLevel, Level: &fitout.Level{Min: 1, Now: 5, Max: 60, Density: 1}}
 		}
 		if i > 0 && rapid.IntRange(0, 2).Draw(t, "lies in") == 0 {
 			holder := &variant.Items[rapid.IntRange(0, i-1).Draw(t, "holder")]
-			holder.Module = &fitout.Module{Kind: fitout.Crate, Faces: fitout.FaceNone, Wall: fitout.NoMaterial, Runner: fitout.NoRunner,
-				Stack: fitout.Beside, Cells: []fitout.Cell{{ID: "c", Name: "C"}}}
+			holder.Module = &fitout.Module{Kind: fitout.Crate, Faces: fitout.FaceNone, Wall: fitout.NoMaterial,
+				Runner: fitout.NoRunner,
+				Stack:  fitout.Beside, Cells: []fitout.Cell{{ID: "c", Name: "C"}}}
 			it.In = &fitout.InCell{Module: holder.ID, Cell: "c"}
 		}
 		variant.Items = append(variant.Items, it)
@@ -132,12 +138,14 @@ func TestTheWorstIsExactWhereSwitchesShareModules(t *testing.T) {
 		}
 		for i := range n {
 			m := by(item(fmt.Sprint("m", i), 10, 2000, 0, 500), i)
-			m.Module = &fitout.Module{Kind: fitout.Crate, Faces: fitout.FaceNone, Wall: fitout.NoMaterial, Runner: fitout.NoRunner,
-				Stack: fitout.Beside, Cells: []fitout.Cell{{ID: "c", Name: "C"}}}
+			m.Module = &fitout.Module{Kind: fitout.Crate, Faces: fitout.FaceNone, Wall: fitout.NoMaterial,
+				Runner: fitout.NoRunner,
+				Stack:  fitout.Beside, Cells: []fitout.Cell{{ID: "c", Name: "C"}}}
 			v.Items = append(v.Items, m)
 		}
 		for k := range rapid.IntRange(3, 8).Draw(t, "things") {
-			it := by(item(fmt.Sprint("t", k), rapid.Float64Range(1, 90).Draw(t, "kg"), rapid.Float64Range(-900, 5000).Draw(t, "x"), 0, 500),
+			it := by(item(fmt.Sprint("t", k), rapid.Float64Range(1, 90).Draw(t, "kg"), rapid.Float64Range(-900, 5000).Draw(t,
+				"x"), 0, 500),
 				n+rapid.IntRange(0, n-1).Draw(t, "switch"))
 			it.In = &fitout.InCell{Module: fmt.Sprint("m", rapid.IntRange(0, n-1).Draw(t, "in")), Cell: "c"}
 			v.Items = append(v.Items, it)
@@ -204,7 +212,8 @@ func TestWhatHoldsForAnyJob(t *testing.T) {
 			moved.Variants = []fitout.Variant{j.Variants[0]}
 			moved.Variants[0].Items = append([]fitout.Item{}, j.Variants[0].Items...)
 			moved.Variants[0].Items[i].At.X += 250
-			assert.GreaterOrEqual(t, NewPlan(&moved).Axles().Rear, p.Axles().Rear-1e-9, "moving an item rearward never lightens the rear axle")
+			assert.GreaterOrEqual(t, NewPlan(&moved).Axles().Rear, p.Axles().Rear-1e-9,
+				"moving an item rearward never lightens the rear axle")
 		}
 	})
 }
@@ -222,7 +231,8 @@ func everyState(j fitout.Job, visit func(*fitout.Job)) {
 			levels, ends = append(levels, &copied.Now), append(ends, [2]float64{l.Min, l.Max})
 		}
 	}
-	levels, ends = append(levels, &j.Vehicle.Tanks[0].Now), append(ends, [2]float64{j.Vehicle.Tanks[0].Min, j.Vehicle.Tanks[0].Capacity})
+	levels, ends = append(levels, &j.Vehicle.Tanks[0].Now),
+		append(ends, [2]float64{j.Vehicle.Tanks[0].Min, j.Vehicle.Tanks[0].Capacity})
 	chosen := []string{"m0", "m1"}
 	if v.Choices[0].None {
 		chosen = append(chosen, "")
@@ -255,7 +265,8 @@ func TestWorstStateEqualsTryingThemAll(t *testing.T) {
 		p := NewPlan(&j)
 		forms := map[string]Form{
 			"front": p.FrontForm(), "least front": p.FrontForm().Negative(), "rear": p.RearForm(), "gross": p.GrossForm(),
-			"combination": p.CombinationForm(), "left": p.LeftForm(), "right": p.RightForm(), "front share": p.FrontShareForm(0.35),
+			"combination": p.CombinationForm(), "left": p.LeftForm(), "right": p.RightForm(),
+			"front share": p.FrontShareForm(0.35),
 		}
 		best := map[string]float64{}
 		for name := range forms {
@@ -325,7 +336,8 @@ func TestInnerSumsAllocateNothing(t *testing.T) {
 func BenchmarkPlanOf300Items(b *testing.B) {
 	j := worked()
 	for i := range 300 {
-		j.Variants[0].Items = append(j.Variants[0].Items, item(fmt.Sprint("i", i), 3, float64(1000+i*10), float64(i%7*100-300), 900))
+		j.Variants[0].Items = append(j.Variants[0].Items, item(fmt.Sprint("i", i), 3, float64(1000+i*10),
+			float64(i%7*100-300), 900))
 	}
 	for b.Loop() {
 		p := NewPlan(&j)

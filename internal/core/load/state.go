@@ -39,8 +39,9 @@ func (p *Plan) Shown() State {
 // asSet is the state shown as its switches are set.
 func (p *Plan) asSet() State {
 	s := State{
-		Switches: map[string]bool{}, Choices: map[string]string{}, Levels: map[string]float64{}, TankFills: map[string]float64{},
-		Out: map[string]bool{}, Along: map[string]bool{}, At: map[string]fitout.Point{}, Coupled: p.Coupled(),
+		Switches: map[string]bool{}, Choices: map[string]string{}, Levels: map[string]float64{},
+		TankFills: map[string]float64{},
+		Out:       map[string]bool{}, Along: map[string]bool{}, At: map[string]fitout.Point{}, Coupled: p.Coupled(),
 	}
 	for _, sw := range p.variant.Switches {
 		s.Switches[sw.ID] = sw.On

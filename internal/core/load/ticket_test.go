@@ -51,7 +51,8 @@ func TestATicketBelongsToThePartsOfThatDay(t *testing.T) {
 }
 
 func TestFourCornersTellTheHeavySide(t *testing.T) {
-	v := weighed(fitout.Ticket{Reading: fitout.ReadCorners, FrontLeft: 600, FrontRight: 560, RearLeft: 420, RearRight: 400, Counted: true, Level: true})
+	v := weighed(fitout.Ticket{Reading: fitout.ReadCorners, FrontLeft: 600, FrontRight: 560, RearLeft: 420, RearRight: 400,
+		Counted: true, Level: true})
 	w := weigh(&v)
 	assertAxles(t, 1160, 820, w.Axles)
 	require.True(t, w.HasSide)

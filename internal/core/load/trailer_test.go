@@ -110,7 +110,9 @@ func TestACaseMovesPeopleAndLooseThings(t *testing.T) {
 	assert.InDelta(t, 0, camp.Kg-shown.Kg, 1e-9)
 	assert.InDelta(t, -22*1000, camp.X-shown.X, 1e-6, "what lies in it goes with it")
 	assert.InDelta(t, -22*200, camp.Y-shown.Y, 1e-6)
-	assert.Equal(t, shown, in(fitout.Case{Stance: "gone", People: []fitout.CasePerson{{Item: "nobody"}, {Item: "driver", Aboard: true, Seat: "gone"}}}), "names of things that are gone are passed over")
+	assert.Equal(t, shown,
+		in(fitout.Case{Stance: "gone", People: []fitout.CasePerson{{Item: "nobody"}, {Item: "driver", Aboard: true,
+			Seat: "gone"}}}), "names of things that are gone are passed over")
 }
 
 func ptr[T any](value T) *T { return &value }
@@ -125,7 +127,8 @@ func TestTheStateShownHasThePlansMoments(t *testing.T) {
 		// are not aboard in the plan either.
 		shown := p.Shown()
 		m, now := p.MomentsIn(&shown), p.Now()
-		for _, d := range [][2]float64{{m.Kg, now.Kg}, {m.X, now.X}, {m.Y, now.Y}, {m.Z, now.Z}, {m.XY, now.XY}, {m.Towed, now.Towed}} {
+		for _, d := range [][2]float64{{m.Kg, now.Kg}, {m.X, now.X}, {m.Y, now.Y}, {m.Z, now.Z}, {m.XY, now.XY},
+			{m.Towed, now.Towed}} {
 			if diff := d[0] - d[1]; diff > 1e-3 || diff < -1e-3 {
 				t.Fatalf("state %+v, plan %+v", m, now)
 			}
@@ -160,9 +163,11 @@ func TestASpreadIsThatOfTheErrors(t *testing.T) {
 		j := anyJob(t)
 		for i := range j.Variants[0].Items {
 			item := &j.Variants[0].Items[i]
-			item.Source = rapid.SampledFrom([]fitout.MassSource{fitout.ByScale, fitout.DataSheet, fitout.ByMaterial, fitout.Estimate}).Draw(t, "source")
+			item.Source = rapid.SampledFrom([]fitout.MassSource{fitout.ByScale, fitout.DataSheet, fitout.ByMaterial,
+				fitout.Estimate}).Draw(t, "source")
 			if rapid.Bool().Draw(t, "built") {
-				item.Module = &fitout.Module{Wall: rapid.SampledFrom([]fitout.Material{fitout.Plywood, fitout.FoamCore}).Draw(t, "wall")}
+				item.Module = &fitout.Module{Wall: rapid.SampledFrom([]fitout.Material{fitout.Plywood, fitout.FoamCore}).Draw(t,
+					"wall")}
 			}
 		}
 		p := NewPlan(&j)

@@ -183,7 +183,9 @@ func (v *variety) elimination(switches []fitout.Switch) (order, cut []int) {
 		next := slices.MinFunc(left, func(a, b int) int { return cmp.Or(cmp.Compare(sizes[a], sizes[b]), cmp.Compare(a, b)) })
 		tooLarge := sizes[next] > mostEntries
 		if tooLarge { // the one that is knit to most is tried out instead
-			next = slices.MaxFunc(left, func(a, b int) int { return cmp.Or(cmp.Compare(len(knit[a]), len(knit[b])), cmp.Compare(b, a)) })
+			next = slices.MaxFunc(left, func(a, b int) int {
+				return cmp.Or(cmp.Compare(len(knit[a]), len(knit[b])), cmp.Compare(b, a))
+			})
 			cut = append(cut, next)
 		} else {
 			order = append(order, next)

@@ -14,8 +14,10 @@ func worked() fitout.Job {
 	j := fitout.NewJob("worked", "Worked example", fitout.AustraliaNZ)
 	v := &j.Vehicle
 	v.Wheelbase, v.TrackFront, v.TrackRear = 3150, 1540, 1560
-	v.Baseline = fitout.Baseline{Definition: fitout.Kerb, Split: fitout.SplitKnown, Front: 1198, Rear: 822, CGHeight: 690, CGHeightKnown: true}
-	v.Tanks = []fitout.Tank{{ID: "fuel", Name: "Fuel tank", Kind: fitout.TankFuel, Capacity: 75, Density: 0.84, At: fitout.Point{X: 2050, Z: 600}, Now: 75}}
+	v.Baseline = fitout.Baseline{Definition: fitout.Kerb, Split: fitout.SplitKnown, Front: 1198, Rear: 822, CGHeight: 690,
+		CGHeightKnown: true}
+	v.Tanks = []fitout.Tank{{ID: "fuel", Name: "Fuel tank", Kind: fitout.TankFuel, Capacity: 75, Density: 0.84,
+		At: fitout.Point{X: 2050, Z: 600}, Now: 75}}
 	v.Seats = []fitout.Seat{
 		{ID: "driver", Name: "Driver", Driver: true, At: fitout.Point{X: 1390, Y: 360, Z: 980}},
 		{ID: "passenger", Name: "Passenger", At: fitout.Point{X: 1390, Y: -360, Z: 980}},
@@ -215,7 +217,9 @@ func TestWheelbaseExtension(t *testing.T) {
 		return NewPlan(&j).Axles()
 	}
 	t.Run("load ahead of the cut stays", func(t *testing.T) { assertAxles(t, 1411.5, 1492.5, loaded(false)) })
-	t.Run("tray and everything on it moves with the axle", func(t *testing.T) { assertAxles(t, 1362.8, 1541.2, loaded(true)) })
+	t.Run("tray and everything on it moves with the axle", func(t *testing.T) {
+		assertAxles(t, 1362.8, 1541.2, loaded(true))
+	})
 }
 
 // workedVaried is the dry vehicle with tray, canopy, and a load that varies.

@@ -60,7 +60,8 @@ func find(p *plan.Plan, id string) (limits.Limit, int, error) {
 			ids = append(ids, f.ID)
 		}
 	}
-	return nil, 0, fitout.Problem{Path: "limit", Given: id, Accepted: "one of the job's limits: " + strings.Join(ids, ", ")}
+	return nil, 0, fitout.Problem{Path: "limit", Given: id, Accepted: "one of the job's limits: " +
+		strings.Join(ids, ", ")}
 }
 
 // Limit looks for the ways to mend one limit that is passed, or a rule of balance that is
@@ -70,7 +71,8 @@ func find(p *plan.Plan, id string) (limits.Limit, int, error) {
 // keeps every other limit, breaks no rule and does what it says is told. What is bought
 // comes from the given components. progress is told the share that is done; it ends early
 // with the context, with the best so far.
-func Limit(ctx context.Context, j *fitout.Job, components []fitout.Component, id string, progress func(share float64)) (Mends, error) {
+func Limit(ctx context.Context, j *fitout.Job, components []fitout.Component, id string,
+	progress func(share float64)) (Mends, error) {
 	result := Mends{Found: []Mend{}, Vehicle: []Mend{}}
 	p := plan.Of(j)
 	l, at, err := find(p, id)
@@ -120,7 +122,8 @@ func (s *search) none(found *Mends) string {
 	}
 	said := fmt.Sprintf("No changes of load bring it %s, however many are made at once.", what)
 	if len(found.Vehicle) == 0 && upgradable[f.ID] != "" {
-		said += fmt.Sprintf(" It is %s over, and a certified upgrade is taken to raise a rating by %.0f %% at most: nothing short of another vehicle will do.",
+		said += fmt.Sprintf(" It is %s over, and a certified upgrade is taken to raise a rating by %.0f %% at most: "+
+			"nothing short of another vehicle will do.",
 			s.plan.Say.Mass(s.need), 100*s.plan.Job.Practice.UpgradeShare)
 	}
 	return said
@@ -150,7 +153,9 @@ func newSearch(p *plan.Plan, components []fitout.Component, l limits.Limit, at i
 	}
 	s.all = offer.All(p, components)
 	s.best = offer.For(s.all, at)
-	slices.SortStableFunc(s.best, func(a, b offer.Change) int { return cmp.Compare(a.Effort/a.Relief(at), b.Effort/b.Relief(at)) })
+	slices.SortStableFunc(s.best, func(a, b offer.Change) int {
+		return cmp.Compare(a.Effort/a.Relief(at), b.Effort/b.Relief(at))
+	})
 	s.best = s.best[:min(len(s.best), mostCombined)]
 	s.before = broken(p)
 	for k, other := range s.table.All {

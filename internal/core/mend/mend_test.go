@@ -108,7 +108,8 @@ func sixty(t require.TestingT, over float64) fitout.Job {
 		if k%3 == 0 {
 			kind, kg = fitout.LiddedBox, 14
 		}
-		example.Stand(&j, "unit-"+string(rune('a'+k/26))+string(rune('a'+k%26)), kind, bay.Opening.Face, kg, 300, 300, 150, bay.ID)
+		example.Stand(&j, "unit-"+string(rune('a'+k/26))+string(rune('a'+k%26)), kind, bay.Opening.Face, kg, 300, 300, 150,
+			bay.ID)
 		item := &j.Variants[0].Items[k]
 		if kind == fitout.Drawers {
 			item.Source = fitout.ByMaterial
@@ -236,7 +237,8 @@ func TestOnlyWhatServesTheSameIsExchanged(t *testing.T) {
 	}
 	for i := range j.ChosenVariant().Items {
 		if item := &j.ChosenVariant().Items[i]; item.ID == "battery" {
-			item.Name, item.Mass, item.Size = "House battery, 200 Ah lithium", 60, fitout.Size{Length: 420, Width: 300, Height: 300}
+			item.Name, item.Mass, item.Size = "House battery, 200 Ah lithium", 60, fitout.Size{Length: 420, Width: 300,
+				Height: 300}
 		}
 	}
 	p := plan.Of(&j)

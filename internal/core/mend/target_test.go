@@ -81,7 +81,9 @@ func TestAPlacardIsMendedByLeavingSomethingBehind(t *testing.T) {
 	j := leaning()
 	j.Vehicle.Limits.Placard = fitout.Limit{Kg: 242, Source: fitout.FromPlate}
 	j.Variants[0].Switches = []fitout.Switch{{ID: "raft", Name: "Raft", On: true}}
-	example.Add(&j, "raft", 8, 3000, func(i *fitout.Item) { i.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: "raft"} })
+	example.Add(&j, "raft", 8, 3000, func(i *fitout.Item) {
+		i.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: "raft"}
+	})
 	over := example.Found(t, j, "placard-over")
 	require.Len(t, over, 1)
 	assert.InDelta(t, 248, over[0].Value, 1e-9)
@@ -99,7 +101,9 @@ func TestAPlacardThatOnlyAnotherStateExceedsIsACaution(t *testing.T) {
 	j := leaning()
 	j.Vehicle.Limits.Placard = fitout.Limit{Kg: 250, Source: fitout.FromPlate}
 	j.Variants[0].Switches = []fitout.Switch{{ID: "raft", Name: "Raft"}}
-	example.Add(&j, "raft", 30, 3000, func(i *fitout.Item) { i.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: "raft"} })
+	example.Add(&j, "raft", 30, 3000, func(i *fitout.Item) {
+		i.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: "raft"}
+	})
 	can := example.Found(t, j, "placard-worst-over")
 	require.Len(t, can, 1)
 	assert.InDelta(t, 270, can[0].Value, 1e-9)
@@ -127,7 +131,8 @@ func TestEveryWayDoesWhatItSays(t *testing.T) {
 		j := example.Ute()
 		j.Variants[0].Switches = []fitout.Switch{{ID: "raft", Name: "Raft", On: true}}
 		for i := range rapid.IntRange(2, 7).Draw(t, "items") {
-			item := example.Add(&j, string(rune('a'+i))+"-box", rapid.Float64Range(5, 160).Draw(t, "kg"), rapid.Float64Range(2000, 4300).Draw(t, "x"))
+			item := example.Add(&j, string(rune('a'+i))+"-box", rapid.Float64Range(5, 160).Draw(t, "kg"),
+				rapid.Float64Range(2000, 4300).Draw(t, "x"))
 			item.At.Y = rapid.Float64Range(-600, 600).Draw(t, "y")
 			if rapid.IntRange(0, 3).Draw(t, "switched") == 0 {
 				item.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: "raft"}
@@ -135,7 +140,8 @@ func TestEveryWayDoesWhatItSays(t *testing.T) {
 		}
 		if rapid.Bool().Draw(t, "tows") {
 			j.Vehicle.Hitch.Overhang = 1100
-			j.Trailer = &fitout.Trailer{Source: fitout.DataSheet, Name: "Box", Coupled: true, Mass: 900, Ball: rapid.Float64Range(45, 140).Draw(t, "ball"), BallToAxle: 3000}
+			j.Trailer = &fitout.Trailer{Source: fitout.DataSheet, Name: "Box", Coupled: true, Mass: 900,
+				Ball: rapid.Float64Range(45, 140).Draw(t, "ball"), BallToAxle: 3000}
 		}
 		id := rapid.SampledFrom([]string{"front", "rear", "gross", "front-share", "sides"}).Draw(t, "limit")
 		before := assess.Of(&j)
@@ -259,7 +265,9 @@ func TestAHighLoadTakesOfTheTipAngle(t *testing.T) {
 func TestTheWorstStateOfAFindingCanBeShown(t *testing.T) {
 	j := leaning()
 	j.Variants[0].Switches = []fitout.Switch{{ID: "raft", Name: "Raft"}}
-	example.Add(&j, "raft", 300, 3900, func(i *fitout.Item) { i.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: "raft"} })
+	example.Add(&j, "raft", 300, 3900, func(i *fitout.Item) {
+		i.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: "raft"}
+	})
 	j.Vehicle.Limits.RearAxle.Kg = assess.Of(&j).Axles.Rear + 100
 	can := example.Found(t, j, "rear-worst-over")
 	require.Len(t, can, 1)

@@ -148,10 +148,12 @@ func (s *search) reaches(target limits.Limit, in *limits.Situation) string {
 				return ""
 			}
 		}
-		return fmt.Sprintf("%s: %s before, %s of %s after", f.Title, say.Mass(s.limit.Load(s.table.Shown())), say.Mass(target.Load(in)), say.Mass(f.Bound.Figure()))
+		return fmt.Sprintf("%s: %s before, %s of %s after", f.Title, say.Mass(s.limit.Load(s.table.Shown())),
+			say.Mass(target.Load(in)), say.Mass(f.Bound.Figure()))
 	}
 	figure := func(value float64) string {
 		return strings.TrimSpace(fmt.Sprintf("%.1f %s", value, f.Unit))
 	}
-	return fmt.Sprintf("%s: %s before, %s after; the workshop's rule is %s", f.Title, figure(s.limit.Load(s.table.Shown())), figure(target.Load(in)), figure(f.Bound.Figure()))
+	return fmt.Sprintf("%s: %s before, %s after; the workshop's rule is %s", f.Title,
+		figure(s.limit.Load(s.table.Shown())), figure(target.Load(in)), figure(f.Bound.Figure()))
 }

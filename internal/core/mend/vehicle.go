@@ -16,7 +16,8 @@ import (
 // upgradable are the limits that a certified upgrade can raise, as plate and papers name
 // them.
 var upgradable = map[string]fitout.LimitID{
-	"front": fitout.LimitFrontAxle, "rear": fitout.LimitRearAxle, "gross": fitout.LimitGross, "combination": fitout.LimitCombination,
+	"front": fitout.LimitFrontAxle, "rear": fitout.LimitRearAxle, "gross": fitout.LimitGross,
+	"combination": fitout.LimitCombination,
 }
 
 // vehicleWays are the changes of the vehicle that mend a limit, as far as the workshop
@@ -144,7 +145,8 @@ func (s *search) distributing() ([]fitout.Fix, float64) {
 	}
 	change := with.Moments(L).Minus(p.Load.Towing.Moments(L)).Axles(L)
 	return []fitout.Fix{{
-		Label: fmt.Sprintf("Couple with a weight-distributing hitch that takes %s off the rear axle", p.Say.Mass(-change.Rear)),
-		Edit:  fitout.FixEdit{Kind: "distribution", Value: t.Distribution}, Front: change.Front, Rear: change.Rear,
+		Label: fmt.Sprintf("Couple with a weight-distributing hitch that takes %s off the rear axle",
+			p.Say.Mass(-change.Rear)),
+		Edit: fitout.FixEdit{Kind: "distribution", Value: t.Distribution}, Front: change.Front, Rear: change.Rear,
 	}}, s.need
 }

@@ -61,7 +61,8 @@ func TestAnUpgradeIsOfferedAsFarAsTheWorkshopCountsOnOne(t *testing.T) {
 
 	upgraded, err := edit.Apply(&j, nil, []fitout.FixEdit{m.Changes[0].Edit})
 	require.NoError(t, err)
-	assert.NotEmpty(t, example.Found(t, upgraded, "upgrade-uncertified"), "until it is certified the plate holds, and that is said")
+	assert.NotEmpty(t, example.Found(t, upgraded, "upgrade-uncertified"),
+		"until it is certified the plate holds, and that is said")
 
 	j.Practice.UpgradeShare = 0.01
 	mends = mendsOf(t, &j, "rear")
@@ -79,7 +80,8 @@ func TestAnUpgradeNeedsTyresThatCarryIt(t *testing.T) {
 	mends := mendsOf(t, &j, "rear")
 	require.Equal(t, [][]string{{"rating", "tyres"}}, kinds(mends.Vehicle))
 	index := mends.Vehicle[0].Changes[1].Edit.Value
-	fitted, err := edit.Apply(&j, nil, []fitout.FixEdit{mends.Vehicle[0].Changes[0].Edit, mends.Vehicle[0].Changes[1].Edit})
+	fitted, err := edit.Apply(&j, nil, []fitout.FixEdit{mends.Vehicle[0].Changes[0].Edit,
+		mends.Vehicle[0].Changes[1].Edit})
 	require.NoError(t, err)
 	assert.Empty(t, example.Found(t, fitted, "rear-over"))
 	fitted.Vehicle.Modifications[1].Tyre.Index = int(index) - 1
@@ -143,7 +145,8 @@ func TestAWeightDistributingHitchTakesOffWhatTheBallPutOn(t *testing.T) {
 	j.Practice.BallLeast = 0.2 // so that the ball itself stays
 	j.Vehicle.Hitch.Overhang = 1180
 	j.Vehicle.Limits.Ball.Kg, j.Vehicle.Limits.TrailerBraked.Kg, j.Vehicle.Limits.Combination.Kg = 350, 3500, 9000
-	j.Trailer = &fitout.Trailer{Source: fitout.DataSheet, Name: "Van", Coupled: true, Mass: 1800, Ball: 120, Braked: true, BallToAxle: 4200}
+	j.Trailer = &fitout.Trailer{Source: fitout.DataSheet, Name: "Van", Coupled: true, Mass: 1800, Ball: 120, Braked: true,
+		BallToAxle: 4200}
 	j.Vehicle.Limits.RearAxle.Kg = assess.Of(&j).Axles.Rear - 100
 	mends := mendsOf(t, &j, "rear")
 	require.Equal(t, [][]string{{"distribution"}}, kinds(mends.Vehicle))

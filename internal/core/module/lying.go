@@ -30,7 +30,8 @@ func Lie(inside fitout.Box, things []fitout.Size) []fitout.Box {
 		if !found { // larger than the floor: in the middle of it, on what lies there
 			at := inside.Middle()
 			half := fitout.Point{X: size.Length / 2, Y: size.Width / 2}
-			best = fitout.Box{From: fitout.Point{X: at.X - half.X, Y: at.Y - half.Y}, To: fitout.Point{X: at.X + half.X, Y: at.Y + half.Y}}
+			best = fitout.Box{From: fitout.Point{X: at.X - half.X, Y: at.Y - half.Y}, To: fitout.Point{X: at.X + half.X,
+				Y: at.Y + half.Y}}
 			best = dropped(inside, boxes, best, size.Height)
 		}
 		boxes = append(boxes, best)
@@ -78,7 +79,8 @@ func dropped(inside fitout.Box, boxes []fitout.Box, b fitout.Box, height float64
 	b.From.Z = inside.From.Z
 	for i := range boxes {
 		o := &boxes[i]
-		if o.To.Z > b.From.Z && o.From.X < b.To.X-nearly && o.To.X > b.From.X+nearly && o.From.Y < b.To.Y-nearly && o.To.Y > b.From.Y+nearly {
+		if o.To.Z > b.From.Z && o.From.X < b.To.X-nearly && o.To.X > b.From.X+nearly && o.From.Y < b.To.Y-nearly &&
+			o.To.Y > b.From.Y+nearly {
 			b.From.Z = o.To.Z
 		}
 	}
@@ -100,7 +102,8 @@ func Above(boxes []fitout.Box) []int {
 		for _, k := range order {
 			for under := range on {
 				o := boxes[k]
-				if by := o.Overlap(boxes[under]); !on[k] && by.X > nearly && by.Y > nearly && o.From.Z >= boxes[under].To.Z-nearly && o.From.Z >= b.From.Z {
+				if by := o.Overlap(boxes[under]); !on[k] && by.X > nearly && by.Y > nearly &&
+					o.From.Z >= boxes[under].To.Z-nearly && o.From.Z >= b.From.Z {
 					on[k] = true
 					break
 				}

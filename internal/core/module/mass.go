@@ -39,7 +39,8 @@ func panels(i *fitout.Item) []panel {
 		all := []panel{board(m, plate)}
 		if below := plate.From.Z - box.From.Z; below > 0 { // two bearers along the length
 			for _, y := range []float64{box.From.Y, box.To.Y - m.Panel} {
-				all = append(all, board(m, fitout.Box{From: fitout.Point{X: box.From.X, Y: y, Z: box.From.Z}, To: fitout.Point{X: box.To.X, Y: y + m.Panel, Z: plate.From.Z}}))
+				all = append(all, board(m, fitout.Box{From: fitout.Point{X: box.From.X, Y: y, Z: box.From.Z},
+					To: fitout.Point{X: box.To.X, Y: y + m.Panel, Z: plate.From.Z}}))
 			}
 		}
 		return all
@@ -84,7 +85,8 @@ func shell(i *fitout.Item, b fitout.Box, closed bool) []panel {
 	for _, end := range []*fitout.Box{&front, &rear} {
 		end.From.Y, end.To.Y = b.From.Y+t, b.To.Y-t
 	}
-	open := map[fitout.Face]*fitout.Box{fitout.FaceRear: &rear, fitout.FaceFront: &front, fitout.FaceLeft: &left, fitout.FaceRight: &right}[m.Faces]
+	open := map[fitout.Face]*fitout.Box{fitout.FaceRear: &rear, fitout.FaceFront: &front, fitout.FaceLeft: &left,
+		fitout.FaceRight: &right}[m.Faces]
 	var all []panel
 	for _, side := range []*fitout.Box{&top, &bottom, &left, &right, &front, &rear} {
 		if closed || side != open {

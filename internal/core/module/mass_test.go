@@ -12,8 +12,10 @@ import (
 // sized is a module of a kind in 12 mm plywood, so many millimetres each way.
 func sized(kind fitout.ModuleKind, length, width, height float64) fitout.Item {
 	return fitout.Item{
-		ID: "m", Name: "M", Source: fitout.ByMaterial, At: fitout.Point{X: 3000, Y: 200, Z: 1000}, Size: fitout.Size{Length: length, Width: width, Height: height},
-		Module: &fitout.Module{Kind: kind, Faces: fitout.FaceTop, Wall: fitout.Plywood, Panel: 12, Runner: fitout.NoRunner, Stack: fitout.Beside},
+		ID: "m", Name: "M", Source: fitout.ByMaterial, At: fitout.Point{X: 3000, Y: 200, Z: 1000},
+		Size: fitout.Size{Length: length, Width: width, Height: height},
+		Module: &fitout.Module{Kind: kind, Faces: fitout.FaceTop, Wall: fitout.Plywood, Panel: 12, Runner: fitout.NoRunner,
+			Stack: fitout.Beside},
 	}
 }
 
@@ -60,7 +62,8 @@ func TestMaterialIsTheMassOfThePanels(t *testing.T) {
 	assert.InDelta(t, kgOf(t, i)/(680*0.012), area, 1e-9)
 	assert.Zero(t, runner)
 	drawers := sized(fitout.Drawers, 900, 640, 300)
-	drawers.Module.Faces, drawers.Module.Runner, drawers.Module.Cells = fitout.FaceRear, fitout.BallRunner, []fitout.Cell{{ID: "a", Name: "A"}, {ID: "b", Name: "B"}}
+	drawers.Module.Faces, drawers.Module.Runner, drawers.Module.Cells = fitout.FaceRear, fitout.BallRunner,
+		[]fitout.Cell{{ID: "a", Name: "A"}, {ID: "b", Name: "B"}}
 	_, runner = Material(&drawers)
 	assert.InDelta(t, 2*2*Depth(&drawers)/1000, runner, 1e-9, "two for each drawer")
 
@@ -92,9 +95,11 @@ func TestWhatHoldsForAnythingThatIsBuilt(t *testing.T) {
 		side := func(name string) float64 { return float64(rapid.IntRange(150, 1600).Draw(t, name)) }
 		i := sized(rapid.SampledFrom(builtKinds()).Draw(t, "kind"), side("length"), side("width"), side("height"))
 		m := i.Module
-		m.Faces = rapid.SampledFrom([]fitout.Face{fitout.FaceRear, fitout.FaceLeft, fitout.FaceRight, fitout.FaceFront, fitout.FaceTop}).Draw(t, "faces")
+		m.Faces = rapid.SampledFrom([]fitout.Face{fitout.FaceRear, fitout.FaceLeft, fitout.FaceRight, fitout.FaceFront,
+			fitout.FaceTop}).Draw(t, "faces")
 		m.Lining = rapid.SampledFrom([]float64{0, 3}).Draw(t, "lining")
-		m.Runner = rapid.SampledFrom([]fitout.Runner{fitout.NoRunner, fitout.BallRunner, fitout.StripRunner}).Draw(t, "runner")
+		m.Runner = rapid.SampledFrom([]fitout.Runner{fitout.NoRunner, fitout.BallRunner, fitout.StripRunner}).Draw(t,
+			"runner")
 		m.Stack = rapid.SampledFrom([]fitout.Stack{fitout.Beside, fitout.Above}).Draw(t, "stack")
 		for k := range rapid.IntRange(0, 3).Draw(t, "cells") {
 			m.Cells = append(m.Cells, fitout.Cell{ID: string(rune('a' + k)), Name: "Cell"})
@@ -105,7 +110,8 @@ func TestWhatHoldsForAnythingThatIsBuilt(t *testing.T) {
 		}
 		b := i.Box()
 		const slack = 1e-6
-		if centre.X < b.From.X-slack || centre.X > b.To.X+slack || centre.Y < b.From.Y-slack || centre.Y > b.To.Y+slack || centre.Z < b.From.Z-slack || centre.Z > b.To.Z+slack {
+		if centre.X < b.From.X-slack || centre.X > b.To.X+slack || centre.Y < b.From.Y-slack || centre.Y > b.To.Y+slack ||
+			centre.Z < b.From.Z-slack || centre.Z > b.To.Z+slack {
 			t.Fatalf("%s: its centre %+v is outside of %+v", m.Kind, centre, b)
 		}
 		heavier := func(change func(*fitout.Module)) {

@@ -15,8 +15,10 @@ import (
 // lining, that opens to the rear.
 func unit(cells int) fitout.Item {
 	i := fitout.Item{
-		ID: "unit", Name: "Unit", Source: fitout.ByMaterial, At: fitout.Point{X: 3000, Y: 0, Z: 1000}, Size: fitout.Size{Length: 900, Width: 640, Height: 300},
-		Module: &fitout.Module{Kind: fitout.Drawers, Faces: fitout.FaceRear, Wall: fitout.Plywood, Panel: 9, Lining: 3, Runner: fitout.BallRunner, Stack: fitout.Beside},
+		ID: "unit", Name: "Unit", Source: fitout.ByMaterial, At: fitout.Point{X: 3000, Y: 0, Z: 1000},
+		Size: fitout.Size{Length: 900, Width: 640, Height: 300},
+		Module: &fitout.Module{Kind: fitout.Drawers, Faces: fitout.FaceRear, Wall: fitout.Plywood, Panel: 9, Lining: 3,
+			Runner: fitout.BallRunner, Stack: fitout.Beside},
 	}
 	for k := range cells {
 		i.Module.Cells = append(i.Module.Cells, fitout.Cell{ID: string(rune('a' + k)), Name: "Drawer"})
@@ -110,7 +112,8 @@ func TestWhatOpensAndWhere(t *testing.T) {
 	assert.InDelta(t, 3450+900, leaves[0].Open.To.X, 0.05, "out by as far as the unit is deep")
 	assert.InDelta(t, depth+900, leaves[0].Swept.Size().Length, 0.05)
 
-	slide := fitout.Item{At: fitout.Point{X: 3000, Y: 500, Z: 1200}, Size: fitout.Size{Length: 700, Width: 480, Height: 500},
+	slide := fitout.Item{At: fitout.Point{X: 3000, Y: 500, Z: 1200}, Size: fitout.Size{Length: 700, Width: 480,
+		Height: 500},
 		Module: &fitout.Module{Kind: fitout.FridgeSlide, Faces: fitout.FaceRight, Travel: 520, Drop: 250}}
 	open := Leaves(&slide)[0].Open
 	assert.Equal(t, slide.Box().Moved(0, 520, -250), open)
@@ -153,7 +156,8 @@ func TestWhatOpensAndWhere(t *testing.T) {
 
 func TestWhatLiesInADrawerGoesWithIt(t *testing.T) {
 	j := fitout.NewJob("j", "J", fitout.AustraliaNZ)
-	stove := fitout.Item{ID: "stove", Mass: 8, Size: fitout.Size{Length: 300, Width: 300, Height: 120}, In: &fitout.InCell{Module: "unit", Cell: "b"}}
+	stove := fitout.Item{ID: "stove", Mass: 8, Size: fitout.Size{Length: 300, Width: 300, Height: 120},
+		In: &fitout.InCell{Module: "unit", Cell: "b"}}
 	j.Variants[0].Items = []fitout.Item{stove, unit(2)}
 	j.Variants[0].Items[1].Bay = "tub"
 	placed := Placed(j.Variants[0].Items, nil)
@@ -173,7 +177,8 @@ func TestInsideIsInside(t *testing.T) {
 	faces := []fitout.Face{fitout.FaceRear, fitout.FaceFront, fitout.FaceLeft, fitout.FaceRight}
 	rapid.Check(t, func(t *rapid.T) {
 		i := unit(rapid.IntRange(1, 4).Draw(t, "cells"))
-		i.Size = fitout.Size{Length: rapid.Float64Range(50, 2000).Draw(t, "l"), Width: rapid.Float64Range(50, 2000).Draw(t, "w"), Height: rapid.Float64Range(30, 900).Draw(t, "h")}
+		i.Size = fitout.Size{Length: rapid.Float64Range(50, 2000).Draw(t, "l"), Width: rapid.Float64Range(50, 2000).Draw(t,
+			"w"), Height: rapid.Float64Range(30, 900).Draw(t, "h")}
 		i.Module.Panel = rapid.Float64Range(3, 25).Draw(t, "panel")
 		i.Module.Faces = rapid.SampledFrom(faces).Draw(t, "faces")
 		i.Module.Stack = rapid.SampledFrom([]fitout.Stack{fitout.Beside, fitout.Above}).Draw(t, "stack")

@@ -38,7 +38,8 @@ func Placed(items []fitout.Item, handled func(id string) int) []fitout.Item {
 	}
 	for _, things := range cells {
 		slices.SortStableFunc(things, func(a, b *fitout.Item) int {
-			return cmp.Or(cmp.Compare(handled(a.ID), handled(b.ID)), cmp.Compare(b.Size.Length*b.Size.Width, a.Size.Length*a.Size.Width))
+			return cmp.Or(cmp.Compare(handled(a.ID), handled(b.ID)), cmp.Compare(b.Size.Length*b.Size.Width,
+				a.Size.Length*a.Size.Width))
 		})
 	}
 	laid := map[string]bool{}
@@ -96,7 +97,8 @@ const deepest = 8
 
 // place lays an item and all that shares its compartment into it, after the
 // module of that compartment has been put into its own.
-func place(item *fitout.Item, byID map[string]*fitout.Item, cells map[fitout.InCell][]*fitout.Item, laid map[string]bool, depth int) {
+func place(item *fitout.Item, byID map[string]*fitout.Item, cells map[fitout.InCell][]*fitout.Item,
+	laid map[string]bool, depth int) {
 	if item.In == nil || laid[item.ID] || depth > deepest {
 		return
 	}

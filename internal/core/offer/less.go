@@ -33,7 +33,8 @@ func (s sheet) drains() []Change {
 		}
 		place := s.Load.Tanks[i].Mass
 		place.Kg = 1
-		all = append(all, s.drain(load.Carrier{Kind: load.OneTank, Index: i, Tank: t}, "tank-level", t.ID, t.Name, load.Moments{}.Add(place), t.Now, t.Min, t.Density, short))
+		all = append(all, s.drain(load.Carrier{Kind: load.OneTank, Index: i, Tank: t}, "tank-level", t.ID, t.Name,
+			load.Moments{}.Add(place), t.Now, t.Min, t.Density, short))
 	}
 	for i := range s.Variant.Items {
 		item := &s.Variant.Items[i]
@@ -51,7 +52,8 @@ func (s sheet) drains() []Change {
 			place.Kg = 1
 			per = load.Moments{}.Add(place)
 		}
-		all = append(all, s.drain(s.Load.Carrier(i), "item-level", item.ID, item.Name, per, level.Now, level.Min, level.Density, short))
+		all = append(all, s.drain(s.Load.Carrier(i), "item-level", item.ID, item.Name, per, level.Now, level.Min,
+			level.Density, short))
 	}
 	return slices.DeleteFunc(all, func(c Change) bool { return c.Most <= 0 })
 }
@@ -63,18 +65,21 @@ type shortage struct {
 	spare float64
 }
 
-func (s sheet) drain(c load.Carrier, kind, id, name string, perKg load.Moments, now, least, density float64, short shortage) Change {
+func (s sheet) drain(c load.Carrier, kind, id, name string, perKg load.Moments, now, least, density float64,
+	short shortage) Change {
 	per := perKg.Times(-density)
 	axles := s.axles(per)
 	return Change{
-		Things: []string{id}, Most: now - least, Step: min(1, now-least), Effects: s.effects(c, per), Axles: axles, Effort: density,
-		Can: func(float64) bool { return true },
+		Things: []string{id}, Most: now - least, Step: min(1, now-least), Effects: s.effects(c, per), Axles: axles,
+		Effort: density,
+		Can:    func(float64) bool { return true },
 		Fix: func(litres float64) fitout.Fix {
 			label := fmt.Sprintf("Carry %s less in %s", s.Say.Volume(litres), words.Lower(name))
 			if short.said != "" && litres > max(0, short.spare)+1e-6 {
 				label = fmt.Sprintf("%s: %s", short.said, words.Lower(label))
 			}
-			return fitout.Fix{Label: label, Edit: fitout.FixEdit{Kind: kind, ID: id, Value: now - litres}, Front: axles.Front * litres, Rear: axles.Rear * litres}
+			return fitout.Fix{Label: label, Edit: fitout.FixEdit{Kind: kind, ID: id, Value: now - litres},
+				Front: axles.Front * litres, Rear: axles.Rear * litres}
 		},
 	}
 }
@@ -174,10 +179,11 @@ func (s sheet) lighter() []Change {
 			continue
 		}
 		change := lighter(s.Load.Items[i].Mass, saves)
-		all = append(all, s.whole([]string{item.ID}, 2*saves+item.Mass/2, s.effects(s.Load.Carrier(i), change), s.axles(change), fitout.Fix{
-			Label: fmt.Sprintf("Build %s of foam-core, %s lighter", words.Lower(item.Name), s.Say.Mass(saves)),
-			Edit:  fitout.FixEdit{Kind: "foam-core", ID: item.ID, Value: foamPanel},
-		}))
+		all = append(all, s.whole([]string{item.ID}, 2*saves+item.Mass/2, s.effects(s.Load.Carrier(i), change),
+			s.axles(change), fitout.Fix{
+				Label: fmt.Sprintf("Build %s of foam-core, %s lighter", words.Lower(item.Name), s.Say.Mass(saves)),
+				Edit:  fitout.FixEdit{Kind: "foam-core", ID: item.ID, Value: foamPanel},
+			}))
 	}
 	return all
 }

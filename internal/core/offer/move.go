@@ -41,7 +41,8 @@ func (s sheet) moves() []Change {
 		if !s.movable(i) || x < from+half || x > to-half {
 			continue
 		}
-		all = append(all, s.shift(i, "forward", x-half-from, -1, fitout.Point{X: -1}), s.shift(i, "rearward", to-half-x, 1, fitout.Point{X: 1}))
+		all = append(all, s.shift(i, "forward", x-half-from, -1, fitout.Point{X: -1}), s.shift(i, "rearward", to-half-x, 1,
+			fitout.Point{X: 1}))
 	}
 	return all
 }
@@ -57,7 +58,8 @@ func (s sheet) across() []Change {
 			continue
 		}
 		room := half - width/2
-		all = append(all, s.shift(i, "to the left", room+y, -1, fitout.Point{Y: -1}), s.shift(i, "to the right", room-y, 1, fitout.Point{Y: 1}))
+		all = append(all, s.shift(i, "to the left", room+y, -1, fitout.Point{Y: -1}), s.shift(i, "to the right", room-y, 1,
+			fitout.Point{Y: 1}))
 	}
 	return all
 }
@@ -83,7 +85,8 @@ func (s sheet) shift(i int, direction string, most, sign float64, way fitout.Poi
 		Fix: func(mm float64) fitout.Fix {
 			return fitout.Fix{
 				Label: fmt.Sprintf("Move %s %s %s", words.Lower(item.Name), s.Say.Length(mm), direction),
-				Edit:  fitout.FixEdit{Kind: kind, ID: item.ID, Value: stored + sign*mm}, Front: axles.Front * mm, Rear: axles.Rear * mm,
+				Edit:  fitout.FixEdit{Kind: kind, ID: item.ID, Value: stored + sign*mm}, Front: axles.Front * mm,
+				Rear: axles.Rear * mm,
 			}
 		},
 	}

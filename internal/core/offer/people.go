@@ -31,10 +31,11 @@ func (s sheet) seatings() []Change {
 			to := load.Mass{Kg: from.Kg, X: seat.At.X, Y: seat.At.Y, Z: seat.At.Z}
 			change := lighter(from, from.Kg).Add(to)
 			// Whoever changes a seat changes it once, and nobody else takes it.
-			c := s.whole([]string{item.ID, "seat " + seat.ID}, 1, s.effects(s.Load.Carrier(i), change), s.axles(change), fitout.Fix{
-				Label: fmt.Sprintf("Seat %s on the seat %q", words.Lower(item.Name), seat.Name),
-				Edit:  fitout.FixEdit{Kind: "seat", ID: item.ID, With: seat.ID},
-			})
+			c := s.whole([]string{item.ID, "seat " + seat.ID}, 1, s.effects(s.Load.Carrier(i), change), s.axles(change),
+				fitout.Fix{
+					Label: fmt.Sprintf("Seat %s on the seat %q", words.Lower(item.Name), seat.Name),
+					Edit:  fitout.FixEdit{Kind: "seat", ID: item.ID, With: seat.ID},
+				})
 			all = append(all, c)
 		}
 	}

@@ -24,7 +24,8 @@ func (s sheet) swaps(components []fitout.Component) []Change {
 	for i := range s.Items {
 		old := &s.Items[i]
 		placed := &s.Load.Items[i]
-		if old.Module == nil || module.TraitsOf(old.Module.Kind).Yields || old.Locked || old.Work == fitout.WorkExisting || !placed.Present || placed.Trailer {
+		if old.Module == nil || module.TraitsOf(old.Module.Kind).Yields || old.Locked || old.Work == fitout.WorkExisting ||
+			!placed.Present || placed.Trailer {
 			continue
 		}
 		var own []Change
@@ -39,10 +40,11 @@ func (s sheet) swaps(components []fitout.Component) []Change {
 				continue
 			}
 			change := lighter(placed.Mass, saves)
-			c := s.whole([]string{old.ID}, kg+old.Mass/2+saves, s.effects(s.Load.Carrier(i), change), s.axles(change), fitout.Fix{
-				Label: fmt.Sprintf("Swap %s for %s, %s lighter", words.Lower(old.Name), words.Lower(with.Name), s.Say.Mass(saves)),
-				Edit:  fitout.FixEdit{Kind: "swap", ID: old.ID, With: components[k].ID},
-			})
+			c := s.whole([]string{old.ID}, kg+old.Mass/2+saves, s.effects(s.Load.Carrier(i), change), s.axles(change),
+				fitout.Fix{
+					Label: fmt.Sprintf("Swap %s for %s, %s lighter", words.Lower(old.Name), words.Lower(with.Name), s.Say.Mass(saves)),
+					Edit:  fitout.FixEdit{Kind: "swap", ID: old.ID, With: components[k].ID},
+				})
 			c.Saves = saves
 			own = append(own, c)
 		}

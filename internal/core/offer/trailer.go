@@ -17,15 +17,17 @@ func (s sheet) ontoTrailer() []Change {
 	var all []Change
 	for i := range s.Variant.Items {
 		item, placed := &s.Variant.Items[i], &s.Load.Items[i]
-		if !placed.Present || placed.Trailer || item.Seat != "" || item.Module != nil || item.Locked || s.carriesAll(i) || placed.Mass.Kg < Lightest {
+		if !placed.Present || placed.Trailer || item.Seat != "" || item.Module != nil || item.Locked || s.carriesAll(i) ||
+			placed.Mass.Kg < Lightest {
 			continue
 		}
 		change := lighter(placed.Mass, placed.Mass.Kg)
 		change.Towed = placed.Mass.Kg
-		all = append(all, s.whole([]string{item.ID}, placed.Mass.Kg, s.effects(s.Load.Carrier(i), change), s.axles(change), fitout.Fix{
-			Label: fmt.Sprintf("Carry %s on the trailer, over its axle", words.Lower(item.Name)),
-			Edit:  fitout.FixEdit{Kind: "to-trailer", ID: item.ID},
-		}))
+		all = append(all, s.whole([]string{item.ID}, placed.Mass.Kg, s.effects(s.Load.Carrier(i), change), s.axles(change),
+			fitout.Fix{
+				Label: fmt.Sprintf("Carry %s on the trailer, over its axle", words.Lower(item.Name)),
+				Edit:  fitout.FixEdit{Kind: "to-trailer", ID: item.ID},
+			}))
 	}
 	return all
 }
@@ -40,10 +42,11 @@ func (s sheet) offTrailer() []Change {
 		}
 		at := s.Variant.Items[i].At
 		change := load.Moments{Towed: -placed.Towed}.Add(load.Mass{Kg: placed.Towed, X: at.X, Y: at.Y, Z: at.Z})
-		all = append(all, s.whole([]string{item.ID}, placed.Towed, s.effects(s.Load.Carrier(i), change), s.axles(change), fitout.Fix{
-			Label: fmt.Sprintf("Carry %s on the vehicle instead of the trailer", words.Lower(item.Name)),
-			Edit:  fitout.FixEdit{Kind: "off-trailer", ID: item.ID},
-		}))
+		all = append(all, s.whole([]string{item.ID}, placed.Towed, s.effects(s.Load.Carrier(i), change), s.axles(change),
+			fitout.Fix{
+				Label: fmt.Sprintf("Carry %s on the vehicle instead of the trailer", words.Lower(item.Name)),
+				Edit:  fitout.FixEdit{Kind: "off-trailer", ID: item.ID},
+			}))
 	}
 	return all
 }
@@ -85,7 +88,8 @@ func (s sheet) ballShifts() []Change {
 	per := load.Tow(&less, L, s.Vehicle.Hitch.Overhang).Moments(L).Minus(s.Load.Towing.Moments(L))
 	axles := s.axles(per)
 	return []Change{{
-		Things: []string{"trailer"}, Most: t.Ball - least, Step: 1, Effects: s.effects(load.Carrier{Kind: load.TheTrailer}, per), Axles: axles, Effort: 1,
+		Things: []string{"trailer"}, Most: t.Ball - least, Step: 1, Effects: s.effects(load.Carrier{Kind: load.TheTrailer},
+			per), Axles: axles, Effort: 1,
 		Can: func(float64) bool { return true },
 		Fix: func(kg float64) fitout.Fix {
 			return fitout.Fix{

@@ -80,7 +80,9 @@ func NewSearch(p *Problem) *Search {
 				s.ok[i][a][k] = newBitset(len(p.Options[k]))
 			}
 		}
-		slices.SortStableFunc(s.order[i], func(a, b int) int { return cmp.Compare(p.Options[i][b].Value, p.Options[i][a].Value) })
+		slices.SortStableFunc(s.order[i], func(a, b int) int {
+			return cmp.Compare(p.Options[i][b].Value, p.Options[i][a].Value)
+		})
 	}
 	for i := range n {
 		for k := range i {

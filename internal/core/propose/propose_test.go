@@ -123,7 +123,8 @@ func TestLargerCasesAgainstTheirBound(t *testing.T) {
 		}
 		share += got.Score / got.Bound
 	}
-	t.Logf("of 50 cases with 12 parts and up to 60 places each, %d were proven best; on average the score is %.1f %% of its bound", exact, 100*share/50)
+	t.Logf("of 50 cases with 12 parts and up to 60 places each, %d were proven best; on average the score is %.1f %% of "+
+		"its bound", exact, 100*share/50)
 }
 
 func TestWhatCannotBeAndWhatIsCalledOff(t *testing.T) {

@@ -333,7 +333,8 @@ func (p *parser) thousandsSpace(start int) bool {
 	if p.at == start || len(rest) < 4 || rest[0] != ' ' || !isDigit(p.text[p.at-1]) {
 		return false
 	}
-	return isDigit(rest[1]) && isDigit(rest[2]) && isDigit(rest[3]) && (len(rest) == 4 || !isDigit(rest[4]) && rest[4] != '/')
+	return isDigit(rest[1]) && isDigit(rest[2]) && isDigit(rest[3]) && (len(rest) == 4 || !isDigit(rest[4]) &&
+		rest[4] != '/')
 }
 
 // decimalPoint turns a written number into one with a decimal point only.
@@ -351,7 +352,8 @@ func decimalPoint(raw string, system System) (string, error) {
 		if system == US {
 			return strings.ReplaceAll(raw, ",", ""), nil
 		}
-		return "", fmt.Errorf("%q can mean two numbers; accepted is %s or %s", raw, strings.Replace(raw, ",", "", 1), strings.Replace(raw, ",", ".", 1))
+		return "", fmt.Errorf("%q can mean two numbers; accepted is %s or %s", raw, strings.Replace(raw, ",", "", 1),
+			strings.Replace(raw, ",", ".", 1))
 	case commas == 1:
 		return strings.Replace(raw, ",", ".", 1), nil
 	}

@@ -47,11 +47,13 @@ type unit struct {
 var units = map[string]unit{
 	"mm": {Length, 1}, "cm": {Length, 10}, "m": {Length, 1000},
 	"in": {Length, MMPerInch}, "inch": {Length, MMPerInch}, "inches": {Length, MMPerInch}, `"`: {Length, MMPerInch},
-	"ft": {Length, 12 * MMPerInch}, "foot": {Length, 12 * MMPerInch}, "feet": {Length, 12 * MMPerInch}, "'": {Length, 12 * MMPerInch},
+	"ft": {Length, 12 * MMPerInch}, "foot": {Length, 12 * MMPerInch}, "feet": {Length, 12 * MMPerInch},
+	"'": {Length, 12 * MMPerInch},
 	"g": {Mass, 0.001}, "kg": {Mass, 1}, "t": {Mass, 1000},
 	"lb": {Mass, KgPerPound}, "lbs": {Mass, KgPerPound}, "oz": {Mass, KgPerPound / 16},
-	"ml": {Volume, 0.001}, "l": {Volume, 1}, "litre": {Volume, 1}, "litres": {Volume, 1}, "liter": {Volume, 1}, "liters": {Volume, 1},
-	"km": {Distance, 1}, "mi": {Distance, KmPerMile}, "mile": {Distance, KmPerMile}, "miles": {Distance, KmPerMile},
+	"ml": {Volume, 0.001}, "l": {Volume, 1}, "litre": {Volume, 1}, "litres": {Volume, 1}, "liter": {Volume, 1},
+	"liters": {Volume, 1},
+	"km":     {Distance, 1}, "mi": {Distance, KmPerMile}, "mile": {Distance, KmPerMile}, "miles": {Distance, KmPerMile},
 	"°": {Angle, 1}, "deg": {Angle, 1},
 	"gal": {Volume, LitresPerGal}, "qt": {Volume, LitresPerGal / 4}, "impgal": {Volume, 4.54609},
 }

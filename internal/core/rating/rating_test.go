@@ -35,7 +35,8 @@ func moves(id fitout.LimitID, kg float64) []fitout.LimitMoved {
 }
 
 func TestTyreTable(t *testing.T) {
-	for index, want := range map[int]float64{70: 335, 100: 800, 110: 1060, 115: 1215, 120: 1400, 121: 1450, 126: 1700, 130: 1900} {
+	for index, want := range map[int]float64{70: 335, 100: 800, 110: 1060, 115: 1215, 120: 1400, 121: 1450, 126: 1700,
+		130: 1900} {
 		kg, ok := TyreKg(index)
 		assert.True(t, ok)
 		assert.Equal(t, want, kg, "index %d", index)
@@ -88,7 +89,8 @@ func TestTyresBindBelowTheUpgradedAxle(t *testing.T) {
 	assert.Equal(t, 2120.0, r.Kg)
 	assert.Equal(t, ByTyres, binding(r))
 
-	v = with(v, fitout.Modification{ID: "t", Name: "Light truck tyres", Kind: fitout.NewTyres, Axle: fitout.BothAxles, Tyre: fitout.Tyre{Index: 121}})
+	v = with(v, fitout.Modification{ID: "t", Name: "Light truck tyres", Kind: fitout.NewTyres, Axle: fitout.BothAxles,
+		Tyre: fitout.Tyre{Index: 121}})
 	r = Of(&v, fitout.LimitRearAxle)
 	assert.Equal(t, 2300.0, r.Kg, "with heavier tyres the upgrade binds")
 }
@@ -124,13 +126,15 @@ func TestAnUnstatedPlateStaysUnstatedUnderKnownTyres(t *testing.T) {
 
 // Whatever is fitted, nothing but an upgrade lets a limit rise above the plate.
 func TestOnlyUpgradesRaise(t *testing.T) {
-	kinds := []fitout.ModificationKind{fitout.Springs, fitout.Airbags, fitout.NewTyres, fitout.RoofRack, fitout.Bar, fitout.Winch, fitout.LongRangeTank, fitout.Towing, fitout.OtherChange}
+	kinds := []fitout.ModificationKind{fitout.Springs, fitout.Airbags, fitout.NewTyres, fitout.RoofRack, fitout.Bar,
+		fitout.Winch, fitout.LongRangeTank, fitout.Towing, fitout.OtherChange}
 	rapid.Check(t, func(t *rapid.T) {
 		v := ute()
 		v.Limits.RoofMoving.Kg, v.Limits.Ball.Kg = 100, 300
 		for range rapid.IntRange(0, 6).Draw(t, "n") {
 			v = with(v, fitout.Modification{
-				Kind: rapid.SampledFrom(kinds).Draw(t, "kind"), Axle: fitout.BothAxles, Tyre: fitout.Tyre{Index: rapid.IntRange(0, 140).Draw(t, "index")},
+				Kind: rapid.SampledFrom(kinds).Draw(t, "kind"), Axle: fitout.BothAxles,
+				Tyre:   fitout.Tyre{Index: rapid.IntRange(0, 140).Draw(t, "index")},
 				Limits: moves(rapid.SampledFrom(fitout.LimitIDs[:]).Draw(t, "limit"), rapid.Float64Range(0, 9000).Draw(t, "kg")),
 			})
 		}

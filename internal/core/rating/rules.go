@@ -18,7 +18,8 @@ func ratingsShort(p *plan.Plan) []fitout.Finding {
 	return []fitout.Finding{{
 		Rule: "ratings-short", Severity: fitout.Note, Subject: fitout.Subject{Kind: "limit", ID: "gross"},
 		Title: "Axle limits bind before the gross",
-		Sentence: fmt.Sprintf("The axle limits add up to %s, less than the %s of %s. Check the figures against the plate; if they are right, the %s can never be used up.",
+		Sentence: fmt.Sprintf("The axle limits add up to %s, less than the %s of %s. Check the figures against the plate; "+
+			"if they are right, the %s can never be used up.",
 			p.Say.Mass(sum), p.Say.Term(fitout.TermGross), p.Say.Mass(gross.Kg), p.Say.Term(fitout.TermGross)),
 		Value: gross.Kg, Limit: sum, Margin: sum - gross.Kg, Unit: "kg", Source: words.Source(gross.Source),
 	}}
@@ -32,9 +33,10 @@ func extensionUncertified(p *plan.Plan) []fitout.Finding {
 	}
 	return []fitout.Finding{{
 		Rule: "extension-uncertified", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "vehicle"},
-		Title:    "Wheelbase extension without certificate",
-		Sentence: fmt.Sprintf("The figures count with a wheelbase of %s. A structural change belongs to certified people under local rules; ratings may change with it.", p.Say.Length(p.Load.Wheelbase)),
-		Value:    e.By, Unit: "mm", Source: "practice",
+		Title: "Wheelbase extension without certificate",
+		Sentence: fmt.Sprintf("The figures count with a wheelbase of %s. A structural change belongs to certified people "+
+			"under local rules; ratings may change with it.", p.Say.Length(p.Load.Wheelbase)),
+		Value: e.By, Unit: "mm", Source: "practice",
 	}}
 }
 
@@ -51,10 +53,12 @@ func upgradeUncertified(p *plan.Plan) []fitout.Finding {
 		switch m.Certificate {
 		case fitout.Planned, fitout.NotNeeded:
 			f.Rule, f.Severity, f.Title = "upgrade-uncertified", fitout.Caution, m.Name+" is not certified yet"
-			f.Sentence = fmt.Sprintf("The plan counts on %s. Until certified people have approved it under local rules, the plate's limits hold; axle ratings do not always rise with it.", words.Lower(m.Name))
+			f.Sentence = fmt.Sprintf("The plan counts on %s. Until certified people have approved it under local rules, the "+
+				"plate's limits hold; axle ratings do not always rise with it.", words.Lower(m.Name))
 		case fitout.AfterFirst:
 			f.Rule, f.Severity, f.Title = "upgrade-after-first", fitout.Note, m.Name+" was certified after first registration"
-			f.Sentence = "In many places it matters whether an upgrade was certified before or after the first registration, and it may not hold where the vehicle is registered next. Ask before counting on it elsewhere."
+			f.Sentence = "In many places it matters whether an upgrade was certified before or after the first registration, " +
+				"and it may not hold where the vehicle is registered next. Ask before counting on it elsewhere."
 		default:
 			continue
 		}
@@ -78,7 +82,8 @@ func raisesNothing(p *plan.Plan) []fitout.Finding {
 			found = append(found, fitout.Finding{
 				Rule: "raises-no-rating", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "modification", ID: m.ID},
 				Title: m.Name + " raises no rating",
-				Sentence: fmt.Sprintf("%s levels the vehicle and may carry it better, but raises no limit: the %s written to it does not count. Only a certified upgrade moves a limit.",
+				Sentence: fmt.Sprintf("%s levels the vehicle and may carry it better, but raises no limit: the %s written to it "+
+					"does not count. Only a certified upgrade moves a limit.",
 					m.Name, p.Say.Mass(moved.Kg)),
 				Value: moved.Kg, Unit: "kg", Source: "practice",
 			})
@@ -100,9 +105,12 @@ func tyreUnknown(p *plan.Plan) []fitout.Finding {
 			continue
 		}
 		found = append(found, fitout.Finding{
-			Rule: "tyre-index-unknown", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "limit", ID: string(axle) + "-tyre"},
+			Rule: "tyre-index-unknown", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "limit", ID: string(axle) +
+				"-tyre"},
 			Title: fmt.Sprintf("Load index %d is not in the table", index),
-			Sentence: fmt.Sprintf("The %s axle's %ss are entered with load index %d; the table goes from %d to %d. Read the side wall again: the index is the number before the speed letter. Until then nothing is known of what the %ss carry.",
+			Sentence: fmt.Sprintf("The %s axle's %ss are entered with load index %d; the table goes from %d to %d. Read the "+
+				"side wall again: the index is the number before the speed letter. Until then nothing is known of what the %ss "+
+				"carry.",
 				axle, p.Say.Term(fitout.TermTyre), index, FirstIndex, LastIndex, p.Say.Term(fitout.TermTyre)),
 			Value: float64(index), Limit: LastIndex, Source: "data sheet",
 		})

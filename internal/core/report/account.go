@@ -73,7 +73,8 @@ var cautions = []string{
 	"Limits come from the vehicle's plate and papers, not from this tool.",
 	"Masses that were not weighed are estimates; the last word has a public weighbridge.",
 	"Corner loads and tip angles are simplified.",
-	"Brakes, steering, seat belts, mains voltage, gas, fuel systems, structural changes and gross-mass upgrades belong to licensed or certified people under local rules.",
+	"Brakes, steering, seat belts, mains voltage, gas, fuel systems, structural changes and gross-mass upgrades belong " +
+		"to licensed or certified people under local rules.",
 }
 
 // AccountOf accounts for a state of a job's chosen variant, by its name: see
@@ -96,7 +97,8 @@ func AccountOf(j *fitout.Job, at string) (Account, error) {
 			return
 		}
 		axles := load.Moments{}.Add(m).Axles(p.Load.Wheelbase)
-		a.Rows = append(a.Rows, AccountRow{id, group, name, source, m.Kg, m.X, m.Y, m.Z, m.Kg * m.X / 1000, axles.Front, axles.Rear})
+		a.Rows = append(a.Rows, AccountRow{id, group, name, source, m.Kg, m.X, m.Y, m.Z, m.Kg * m.X / 1000, axles.Front,
+			axles.Rear})
 	}
 	add("", "Vehicle", "Dry vehicle", "baseline", p.Load.Dry)
 	for i := range p.Vehicle.Parts {
@@ -133,7 +135,8 @@ func AccountOf(j *fitout.Job, at string) (Account, error) {
 	}
 	a.Sum = AccountRow{Name: "Together"}
 	for _, r := range a.Rows {
-		a.Sum.Kg, a.Sum.Moment, a.Sum.Front, a.Sum.Rear = a.Sum.Kg+r.Kg, a.Sum.Moment+r.Moment, a.Sum.Front+r.Front, a.Sum.Rear+r.Rear
+		a.Sum.Kg, a.Sum.Moment, a.Sum.Front, a.Sum.Rear = a.Sum.Kg+r.Kg, a.Sum.Moment+r.Moment, a.Sum.Front+r.Front,
+			a.Sum.Rear+r.Rear
 	}
 	pads := t.PadsIn(in)
 	a.Formulas = formulas(p, &a, in, pads)
@@ -163,14 +166,18 @@ func othersIn(t *limits.Table, in *limits.Situation) []AccountOther {
 func baselineWords(p *plan.Plan) string {
 	b := &p.Given.Vehicle.Baseline
 	said := map[fitout.Definition]string{
-		fitout.Tare: "tare: 10 L of fuel, nobody aboard", fitout.Kerb: "kerb: full fuel, nobody aboard", fitout.RunningOrder: "mass in running order: 90 % fuel and a driver of 75 kg",
-		fitout.Unladen: "unladen: no fuel, nobody aboard", fitout.AsWeighed: fmt.Sprintf("as weighed, %d tickets combined, each with what was aboard that day taken off", len(p.Load.Weighing.Tickets)),
+		fitout.Tare: "tare: 10 L of fuel, nobody aboard", fitout.Kerb: "kerb: full fuel, nobody aboard",
+		fitout.RunningOrder: "mass in running order: 90 % fuel and a driver of 75 kg",
+		fitout.Unladen:      "unladen: no fuel, nobody aboard",
+		fitout.AsWeighed: fmt.Sprintf("as weighed, %d tickets combined, each with what was aboard that day taken off",
+			len(p.Load.Weighing.Tickets)),
 	}[b.Definition]
 	if b.Definition != fitout.AsWeighed && b.Split == fitout.SplitAssumed {
 		said += "; the axle split is assumed"
 	}
 	dry := load.Moments{}.Add(p.Load.Dry).Axles(p.Load.Wheelbase)
-	return fmt.Sprintf("The empty figure is %s. Each of these is taken off at its own station, which leaves the dry vehicle: front %s, rear %s.", said, p.Say.Mass(dry.Front), p.Say.Mass(dry.Rear))
+	return fmt.Sprintf("The empty figure is %s. Each of these is taken off at its own station, which leaves the dry "+
+		"vehicle: front %s, rear %s.", said, p.Say.Mass(dry.Front), p.Say.Mass(dry.Rear))
 }
 
 // formulas are the figures of statics with their numbers put in, in kg and mm.
@@ -180,18 +187,29 @@ func formulas(p *plan.Plan, a *Account, in *limits.Situation, pads []limits.Pad)
 	ssf, tip := load.Stability(p.Load.TrackFront, p.Load.TrackRear, max(1, c.Z))
 	n := func(x float64) string { return fmt.Sprintf("%.1f", x) }
 	all := []Formula{
-		{"rear", "Rear axle", "R = Σ m x / L", fmt.Sprintf("%s kg·m × 1000 / %s mm = %s kg", n(a.Sum.Moment), n(L), n(a.Sum.Rear))},
+		{"rear", "Rear axle", "R = Σ m x / L", fmt.Sprintf("%s kg·m × 1000 / %s mm = %s kg", n(a.Sum.Moment), n(L),
+			n(a.Sum.Rear))},
 		{"front", "Front axle", "F = Σ m − R", fmt.Sprintf("%s − %s = %s kg", n(a.Sum.Kg), n(a.Sum.Rear), n(a.Sum.Front))},
 		{"gross", "Gross", "M = Σ m", fmt.Sprintf("%d masses: %s kg", len(a.Rows), n(a.Sum.Kg))},
-		{"centre", "Centre of gravity", "x = Σ m x / Σ m, y and z likewise", fmt.Sprintf("%s, %s, %s mm, without trailer", n(c.X), n(c.Y), n(c.Z))},
-		{"sides", "Left and right wheels", "each mass by ½ ∓ y / T on its axle, an estimate", fmt.Sprintf("%s and %s kg", n(corners.Left()), n(corners.Right()))},
-		{"front-share", "Front share", "F / M", fmt.Sprintf("%s / %s: %.1f %%", n(a.Sum.Front), n(a.Sum.Kg), 100*a.Sum.Front/max(1, a.Sum.Kg))},
-		{"grade", fmt.Sprintf("Nose up %d°", balance.GradeDegrees), "R = M (x cos θ + z sin θ) / L, F = M cos θ − R", fmt.Sprintf("front %s, rear %s kg, without trailer", n(in.Moments.OnGrade(L, balance.GradeDegrees).Front), n(in.Moments.OnGrade(L, balance.GradeDegrees).Rear))},
-		{"tip", "Side tip angle", "atan(T / 2z), an upper bound", fmt.Sprintf("static stability factor %.3f, %.1f°", ssf, tip)},
+		{"centre", "Centre of gravity", "x = Σ m x / Σ m, y and z likewise", fmt.Sprintf("%s, %s, %s mm, without trailer",
+			n(c.X), n(c.Y), n(c.Z))},
+		{"sides", "Left and right wheels", "each mass by ½ ∓ y / T on its axle, an estimate",
+			fmt.Sprintf("%s and %s kg", n(corners.Left()), n(corners.Right()))},
+		{"front-share", "Front share", "F / M", fmt.Sprintf("%s / %s: %.1f %%", n(a.Sum.Front), n(a.Sum.Kg),
+			100*a.Sum.Front/max(1, a.Sum.Kg))},
+		{"grade", fmt.Sprintf("Nose up %d°", balance.GradeDegrees), "R = M (x cos θ + z sin θ) / L, F = M cos θ − R",
+			fmt.Sprintf("front %s, rear %s kg, without trailer", n(in.Moments.OnGrade(L, balance.GradeDegrees).Front),
+				n(in.Moments.OnGrade(L, balance.GradeDegrees).Rear))},
+		{"tip", "Side tip angle", "atan(T / 2z), an upper bound", fmt.Sprintf("static stability factor %.3f, %.1f°", ssf,
+			tip)},
 	}
 	if t := p.Job.Trailer; t != nil && in.State.Coupled {
-		all = append(all, Formula{"combination", "Combination", "M + trailer − what it puts on the vehicle", fmt.Sprintf("%s + %s − %s = %s kg", n(a.Sum.Kg), n(in.Trailer), n(p.Load.Towing.Vehicle.Gross()), n(a.Sum.Kg+p.Load.Towing.TrailerAxle+in.Moments.Towed))})
-		all = append(all, Formula{"ball", "Ball on the axles", "R + B (L + overhang) / L, F − B overhang / L", fmt.Sprintf("ball %s kg, overhang %s mm: rear %+.1f, front %+.1f kg", n(t.Ball), n(p.Vehicle.Hitch.Overhang), p.Load.Towing.Vehicle.Rear, p.Load.Towing.Vehicle.Front)})
+		all = append(all, Formula{"combination", "Combination", "M + trailer − what it puts on the vehicle",
+			fmt.Sprintf("%s + %s − %s = %s kg", n(a.Sum.Kg), n(in.Trailer), n(p.Load.Towing.Vehicle.Gross()),
+				n(a.Sum.Kg+p.Load.Towing.TrailerAxle+in.Moments.Towed))})
+		all = append(all, Formula{"ball", "Ball on the axles", "R + B (L + overhang) / L, F − B overhang / L",
+			fmt.Sprintf("ball %s kg, overhang %s mm: rear %+.1f, front %+.1f kg", n(t.Ball), n(p.Vehicle.Hitch.Overhang),
+				p.Load.Towing.Vehicle.Rear, p.Load.Towing.Vehicle.Front)})
 	}
 	for i := range pads {
 		if l := &pads[i]; l.Limit > 0 {

@@ -15,7 +15,8 @@ import (
 func TestTheAccountAddsUpToThePads(t *testing.T) {
 	j := example.Laden(t, 40)
 	j.Trailer = &fitout.Trailer{Source: fitout.DataSheet, Name: "Box trailer", Coupled: true, Mass: 900, Ball: 80}
-	j.Vehicle.Parts = []fitout.Part{{ID: "spare", Name: "Spare wheel", Mass: 30, At: fitout.Point{X: 3800}, InBaseline: true, State: fitout.Moved, MovedTo: &fitout.Point{X: 1000, Z: 1900}, Source: fitout.ByScale}}
+	j.Vehicle.Parts = []fitout.Part{{ID: "spare", Name: "Spare wheel", Mass: 30, At: fitout.Point{X: 3800},
+		InBaseline: true, State: fitout.Moved, MovedTo: &fitout.Point{X: 1000, Z: 1900}, Source: fitout.ByScale}}
 	of := assess.Of(&j)
 	a, err := report.AccountOf(&j, "")
 	require.NoError(t, err)
@@ -45,7 +46,9 @@ func TestWhatTheCardLeavesIsWhatIsLeft(t *testing.T) {
 			more.Variants = append([]fitout.Variant{}, j.Variants...)
 			v := more.ChosenVariant()
 			bay := j.Vehicle.Bays[i]
-			v.Items = append(append([]fitout.Item{}, v.Items...), fitout.Item{ID: "more", Name: "More", Form: fitout.FormBox, Mass: kg, Presence: fitout.Presence{Kind: fitout.Always}, Source: fitout.ByScale, At: fitout.Point{X: bay.At.X + bay.LengthLeft/2, Y: bay.At.Y, Z: bay.At.Z}})
+			v.Items = append(append([]fitout.Item{}, v.Items...), fitout.Item{ID: "more", Name: "More", Form: fitout.FormBox,
+				Mass: kg, Presence: fitout.Presence{Kind: fitout.Always}, Source: fitout.ByScale, At: fitout.Point{X: bay.At.X +
+					bay.LengthLeft/2, Y: bay.At.Y, Z: bay.At.Z}})
 			for _, pad := range assess.Of(&more).Pads {
 				if pad.State == "over" {
 					return false

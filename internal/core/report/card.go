@@ -70,12 +70,14 @@ func rooms(p *plan.Plan, t *limits.Table) []CardRoom {
 		thing := fitout.Item{Bay: b.ID}
 		middle := space.RoomBox(b).Middle()
 		at := load.Moments{}.Add(load.Mass{Kg: 1, X: middle.X, Y: middle.Y, Z: middle.Z})
-		all = append(all, roomLeft(t, b.Name, p.LoadIn(b.ID), "bay:"+b.ID, load.Carrier{Kind: load.OneItem, Item: &thing}, at))
+		all = append(all, roomLeft(t, b.Name, p.LoadIn(b.ID), "bay:"+b.ID, load.Carrier{Kind: load.OneItem, Item: &thing},
+			at))
 	}
 	if onRoof := t.Get("roof"); onRoof != nil && !roof {
 		facts := onRoof.Facts()
 		all = append(all, CardRoom{
-			Name: facts.Title, Rating: facts.Bound.Figure(), Left: facts.Bound.Figure(), Binds: "its own rating; no space is measured there",
+			Name: facts.Title, Rating: facts.Bound.Figure(), Left: facts.Bound.Figure(),
+			Binds: "its own rating; no space is measured there",
 		})
 	}
 	if ball := rating.In(p).Get(fitout.LimitBall); ball.Kg > 0 {
@@ -138,7 +140,9 @@ func tyreNotes(p *plan.Plan) []string {
 	notes := []string{}
 	for _, axle := range []fitout.WhichAxle{fitout.FrontAxle, fitout.RearAxle} {
 		if tyre, _ := rating.TyreOn(p.Vehicle, axle); tyre.Index > 0 {
-			notes = append(notes, fmt.Sprintf("Tyres %s: load index %d. Set their pressure for this load by the maker's table, cold.", axle, tyre.Index))
+			notes = append(notes,
+				fmt.Sprintf("Tyres %s: load index %d. Set their pressure for this load by the maker's table, cold.", axle,
+					tyre.Index))
 		}
 	}
 	for i := range p.Vehicle.Modifications {

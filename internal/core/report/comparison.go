@@ -73,7 +73,8 @@ func Compare(j *fitout.Job, ids []string) []VariantFigures {
 // VariantOf is a plan as it is compared with the first of its fellows, with what was
 // found of it.
 func VariantOf(s, first *plan.Plan, findings []fitout.Finding) VariantFigures {
-	f := VariantFigures{ID: s.Variant.ID, Height: s.Highest(), Sides: 0, Centre: s.Now.Centre().Z, Findings: []fitout.Finding{}, Parts: []VariantPart{}, Differs: differences(s, first)}
+	f := VariantFigures{ID: s.Variant.ID, Height: s.Highest(), Sides: 0, Centre: s.Now.Centre().Z,
+		Findings: []fitout.Finding{}, Parts: []VariantPart{}, Differs: differences(s, first)}
 	corners := s.Now.Corners(s.Load.Wheelbase, s.Load.TrackFront, s.Load.TrackRear)
 	f.Sides = corners.FrontRight + corners.RearRight - corners.FrontLeft - corners.RearLeft
 	table, scene := limits.Of(s), fit.Of(s)
@@ -129,7 +130,8 @@ func VariantOf(s, first *plan.Plan, findings []fitout.Finding) VariantFigures {
 // calls have them, and points for each kg of what is bought whole. Practice
 // figures for comparing, not a quote.
 var (
-	wallPrice   = map[fitout.Material]float64{fitout.Plywood: 1, fitout.Extrusion: 3, fitout.Aluminium: 4, fitout.FoamCore: 4}
+	wallPrice = map[fitout.Material]float64{fitout.Plywood: 1, fitout.Extrusion: 3, fitout.Aluminium: 4,
+		fitout.FoamCore: 4}
 	runnerPrice = map[fitout.Runner]float64{fitout.BallRunner: 4, fitout.StripRunner: 1, fitout.RollerRunner: 2}
 )
 
@@ -190,7 +192,8 @@ func sameModule(a, b *fitout.Item) bool {
 		return a.Module == b.Module
 	}
 	x, y := a.Module, b.Module
-	return x.Kind == y.Kind && x.Wall == y.Wall && x.Runner == y.Runner && x.Faces == y.Faces && x.Panel == y.Panel && x.Lining == y.Lining && x.Lock == y.Lock && x.Travel == y.Travel && x.Drop == y.Drop
+	return x.Kind == y.Kind && x.Wall == y.Wall && x.Runner == y.Runner && x.Faces == y.Faces && x.Panel == y.Panel &&
+		x.Lining == y.Lining && x.Lock == y.Lock && x.Travel == y.Travel && x.Drop == y.Drop
 }
 
 // way tells the way from one place to another.

@@ -83,14 +83,17 @@ func turnsOf(p *plan.Plan, i int, before, after *CurvePoint, from float64) []Cur
 			return
 		}
 		litres := from + way*(after.Litres-from)
-		turns = append(turns, CurveTurn{At: float64(i-1) + way, Axle: axle, Text: fmt.Sprintf("%s, with %s left in %s.", text, p.Say.Volume(litres), words.Lower(after.Of))})
+		turns = append(turns, CurveTurn{At: float64(i-1) + way, Axle: axle, Text: fmt.Sprintf("%s, with %s left in %s.", text,
+			p.Say.Volume(litres), words.Lower(after.Of))})
 	}
 	share := p.Job.Practice.FrontShare
 	light := func(c *CurvePoint) float64 { return share*c.Gross - c.Front }
-	cross("front", light(before), light(after), "", fmt.Sprintf("The front becomes too light to steer, below %.0f %% of the gross", 100*share))
+	cross("front", light(before), light(after), "",
+		fmt.Sprintf("The front becomes too light to steer, below %.0f %% of the gross", 100*share))
 	if limit := limits.Of(p).Get("rear").Facts().Bound.Figure(); limit > 0 {
 		of := p.Say.Mass(limit)
-		cross("rear", before.Rear-limit, after.Rear-limit, "The rear axle comes within its limit of "+of, "The rear axle passes its limit of "+of)
+		cross("rear", before.Rear-limit, after.Rear-limit, "The rear axle comes within its limit of "+of,
+			"The rear axle passes its limit of "+of)
 	}
 	return turns
 }

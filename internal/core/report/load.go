@@ -94,7 +94,8 @@ func rows(t *limits.Table) []limits.Named {
 func column(p *plan.Plan, l limits.Limit) LimitColumn {
 	f := l.Facts()
 	_, least := f.Bound.(limits.Least)
-	c := LimitColumn{ID: f.ID, Title: f.Title, Limit: f.Bound.Figure(), Least: least, Towing: f.Towing, Unit: f.Unit, Note: f.Note}
+	c := LimitColumn{ID: f.ID, Title: f.Title, Limit: f.Bound.Figure(), Least: least, Towing: f.Towing, Unit: f.Unit,
+		Note: f.Note}
 	worst := limits.In(p, l.Worst())
 	c.Worst = &WorstOf{CaseCell: cell(p, f, l.Load(worst)), Words: p.State(l.Worst())}
 	return c
@@ -102,7 +103,8 @@ func column(p *plan.Plan, l limits.Limit) LimitColumn {
 
 // gradeColumns are for information: no rating holds the load nose up.
 func gradeColumns() []LimitColumn {
-	note := fmt.Sprintf("nose up %d°, without trailer; for grip and braking feel, never held against a rating", balance.GradeDegrees)
+	note := fmt.Sprintf("nose up %d°, without trailer; for grip and braking feel, never held against a rating",
+		balance.GradeDegrees)
 	return []LimitColumn{
 		{ID: "grade-front", Title: "Front, nose up", Info: true, Unit: "kg", Note: note},
 		{ID: "grade-rear", Title: "Rear, nose up", Info: true, Unit: "kg", Note: note},

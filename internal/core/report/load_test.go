@@ -19,7 +19,8 @@ import (
 func touring(t *testing.T) fitout.Job {
 	j := example.Laden(t, 30)
 	v := j.ChosenVariant()
-	v.Switches = []fitout.Switch{{ID: "raft", Name: "Raft", On: false}, {ID: "motor", Name: "Motor", On: true, Requires: &fitout.Require{Switch: "raft"}}}
+	v.Switches = []fitout.Switch{{ID: "raft", Name: "Raft", On: false}, {ID: "motor", Name: "Motor", On: true,
+		Requires: &fitout.Require{Switch: "raft"}}}
 	for i := range v.Items {
 		switch item := &v.Items[i]; item.ID {
 		case "swags":
@@ -27,11 +28,13 @@ func touring(t *testing.T) fitout.Job {
 		case "chairs":
 			item.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: "motor"}
 		case "water":
-			item.Mass, item.Presence = 9, fitout.Presence{Kind: fitout.ByLevel, Level: &fitout.Level{Max: 66, Now: 30, Density: 1}}
+			item.Mass, item.Presence = 9, fitout.Presence{Kind: fitout.ByLevel, Level: &fitout.Level{Max: 66, Now: 30,
+				Density: 1}}
 		}
 	}
 	v.Cases = []fitout.Case{
-		{ID: "full", Name: "Leaving full", Switches: []fitout.CaseSwitch{{Switch: "raft", On: true}}, Levels: []fitout.CaseLevel{{Of: "water", Litres: 500}, {Of: "gone", Litres: 5}}},
+		{ID: "full", Name: "Leaving full", Switches: []fitout.CaseSwitch{{Switch: "raft", On: true}},
+			Levels: []fitout.CaseLevel{{Of: "water", Litres: 500}, {Of: "gone", Litres: 5}}},
 		{ID: "empty", Name: "Coming home", Levels: []fitout.CaseLevel{{Of: "water", Litres: 0}, {Of: "fuel", Litres: 5}}},
 	}
 	require.NoError(t, fitout.Validate(&j))
@@ -60,7 +63,8 @@ func TestCasesAgainstLimits(t *testing.T) {
 		assert.InDelta(t, pad.Load, cellOf(t, &f, "State shown", pad.ID).Load, 1e-6, "the state shown is what the pads show")
 		assert.InDelta(t, pad.Worst, cellOf(t, &f, "Worst for "+words.Lower(pad.Title), pad.ID).Load, 1e-6)
 		for _, c := range f.Cases {
-			assert.LessOrEqual(t, cellOf(t, &f, c.Name, pad.ID).Load, pad.Worst+1e-6, "no case is worse than the worst: %s", c.Name)
+			assert.LessOrEqual(t, cellOf(t, &f, c.Name, pad.ID).Load, pad.Worst+1e-6, "no case is worse than the worst: %s",
+				c.Name)
 		}
 	}
 	// 66 L are all that the tank holds; the motor comes with the raft.
@@ -78,9 +82,12 @@ func TestTheWayFromFullToEmptySaysWhereALimitIsPassed(t *testing.T) {
 	j := touring(t)
 	v := j.ChosenVariant()
 	v.UsedUp = []fitout.UsedFirst{{Of: "water"}}
-	waste := fitout.Item{ID: "waste", Name: "Waste tank", Form: fitout.FormTank, Mass: 4, Source: fitout.DataSheet, At: fitout.Point{X: 4300, Z: 700},
-		Size: fitout.Size{Length: 100, Width: 100, Height: 100}, Presence: fitout.Presence{Kind: fitout.ByLevel, Level: &fitout.Level{Max: 20, Density: 1}},
-		Module: &fitout.Module{Kind: fitout.WasteTank, Faces: fitout.FaceNone, Wall: fitout.NoMaterial, Runner: fitout.NoRunner, Stack: fitout.Beside, Cells: []fitout.Cell{}, Fixings: []fitout.Fixing{}}}
+	waste := fitout.Item{ID: "waste", Name: "Waste tank", Form: fitout.FormTank, Mass: 4, Source: fitout.DataSheet,
+		At:   fitout.Point{X: 4300, Z: 700},
+		Size: fitout.Size{Length: 100, Width: 100, Height: 100}, Presence: fitout.Presence{Kind: fitout.ByLevel,
+			Level: &fitout.Level{Max: 20, Density: 1}},
+		Module: &fitout.Module{Kind: fitout.WasteTank, Faces: fitout.FaceNone, Wall: fitout.NoMaterial,
+			Runner: fitout.NoRunner, Stack: fitout.Beside, Cells: []fitout.Cell{}, Fixings: []fitout.Fixing{}}}
 	v.Items = append(v.Items, waste)
 	curve := report.LoadOf(&j).Curve
 	require.Len(t, curve, 9, "full, and four quarters of each of two")
@@ -135,7 +142,8 @@ func BenchmarkFortyCases(b *testing.B) {
 	}
 	v.Cases = nil
 	for k := range 40 {
-		v.Cases = append(v.Cases, fitout.Case{ID: fmt.Sprint("case", k), Name: fmt.Sprint("Case ", k), Levels: []fitout.CaseLevel{{Of: "fuel", Litres: float64(k)}}})
+		v.Cases = append(v.Cases, fitout.Case{ID: fmt.Sprint("case", k), Name: fmt.Sprint("Case ", k),
+			Levels: []fitout.CaseLevel{{Of: "fuel", Litres: float64(k)}}})
 	}
 	for b.Loop() {
 		report.LoadOf(&j)

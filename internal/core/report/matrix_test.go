@@ -35,7 +35,8 @@ func TestEveryLimitIsInTheMatrix(t *testing.T) {
 	assert.InDelta(t, 2, shown("seats"), 0)
 	assert.InDelta(t, 40, shown("roof"), 1e-6)
 	assert.InDelta(t, 120, shown("bay:tray"), 1e-6)
-	assert.InDelta(t, 75+75+40+120+90, shown("placard"), 1e-6, "people, load and ball; what rides on the trailer is none of it")
+	assert.InDelta(t, 75+75+40+120+90, shown("placard"), 1e-6,
+		"people, load and ball; what rides on the trailer is none of it")
 
 	limits := map[string]report.LimitColumn{}
 	for _, c := range f.Columns {
@@ -103,7 +104,8 @@ func TestMoreInSeatsThanThereAre(t *testing.T) {
 func TestSleepersAreOnTheParkedRoof(t *testing.T) {
 	j := example.Travelling()
 	j.Brief.Camp.SleepWhere = fitout.SleepRoof
-	j.Brief.Travellers = []fitout.Traveller{{ID: "ann", Name: "Ann", Kind: fitout.TravellerPerson, Mass: 75, Height: 1700, Sleeps: true}, {ID: "bo", Name: "Bo", Kind: fitout.TravellerPerson, Mass: 115, Height: 1800, Sleeps: true}}
+	j.Brief.Travellers = []fitout.Traveller{{ID: "ann", Name: "Ann", Kind: fitout.TravellerPerson, Mass: 75, Height: 1700,
+		Sleeps: true}, {ID: "bo", Name: "Bo", Kind: fitout.TravellerPerson, Mass: 115, Height: 1800, Sleeps: true}}
 	f := report.LoadOf(&j)
 	parked := cellOf(t, &f, "State shown", "roof-parked")
 	assert.InDelta(t, 40+75+115, parked.Load, 1e-6)
@@ -117,10 +119,15 @@ func TestShowingACaseSetsTheStateShown(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		j := example.Travelling()
 		v := &j.Variants[0]
-		v.Switches = []fitout.Switch{{ID: "raft", Name: "Raft", On: rapid.Bool().Draw(t, "raft")}, {ID: "motor", Name: "Motor", On: true, Requires: &fitout.Require{Switch: "raft"}}}
+		v.Switches = []fitout.Switch{{ID: "raft", Name: "Raft", On: rapid.Bool().Draw(t, "raft")},
+			{ID: "motor", Name: "Motor", On: true, Requires: &fitout.Require{Switch: "raft"}}}
 		v.Choices = []fitout.Choice{{ID: "top", Name: "Top", None: true, Members: []fitout.Member{{ID: "box", Name: "Box"}}}}
-		example.Add(&j, "raft", 35, 3900, func(i *fitout.Item) { i.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: "raft"} })
-		example.Add(&j, "motor", 20, 4000, func(i *fitout.Item) { i.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: "motor"} })
+		example.Add(&j, "raft", 35, 3900, func(i *fitout.Item) {
+			i.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: "raft"}
+		})
+		example.Add(&j, "motor", 20, 4000, func(i *fitout.Item) {
+			i.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: "motor"}
+		})
 		example.Add(&j, "box", 25, 2400, func(i *fitout.Item) {
 			i.Presence = fitout.Presence{Kind: fitout.ByChoice, Choice: "top", Member: "box"}
 		})
@@ -131,8 +138,11 @@ func TestShowingACaseSetsTheStateShown(t *testing.T) {
 		c := fitout.Case{ID: "drawn", Name: "Drawn", Coupled: on("coupled"),
 			Switches: []fitout.CaseSwitch{{Switch: "raft", On: on("raft on")}, {Switch: "motor", On: on("motor on")}},
 			Choices:  []fitout.CaseChoice{{Choice: "top", Member: rapid.SampledFrom([]string{"", "box"}).Draw(t, "top")}},
-			Levels:   []fitout.CaseLevel{{Of: "jar", Litres: rapid.Float64Range(0, 60).Draw(t, "jar")}, {Of: j.Vehicle.Tanks[0].ID, Litres: rapid.Float64Range(0, 200).Draw(t, "fuel")}},
-			People:   []fitout.CasePerson{{Item: "bo", Aboard: on("bo"), Seat: rapid.SampledFrom([]string{"", j.Vehicle.Seats[1].ID, j.Vehicle.Seats[len(j.Vehicle.Seats)-1].ID}).Draw(t, "seat")}},
+			Levels: []fitout.CaseLevel{{Of: "jar", Litres: rapid.Float64Range(0, 60).Draw(t, "jar")},
+				{Of: j.Vehicle.Tanks[0].ID, Litres: rapid.Float64Range(0, 200).Draw(t, "fuel")}},
+			People: []fitout.CasePerson{{Item: "bo", Aboard: on("bo"),
+				Seat: rapid.SampledFrom([]string{"", j.Vehicle.Seats[1].ID, j.Vehicle.Seats[len(j.Vehicle.Seats)-1].ID}).Draw(t,
+					"seat")}},
 		}
 		v.Cases = []fitout.Case{c}
 		shown, err := edit.ShowState(&j, "case:drawn")

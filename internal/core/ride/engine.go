@@ -68,7 +68,8 @@ func bumpClearance(p *plan.Plan) []fitout.Finding {
 		}
 		found = append(found, fitout.Finding{
 			Rule: "bump-clearance", Severity: fitout.Caution, Subject: fitout.Subject{Kind: axle + "-axle"}, Title: title,
-			Sentence: fmt.Sprintf("Loaded as shown the %s goes down %s against unladen, which leaves %s to the bump stop. Matched springs or less load bring it back; airbags level it and raise no rating.",
+			Sentence: fmt.Sprintf("Loaded as shown the %s goes down %s against unladen, which leaves %s to the bump stop. "+
+				"Matched springs or less load bring it back; airbags level it and raise no rating.",
 				axle, p.Say.Length(drop), p.Say.Length(max(0, left))),
 			Value: left, Limit: leastBump, Margin: left - leastBump, Unit: "mm", Source: "workshop rule",
 			Fixes: springFixes(axle, h),

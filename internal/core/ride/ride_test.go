@@ -34,11 +34,13 @@ func TestDepartureAngleShrinksAsTheRearGoesDown(t *testing.T) {
 	assert.InDelta(t, 26.0, clears(t, 1240, 560, 395), 0.05)
 	assert.InDelta(t, 21.5, clears(t, 1240, 560-101.6, 395), 0.05)
 
-	v := fitout.Vehicle{Wheelbase: 3150, TyreRadius: 395, LowPoints: []fitout.LowPoint{{ID: "bar", At: fitout.Point{X: 4390, Z: 560}}}}
+	v := fitout.Vehicle{Wheelbase: 3150, TyreRadius: 395,
+		LowPoints: []fitout.LowPoint{{ID: "bar", At: fitout.Point{X: 4390, Z: 560}}}}
 	angles := AnglesOf(&v, Height{Drop: 12.9, Known: true}, Height{Drop: 101.6, Known: true})
 	assert.InDelta(t, 26.0, angles.Departure.Unladen, 0.05)
 	assert.InDelta(t, 21.5, angles.Departure.Loaded, 0.05)
-	assert.Less(t, angles.Departure.WithRake, angles.Departure.Loaded, "a point beyond the axle goes down further than the axle")
+	assert.Less(t, angles.Departure.WithRake, angles.Departure.Loaded,
+		"a point beyond the axle goes down further than the axle")
 	assert.False(t, angles.Approach.Known, "no low point ahead of the front axle")
 }
 
@@ -52,7 +54,8 @@ func TestAPointOnTheGroundClearsNothing(t *testing.T) {
 
 // Without tyre radius both sides of a ridge under the middle are plain triangles.
 func TestRampOverOfAPointInTheMiddle(t *testing.T) {
-	v := fitout.Vehicle{Wheelbase: 3000, TyreRadius: 1e-9, LowPoints: []fitout.LowPoint{{ID: "sill", At: fitout.Point{X: 1500, Z: 300}}}}
+	v := fitout.Vehicle{Wheelbase: 3000, TyreRadius: 1e-9,
+		LowPoints: []fitout.LowPoint{{ID: "sill", At: fitout.Point{X: 1500, Z: 300}}}}
 	level := Height{Known: true}
 	assert.InDelta(t, 2*11.31, AnglesOf(&v, level, level).RampOver.Loaded, 0.01)
 }

@@ -114,11 +114,14 @@ func arches(b *fitout.Bay) []Check {
 	case width <= 0:
 		return nil
 	case clear <= 0:
-		return []Check{{Rule: "arches-meet", Wrong: true, Measure: []string{"obstacles", wider.ID, "width"}, Value: taken, Limit: width}}
+		return []Check{{Rule: "arches-meet", Wrong: true, Measure: []string{"obstacles", wider.ID, "width"}, Value: taken,
+			Limit: width}}
 	case b.BetweenArches >= width:
-		return []Check{{Rule: "arches-outside", Wrong: true, Measure: []string{"betweenArches"}, Value: b.BetweenArches, Limit: width}}
+		return []Check{{Rule: "arches-outside", Wrong: true, Measure: []string{"betweenArches"}, Value: b.BetweenArches,
+			Limit: width}}
 	case both && b.BetweenArches > 0 && math.Abs(clear-b.BetweenArches) > 2*tapeSlack:
-		return []Check{{Rule: "arches-do-not-add-up", Wrong: true, Measure: []string{"betweenArches"}, Value: b.BetweenArches, Limit: clear}}
+		return []Check{{Rule: "arches-do-not-add-up", Wrong: true, Measure: []string{"betweenArches"}, Value: b.BetweenArches,
+			Limit: clear}}
 	}
 	return nil
 }
@@ -143,10 +146,12 @@ func opening(b *fitout.Bay) []Check {
 	}
 	var all []Check
 	if across > 0 && o.Width > across+tapeSlack {
-		all = append(all, Check{Rule: "opening-too-wide", Wrong: true, Measure: []string{"opening", "width"}, Value: o.Width, Limit: across})
+		all = append(all, Check{Rule: "opening-too-wide", Wrong: true, Measure: []string{"opening", "width"}, Value: o.Width,
+			Limit: across})
 	}
 	if up > 0 && o.Height > 0 && sill+o.Height > up+tapeSlack {
-		all = append(all, Check{Rule: "opening-too-high", Wrong: true, Measure: []string{"opening", "height"}, Value: sill + o.Height, Limit: up})
+		all = append(all, Check{Rule: "opening-too-high", Wrong: true, Measure: []string{"opening", "height"}, Value: sill +
+			o.Height, Limit: up})
 	}
 	return all
 }
@@ -159,7 +164,8 @@ func inside(b *fitout.Bay) []Check {
 		o := &b.Obstacles[i]
 		beyond := func(field string, reach, limit float64) {
 			if limit > 0 && reach > limit+tapeSlack {
-				all = append(all, Check{Rule: "obstacle-outside", Wrong: true, Measure: []string{"obstacles", o.ID, field}, Name: o.Name, Value: reach, Limit: limit})
+				all = append(all, Check{Rule: "obstacle-outside", Wrong: true, Measure: []string{"obstacles", o.ID, field},
+					Name: o.Name, Value: reach, Limit: limit})
 			}
 		}
 		beyond("length", o.Front+o.Length, length)

@@ -49,7 +49,8 @@ func apex(p, a, b float64) (x, y float64, ok bool) {
 // irregular is how far a floor is from a rectangle: what opposite sides and the
 // diagonals differ by, mm.
 func (f floor) irregular() float64 {
-	return math.Abs(f[lengthLeft]-f[lengthRight]) + math.Abs(f[widthFront]-f[widthRear]) + math.Abs(f[diagonalLeft]-f[diagonalRight])
+	return math.Abs(f[lengthLeft]-f[lengthRight]) + math.Abs(f[widthFront]-f[widthRear]) +
+		math.Abs(f[diagonalLeft]-f[diagonalRight])
 }
 
 // suspect returns the measure that is most likely wrong and what it should be:

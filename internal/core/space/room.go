@@ -113,19 +113,22 @@ func Gap(b *fitout.Bay) (gap fitout.Box, ok bool) {
 	x, y, z := b.At.X, b.At.Y, b.At.Z
 	middle := x + box.Length/2
 	side := func(at float64) fitout.Box {
-		return fitout.Box{From: fitout.Point{X: middle - o.Width/2, Y: at, Z: z + o.Sill}, To: fitout.Point{X: middle + o.Width/2, Y: at, Z: z + o.Sill + o.Height}}
+		return fitout.Box{From: fitout.Point{X: middle - o.Width/2, Y: at, Z: z + o.Sill},
+			To: fitout.Point{X: middle + o.Width/2, Y: at, Z: z + o.Sill + o.Height}}
 	}
 	switch o.Face {
 	case fitout.FaceRear, fitout.FaceFront:
 		if o.Face == fitout.FaceRear {
 			x = max(floor[2].X, floor[3].X)
 		}
-		return fitout.Box{From: fitout.Point{X: x, Y: y - o.Width/2, Z: z + o.Sill}, To: fitout.Point{X: x, Y: y + o.Width/2, Z: z + o.Sill + o.Height}}, true
+		return fitout.Box{From: fitout.Point{X: x, Y: y - o.Width/2, Z: z + o.Sill}, To: fitout.Point{X: x, Y: y + o.Width/2,
+			Z: z + o.Sill + o.Height}}, true
 	case fitout.FaceLeft:
 		return side(min(floor[0].Y, floor[3].Y)), true
 	case fitout.FaceRight:
 		return side(max(floor[1].Y, floor[2].Y)), true
 	}
 	top := z + box.Height
-	return fitout.Box{From: fitout.Point{X: middle - o.Height/2, Y: y - o.Width/2, Z: top}, To: fitout.Point{X: middle + o.Height/2, Y: y + o.Width/2, Z: top}}, true
+	return fitout.Box{From: fitout.Point{X: middle - o.Height/2, Y: y - o.Width/2, Z: top},
+		To: fitout.Point{X: middle + o.Height/2, Y: y + o.Width/2, Z: top}}, true
 }

@@ -12,7 +12,8 @@ import (
 
 // measureNames are what a sentence calls the measures of a bay.
 var measureNames = map[string]string{
-	"lengthLeft": "length on the left", "lengthRight": "length on the right", "widthFront": "width at the front", "widthRear": "width at the rear",
+	"lengthLeft": "length on the left", "lengthRight": "length on the right", "widthFront": "width at the front",
+	"widthRear":    "width at the rear",
 	"diagonalLeft": "diagonal from front left", "diagonalRight": "diagonal from front right",
 }
 
@@ -24,7 +25,8 @@ func bayMeasures(p *plan.Plan) []fitout.Finding {
 		b := &p.Vehicle.Bays[i]
 		for _, c := range Checks(b) {
 			f := fitout.Finding{
-				Rule: "measure-" + c.Rule, Severity: fitout.Note, Value: c.Value, Limit: c.Limit, Margin: c.Limit - c.Value, Unit: "mm", Source: "practice",
+				Rule: "measure-" + c.Rule, Severity: fitout.Note, Value: c.Value, Limit: c.Limit, Margin: c.Limit - c.Value,
+				Unit: "mm", Source: "practice",
 				Subject: fitout.Subject{Kind: "bay", ID: b.ID, Measure: strings.Join(c.Measure, "/")},
 			}
 			if c.Wrong {
@@ -44,13 +46,16 @@ func tellMeasure(p *plan.Plan, f *fitout.Finding, b *fitout.Bay, c Check) {
 	case "level-first":
 		f.Severity, f.Unit = fitout.Caution, "°"
 		f.Title = b.Name + ": level first"
-		f.Sentence = fmt.Sprintf("The floor is %.1f° out of level and not marked as levelled. Level it before measuring on: levelling after the template is made spoils the template.", math.Abs(c.Value))
+		f.Sentence = fmt.Sprintf("The floor is %.1f° out of level and not marked as levelled. Level it before measuring "+
+			"on: levelling after the template is made spoils the template.", math.Abs(c.Value))
 	case "diagonals":
 		f.Title = fmt.Sprintf("%s: the %s does not close", b.Name, name)
-		f.Sentence = fmt.Sprintf("Sides and diagonals do not make one floor. Measure the %s again: %s was given, %s would close it.", name, value, limit)
+		f.Sentence = fmt.Sprintf("Sides and diagonals do not make one floor. Measure the %s again: %s was given, %s would "+
+			"close it.", name, value, limit)
 	case "sides-differ":
 		f.Title = b.Name + " is not as long on both sides"
-		f.Sentence = fmt.Sprintf("Left %s, right %s. What is as long as the bay fits one side only; plan with the shorter.", value, limit)
+		f.Sentence = fmt.Sprintf("Left %s, right %s. What is as long as the bay fits one side only; plan with the shorter.",
+			value, limit)
 	case "ends-differ":
 		f.Title = b.Name + " is not as wide at both ends"
 		f.Sentence = fmt.Sprintf("Front %s, rear %s. Runners want parallel sides: plan with the narrower.", value, limit)
@@ -59,19 +64,23 @@ func tellMeasure(p *plan.Plan, f *fitout.Finding, b *fitout.Bay, c Check) {
 		f.Sentence = fmt.Sprintf("Front %s, rear %s. Plan with the lower.", value, limit)
 	case "arches-meet":
 		f.Title = b.Name + ": the arches meet"
-		f.Sentence = fmt.Sprintf("Both arches together reach %s into a bay that is %s wide. Measure how far each stands into the bay again.", value, limit)
+		f.Sentence = fmt.Sprintf("Both arches together reach %s into a bay that is %s wide. Measure how far each stands "+
+			"into the bay again.", value, limit)
 	case "arches-outside":
 		f.Title = b.Name + ": wider between the arches than at the walls"
 		f.Sentence = fmt.Sprintf("Between the arches %s, wall to wall %s. Measure between the arches again.", value, limit)
 	case "arches-do-not-add-up":
 		f.Title = b.Name + ": the arches do not add up"
-		f.Sentence = fmt.Sprintf("Between the arches %s was given; the width less both arches leaves %s. Measure between the arches again, then the arches.", value, limit)
+		f.Sentence = fmt.Sprintf("Between the arches %s was given; the width less both arches leaves %s. Measure between "+
+			"the arches again, then the arches.", value, limit)
 	case "opening-too-wide":
 		f.Title = b.Name + ": the opening is wider than the bay"
-		f.Sentence = fmt.Sprintf("The opening is %s wide, the bay behind it %s. An opening is smaller than its bay: measure between the seals again.", value, limit)
+		f.Sentence = fmt.Sprintf("The opening is %s wide, the bay behind it %s. An opening is smaller than its bay: "+
+			"measure between the seals again.", value, limit)
 	case "opening-too-high":
 		f.Title = b.Name + ": the opening is higher than the bay"
-		f.Sentence = fmt.Sprintf("Lip and opening together are %s, the bay behind it %s. Measure from the lip to the lowest seal again.", value, limit)
+		f.Sentence = fmt.Sprintf("Lip and opening together are %s, the bay behind it %s. Measure from the lip to the "+
+			"lowest seal again.", value, limit)
 	default: // obstacle-outside
 		f.Title = fmt.Sprintf("%s: %s stands out of the bay", b.Name, words.Lower(c.Name))
 		f.Sentence = fmt.Sprintf("%s reaches to %s in a bay of %s. Measure its place and size again.", c.Name, value, limit)

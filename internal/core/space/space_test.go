@@ -15,11 +15,13 @@ import (
 func tub() fitout.Bay {
 	diagonal := math.Round(math.Hypot(1500, 1400))
 	arch := func(id string, side fitout.Side) fitout.Obstacle {
-		return fitout.Obstacle{ID: id, Name: "Arch " + id, Kind: fitout.WheelArch, Side: side, Front: 500, Length: 700, Width: 200, Height: 240}
+		return fitout.Obstacle{ID: id, Name: "Arch " + id, Kind: fitout.WheelArch, Side: side, Front: 500, Length: 700,
+			Width: 200, Height: 240}
 	}
 	return fitout.Bay{
 		ID: "tub", Name: "Tub", Kind: fitout.BayTub, At: fitout.Point{X: 2300, Z: 850}, Levelled: true,
-		LengthLeft: 1500, LengthRight: 1500, WidthFront: 1400, WidthRear: 1400, BetweenArches: 1000, HeightFront: 480, HeightRear: 480,
+		LengthLeft: 1500, LengthRight: 1500, WidthFront: 1400, WidthRear: 1400, BetweenArches: 1000, HeightFront: 480,
+		HeightRear:   480,
 		DiagonalLeft: diagonal, DiagonalRight: diagonal,
 		Opening:   fitout.Opening{Face: fitout.FaceRear, Width: 1350, Height: 460, Sill: 15},
 		Obstacles: []fitout.Obstacle{arch("left", fitout.Left), arch("right", fitout.Right)},
@@ -40,18 +42,28 @@ func TestMeasuresThatCannotBe(t *testing.T) {
 		measure []string
 		change  func(*fitout.Bay)
 	}{
-		{"level-first", false, []string{"tiltAcross"}, func(b *fitout.Bay) { b.TiltAlong, b.TiltAcross, b.Levelled = 0.6, -1.5, false }},
+		{"level-first", false, []string{"tiltAcross"}, func(b *fitout.Bay) {
+			b.TiltAlong, b.TiltAcross, b.Levelled = 0.6, -1.5, false
+		}},
 		{"diagonals", true, []string{"diagonalRight"}, func(b *fitout.Bay) { b.DiagonalRight += 100 }},
-		{"sides-differ", false, []string{"lengthLeft"}, func(b *fitout.Bay) { b.LengthLeft, b.DiagonalLeft, b.DiagonalRight = 1480, 0, 0 }},
-		{"ends-differ", false, []string{"widthFront"}, func(b *fitout.Bay) { b.WidthRear, b.DiagonalLeft, b.BetweenArches = 1430, 0, 1017 }}, // 1417 wide where the arches stand
+		{"sides-differ", false, []string{"lengthLeft"}, func(b *fitout.Bay) {
+			b.LengthLeft, b.DiagonalLeft, b.DiagonalRight = 1480, 0, 0
+		}},
+		{"ends-differ", false, []string{"widthFront"}, func(b *fitout.Bay) {
+			b.WidthRear, b.DiagonalLeft, b.BetweenArches = 1430, 0, 1017
+		}}, // 1417 wide where the arches stand
 		{"heights-differ", false, []string{"heightFront"}, func(b *fitout.Bay) { b.HeightFront = 520 }},
 		{"arches-meet", true, []string{"obstacles", "right", "width"}, func(b *fitout.Bay) { b.Obstacles[1].Width = 1200 }},
 		{"arches-outside", true, []string{"betweenArches"}, func(b *fitout.Bay) { b.BetweenArches = 1400 }},
 		{"arches-do-not-add-up", true, []string{"betweenArches"}, func(b *fitout.Bay) { b.BetweenArches = 1100 }},
 		{"opening-too-wide", true, []string{"opening", "width"}, func(b *fitout.Bay) { b.Opening.Width = 1500 }},
 		{"opening-too-high", true, []string{"opening", "height"}, func(b *fitout.Bay) { b.Opening.Height = 480 }},
-		{"obstacle-outside", true, []string{"obstacles", "left", "length"}, func(b *fitout.Bay) { b.Obstacles[0].Front = 900 }},
-		{"obstacle-outside", true, []string{"obstacles", "left", "height"}, func(b *fitout.Bay) { b.Obstacles[0].Height = 600 }},
+		{"obstacle-outside", true, []string{"obstacles", "left", "length"}, func(b *fitout.Bay) {
+			b.Obstacles[0].Front = 900
+		}},
+		{"obstacle-outside", true, []string{"obstacles", "left", "height"}, func(b *fitout.Bay) {
+			b.Obstacles[0].Height = 600
+		}},
 	}
 	for _, c := range cases {
 		t.Run(c.rule, func(t *testing.T) {
@@ -102,7 +114,8 @@ func TestAnySquareFloorCloses(t *testing.T) {
 		rlx, rly := corner("rl", 1600, 0)
 		d := func(ax, ay, bx, by float64) float64 { return math.Round(math.Hypot(ax-bx, ay-by)) }
 		b := fitout.Bay{
-			LengthLeft: d(flx, fly, rlx, rly), LengthRight: d(frx, fry, rrx, rry), WidthFront: d(flx, fly, frx, fry), WidthRear: d(rlx, rly, rrx, rry),
+			LengthLeft: d(flx, fly, rlx, rly), LengthRight: d(frx, fry, rrx, rry), WidthFront: d(flx, fly, frx, fry),
+			WidthRear:    d(rlx, rly, rrx, rry),
 			DiagonalLeft: d(flx, fly, rrx, rry), DiagonalRight: d(frx, fry, rlx, rly),
 		}
 		assert.Empty(t, square(&b))
@@ -137,7 +150,8 @@ func TestObstaclesAndOpeningsStandInTheVehicle(t *testing.T) {
 	assert.Equal(t, fitout.Point{X: 3500, Y: 700, Z: 1090}, right.To)
 	gap, ok := Gap(&b)
 	require.True(t, ok)
-	assert.Equal(t, fitout.Box{From: fitout.Point{X: 3800, Y: -675, Z: 865}, To: fitout.Point{X: 3800, Y: 675, Z: 1325}}, gap)
+	assert.Equal(t, fitout.Box{From: fitout.Point{X: 3800, Y: -675, Z: 865}, To: fitout.Point{X: 3800, Y: 675, Z: 1325}},
+		gap)
 	b.DiagonalLeft, b.DiagonalRight = b.DiagonalLeft+30, b.DiagonalRight-30
 	assert.Greater(t, Floor(&b)[2].Y, 700.0, "a longer left diagonal skews the rear to the right")
 }

@@ -19,9 +19,18 @@ export function AccessPage({ onOpen }: { onOpen: () => void }) {
   return (
     <main className="trouble-page">
       <h1>Access code</h1>
-      <p>This server can be reached from other machines. Enter the code that it showed when it was started; this browser keeps it.</p>
+      <p>
+        This server can be reached from other machines. Enter the code that it showed when it was started; this browser
+        keeps it.
+      </p>
       <form className="new-job" onSubmit={(event) => void give(event)}>
-        <input className="form-control" aria-label="Access code" autoComplete="off" value={code} onChange={(event) => setCode(event.target.value)} />
+        <input
+          className="form-control"
+          aria-label="Access code"
+          autoComplete="off"
+          value={code}
+          onChange={(event) => setCode(event.target.value)}
+        />
         <Button type="submit">Enter</Button>
       </form>
       {trouble && (

@@ -30,6 +30,7 @@ export async function answer<T>(request: Promise<{ data?: T; error?: unknown; re
   if (response.ok) return data as T;
   const problem = (typeof error === 'object' && error !== null ? error : {}) as Problem;
   const message = problem.detail ?? problem.title ?? `The server answered ${response.status}.`;
-  const conflict = problem.current && problem.conflicts ? { current: problem.current, conflicts: problem.conflicts } : undefined;
+  const conflict =
+    problem.current && problem.conflicts ? { current: problem.current, conflicts: problem.conflicts } : undefined;
   throw new Refused(response.status, message, conflict);
 }

@@ -11,7 +11,10 @@ function answered(pieces: string[], init: ResponseInit = {}): void {
       controller.close();
     },
   });
-  vi.stubGlobal('fetch', vi.fn(() => Promise.resolve(new Response(body, init))));
+  vi.stubGlobal(
+    'fetch',
+    vi.fn(() => Promise.resolve(new Response(body, init))),
+  );
 }
 
 async function read(): Promise<unknown[]> {

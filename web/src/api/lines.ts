@@ -1,6 +1,16 @@
 /** Reads an answer that comes in lines of JSON, and tells each as it comes. */
-export async function readLines<T>(path: string, body: object, signal: AbortSignal, tell: (line: T) => void): Promise<void> {
-  const response = await fetch(path, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body), signal });
+export async function readLines<T>(
+  path: string,
+  body: object,
+  signal: AbortSignal,
+  tell: (line: T) => void,
+): Promise<void> {
+  const response = await fetch(path, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+    signal,
+  });
   if (!response.ok || !response.body) {
     const problem = (await response.json()) as { detail?: string };
     throw new Error(problem.detail ?? 'It was refused.');

@@ -22,7 +22,14 @@ export function useLines<Line extends { share: number }>(path: string) {
         setLast(line);
       });
     } catch (error) {
-      if (!own.signal.aborted) setTrouble(error instanceof TypeError ? 'The server does not answer; nothing was asked.' : error instanceof Error ? error.message : String(error));
+      if (!own.signal.aborted)
+        setTrouble(
+          error instanceof TypeError
+            ? 'The server does not answer; nothing was asked.'
+            : error instanceof Error
+              ? error.message
+              : String(error),
+        );
     } finally {
       if (running.current === own) setShare(undefined);
     }

@@ -9,8 +9,18 @@ export function AssumptionsCard() {
   return (
     <Panel title="Assumed" note="Estimates of the trade: replace them by what these people really use" className="wide">
       <div className="form form-wide">
-        {line(`Drinking, cooking, dishes, per person, ${perDay}`, a.waterDrink, 'volume', (b, l) => (b.assumptions.waterDrink = l))}
-        {line(`Washing from a bowl, per person, ${perDay}`, a.waterBowl, 'volume', (b, l) => (b.assumptions.waterBowl = l))}
+        {line(
+          `Drinking, cooking, dishes, per person, ${perDay}`,
+          a.waterDrink,
+          'volume',
+          (b, l) => (b.assumptions.waterDrink = l),
+        )}
+        {line(
+          `Washing from a bowl, per person, ${perDay}`,
+          a.waterBowl,
+          'volume',
+          (b, l) => (b.assumptions.waterBowl = l),
+        )}
         {line(`A shower, per person, ${perDay}`, a.waterShower, 'volume', (b, l) => (b.assumptions.waterShower = l))}
         {line(`An animal, ${perDay}`, a.waterAnimal, 'volume', (b, l) => (b.assumptions.waterAnimal = l))}
         {line('Drinking in heat, times', a.hotFactor, 'plain', (b, n) => (b.assumptions.hotFactor = n))}
@@ -22,8 +32,18 @@ export function AssumptionsCard() {
         {line('Bed beyond the sleeper’s height', a.bedLength, 'length', (b, mm) => (b.assumptions.bedLength = mm))}
         {line('Bed beyond each one’s shoulders', a.bedWidth, 'length', (b, mm) => (b.assumptions.bedWidth = mm))}
         {line('Highest rim, % of body height', a.rimShare * 100, 'plain', (b, n) => (b.assumptions.rimShare = n / 100))}
-        {line('Reach of the arm, % of body height', a.armShare * 100, 'plain', (b, n) => (b.assumptions.armShare = n / 100))}
-        {line('Grip overhead, % of body height', a.gripShare * 100, 'plain', (b, n) => (b.assumptions.gripShare = n / 100))}
+        {line(
+          'Reach of the arm, % of body height',
+          a.armShare * 100,
+          'plain',
+          (b, n) => (b.assumptions.armShare = n / 100),
+        )}
+        {line(
+          'Grip overhead, % of body height',
+          a.gripShare * 100,
+          'plain',
+          (b, n) => (b.assumptions.gripShare = n / 100),
+        )}
       </div>
     </Panel>
   );

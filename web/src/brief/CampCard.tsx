@@ -8,9 +8,18 @@ import { useBriefEdit } from './useBriefEdit';
 export function CampCard() {
   const { brief, edit, line } = useBriefEdit();
   const c = brief.camp;
-  const choice = <K extends 'sleepWhere' | 'cookWhere' | 'washing' | 'toilet' | 'wasteWater'>(label: string, key: K, options: readonly { value: (typeof c)[K]; label: string }[]) => (
+  const choice = <K extends 'sleepWhere' | 'cookWhere' | 'washing' | 'toilet' | 'wasteWater'>(
+    label: string,
+    key: K,
+    options: readonly { value: (typeof c)[K]; label: string }[],
+  ) => (
     <Field label={label}>
-      <SelectField label={label} value={c[key]} options={options} onCommit={(value) => edit(label, (b) => (b.camp[key] = value))} />
+      <SelectField
+        label={label}
+        value={c[key]}
+        options={options}
+        onCommit={(value) => edit(label, (b) => (b.camp[key] = value))}
+      />
     </Field>
   );
   return (

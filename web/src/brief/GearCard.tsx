@@ -24,42 +24,121 @@ export function GearCard() {
   const { brief, edit, input, box, unit } = useBriefEdit();
   const [noting, setNoting] = useState<string>();
   const set = (id: string, change: (gear: Gear) => void) => (b: { gear: Gear[] }) => on(b.gear, id, change);
-  const side = (key: 'length' | 'width' | 'height', word: string) => (g: Gear) => input(`${word} of ${g.name}`, g.size[key], 'length', (b, mm) => set(g.id, (x) => (x.size[key] = mm))(b), true);
+  const side = (key: 'length' | 'width' | 'height', word: string) => (g: Gear) =>
+    input(`${word} of ${g.name}`, g.size[key], 'length', (b, mm) => set(g.id, (x) => (x.size[key] = mm))(b), true);
   const add = () =>
     edit('Add gear', (b) => {
-      b.gear.push({ id: newId(b.gear, 'gear'), name: 'New thing', count: 1, mass: 0, size: { length: 0, width: 0, height: 0 }, used: 'daily', dry: false, cool: false, locked: false, hidden: false, upright: false, away: false, note: '' });
+      b.gear.push({
+        id: newId(b.gear, 'gear'),
+        name: 'New thing',
+        count: 1,
+        mass: 0,
+        size: { length: 0, width: 0, height: 0 },
+        used: 'daily',
+        dry: false,
+        cool: false,
+        locked: false,
+        hidden: false,
+        upright: false,
+        away: false,
+        note: '',
+      });
     });
   return (
-    <Panel title="Gear that must come" className="wide" note="Mass and size of one, packed" actions={<AddButton label="Add gear" onClick={add} />}>
+    <Panel
+      title="Gear that must come"
+      className="wide"
+      note="Mass and size of one, packed"
+      actions={<AddButton label="Add gear" onClick={add} />}
+    >
       <ThingTable
-        label="Gear" what="Thing" className="gear-table" things={brief.gear} empty="Nothing yet. Write down what must come along; what is not on the list has no place later."
-        onRename={(g, name) => edit(`Name of ${g.name}`, set(g.id, (x) => (x.name = name)), `gear ${g.id}`)}
+        label="Gear"
+        what="Thing"
+        className="gear-table"
+        things={brief.gear}
+        empty="Nothing yet. Write down what must come along; what is not on the list has no place later."
+        onRename={(g, name) =>
+          edit(
+            `Name of ${g.name}`,
+            set(g.id, (x) => (x.name = name)),
+            `gear ${g.id}`,
+          )
+        }
         onRemove={(g) => edit(`Remove ${g.name}`, (b) => drop(b.gear, g.id))}
-        below={(g) => (g.note !== '' || noting === g.id) && (
-          <tr className="gear-note">
-            <td colSpan={14}>
-              <TextField label={`Note on ${g.name}`} placeholder="Note" value={g.note} maxLength={1000} onCommit={(note) => edit(`Note on ${g.name}`, set(g.id, (x) => (x.note = note)), `gear note ${g.id}`)} />
-            </td>
-          </tr>
-        )}
+        below={(g) =>
+          (g.note !== '' || noting === g.id) && (
+            <tr className="gear-note">
+              <td colSpan={14}>
+                <TextField
+                  label={`Note on ${g.name}`}
+                  placeholder="Note"
+                  value={g.note}
+                  maxLength={1000}
+                  onCommit={(note) =>
+                    edit(
+                      `Note on ${g.name}`,
+                      set(g.id, (x) => (x.note = note)),
+                      `gear note ${g.id}`,
+                    )
+                  }
+                />
+              </td>
+            </tr>
+          )
+        }
         columns={[
-          { head: 'No.', cell: (g) => input(`Count of ${g.name}`, g.count, 'plain', (b, n) => set(g.id, (x) => (x.count = n))(b)) },
-          { head: unit('mass'), title: 'Mass of one', cell: (g) => input(`Mass of ${g.name}`, g.mass, 'mass', (b, kg) => set(g.id, (x) => (x.mass = kg))(b), true) },
+          {
+            head: 'No.',
+            cell: (g) => input(`Count of ${g.name}`, g.count, 'plain', (b, n) => set(g.id, (x) => (x.count = n))(b)),
+          },
+          {
+            head: unit('mass'),
+            title: 'Mass of one',
+            cell: (g) =>
+              input(`Mass of ${g.name}`, g.mass, 'mass', (b, kg) => set(g.id, (x) => (x.mass = kg))(b), true),
+          },
           { head: `Long ${unit('length')}`, cell: side('length', 'Length') },
           { head: `Wide`, cell: side('width', 'Width') },
           { head: `High`, cell: side('height', 'Height') },
-          { head: 'Used', words: true, cell: (g) => <SelectField label={`Use of ${g.name}`} value={g.used} options={used} onCommit={(value) => edit(`Use of ${g.name}`, set(g.id, (x) => (x.used = value)))} /> },
+          {
+            head: 'Used',
+            words: true,
+            cell: (g) => (
+              <SelectField
+                label={`Use of ${g.name}`}
+                value={g.used}
+                options={used}
+                onCommit={(value) =>
+                  edit(
+                    `Use of ${g.name}`,
+                    set(g.id, (x) => (x.used = value)),
+                  )
+                }
+              />
+            ),
+          },
           ...needs.map(({ key, head, title }) => ({
-            head, title, centred: true,
-            cell: (g: Gear) => box(`${g.name}: ${title.toLowerCase()}`, g[key], (b, yes) => set(g.id, (x) => (x[key] = yes))(b)),
+            head,
+            title,
+            centred: true,
+            cell: (g: Gear) =>
+              box(`${g.name}: ${title.toLowerCase()}`, g[key], (b, yes) => set(g.id, (x) => (x[key] = yes))(b)),
           })),
           {
-            head: <span className="visually-hidden">Note</span>, centred: true,
-            cell: (g) => g.note === '' && (
-              <button type="button" className="icon-button" aria-label={`Add a note on ${g.name}`} title="Add a note" onClick={() => setNoting(g.id)}>
-                <i className="bi bi-pencil" aria-hidden />
-              </button>
-            ),
+            head: <span className="visually-hidden">Note</span>,
+            centred: true,
+            cell: (g) =>
+              g.note === '' && (
+                <button
+                  type="button"
+                  className="icon-button"
+                  aria-label={`Add a note on ${g.name}`}
+                  title="Add a note"
+                  onClick={() => setNoting(g.id)}
+                >
+                  <i className="bi bi-pencil" aria-hidden />
+                </button>
+              ),
           },
         ]}
       />

@@ -8,12 +8,19 @@ type Brief = Assessment['brief'];
 /** What follows from the brief: what is left of the payload, and what has to come along, each with its reason. */
 export function ImpliedPanel() {
   const { job, assessment } = useSnapshot();
-  if (!assessment) return <Panel title="What follows" className="side"><p aria-busy="true" /></Panel>;
+  if (!assessment)
+    return (
+      <Panel title="What follows" className="side">
+        <p aria-busy="true" />
+      </Panel>
+    );
   const { brief } = assessment;
   return (
     <Panel title="What follows" className="side implied">
       <Payload brief={brief} units={job.units} />
-      {brief.implied.length === 0 && <p className="empty">Say who travels, for how long and how far; what follows appears here.</p>}
+      {brief.implied.length === 0 && (
+        <p className="empty">Say who travels, for how long and how far; what follows appears here.</p>
+      )}
       <dl className="implied-list">
         {brief.implied.map((line) => (
           <div key={line.id} data-implied={line.id}>
@@ -32,7 +39,10 @@ export function ImpliedPanel() {
 /** From the limit down to what is left, as a ladder of bars. */
 function Payload({ brief, units }: { brief: Brief; units: 'metric' | 'us' }) {
   const mass = (kg: number) => formatQuantity(kg, 'mass', units);
-  if (!brief.known) return <p className="empty">What is left for the fitout shows as soon as the gross limit is entered under Vehicle.</p>;
+  if (!brief.known)
+    return (
+      <p className="empty">What is left for the fitout shows as soon as the gross limit is entered under Vehicle.</p>
+    );
   const full = Math.max(...brief.payload.map((l) => l.kg), 1);
   // Each step starts where the one before it ended.
   const ends = brief.payload.reduce<number[]>((sums, line) => [...sums, (sums.at(-1) ?? 0) + line.kg], []);
@@ -46,7 +56,10 @@ function Payload({ brief, units }: { brief: Brief; units: 'metric' | 'us' }) {
             <tr key={line.label} title={line.reason}>
               <th scope="row">{line.label}</th>
               <td className="payload-bar" aria-hidden>
-                <span className={line.kg < 0 ? 'taken' : 'given'} style={{ marginLeft: `${left}%`, width: `${width}%` }} />
+                <span
+                  className={line.kg < 0 ? 'taken' : 'given'}
+                  style={{ marginLeft: `${left}%`, width: `${width}%` }}
+                />
               </td>
               <td className="figure">{mass(line.kg)}</td>
             </tr>
@@ -57,7 +70,9 @@ function Payload({ brief, units }: { brief: Brief; units: 'metric' | 'us' }) {
         <tr className={brief.left < 0 ? 'state-over' : ''}>
           <th scope="row">{brief.left < 0 ? 'Over before any fitout' : 'Left for the fitout'}</th>
           <td />
-          <td className="figure" data-figure="left-for-fitout">{mass(Math.abs(brief.left))}</td>
+          <td className="figure" data-figure="left-for-fitout">
+            {mass(Math.abs(brief.left))}
+          </td>
         </tr>
       </tfoot>
     </table>

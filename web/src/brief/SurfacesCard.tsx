@@ -10,16 +10,41 @@ export function SurfacesCard() {
   const sum = brief.surfaces.reduce((total, s) => total + s.share, 0);
   return (
     <Panel
-      title="Surfaces" note={sum === 100 ? 'Shares of the way' : `Shares add up to ${Math.round(sum)} % and count as the whole`}
-      actions={<AddButton label="Add surface" onClick={() => edit('Add surface', (b) => b.surfaces.push({ id: newId(b.surfaces, 'surface'), name: 'New surface', share: 0, factor: 1 }))} />}
+      title="Surfaces"
+      note={sum === 100 ? 'Shares of the way' : `Shares add up to ${Math.round(sum)} % and count as the whole`}
+      actions={
+        <AddButton
+          label="Add surface"
+          onClick={() =>
+            edit('Add surface', (b) =>
+              b.surfaces.push({ id: newId(b.surfaces, 'surface'), name: 'New surface', share: 0, factor: 1 }),
+            )
+          }
+        />
+      }
     >
       <ThingTable
-        label="Surfaces" what="Surface" things={brief.surfaces}
-        onRename={(s, name) => edit(`Name of ${s.name}`, (b) => on(b.surfaces, s.id, (x) => (x.name = name)), `surface ${s.id}`)}
+        label="Surfaces"
+        what="Surface"
+        things={brief.surfaces}
+        onRename={(s, name) =>
+          edit(`Name of ${s.name}`, (b) => on(b.surfaces, s.id, (x) => (x.name = name)), `surface ${s.id}`)
+        }
         onRemove={(s) => edit(`Remove ${s.name}`, (b) => drop(b.surfaces, s.id))}
         columns={[
-          { head: 'Share %', cell: (s) => input(`Share of ${s.name}`, s.share, 'plain', (b, n) => on(b.surfaces, s.id, (x) => (x.share = n))) },
-          { head: 'Fuel ×', title: 'Fuel against a sealed road', cell: (s) => input(`Fuel factor of ${s.name}`, s.factor, 'plain', (b, n) => on(b.surfaces, s.id, (x) => (x.factor = n))) },
+          {
+            head: 'Share %',
+            cell: (s) =>
+              input(`Share of ${s.name}`, s.share, 'plain', (b, n) => on(b.surfaces, s.id, (x) => (x.share = n))),
+          },
+          {
+            head: 'Fuel ×',
+            title: 'Fuel against a sealed road',
+            cell: (s) =>
+              input(`Fuel factor of ${s.name}`, s.factor, 'plain', (b, n) =>
+                on(b.surfaces, s.id, (x) => (x.factor = n)),
+              ),
+          },
         ]}
       />
     </Panel>

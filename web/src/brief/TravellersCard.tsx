@@ -9,8 +9,25 @@ import { plainItem } from '../load/itemEdits';
 import type { Job, Traveller } from '../api/types';
 import { useBriefEdit } from './useBriefEdit';
 
-const person: Omit<Traveller, 'id'> = { name: 'New traveller', kind: 'person', mass: 80, height: 0, shoulder: 0, reach: 0, sleeps: true, serves: true, water: 0 };
-const animal: Omit<Traveller, 'id'> = { ...person, name: 'New animal', kind: 'animal', mass: 20, sleeps: false, serves: false };
+const person: Omit<Traveller, 'id'> = {
+  name: 'New traveller',
+  kind: 'person',
+  mass: 80,
+  height: 0,
+  shoulder: 0,
+  reach: 0,
+  sleeps: true,
+  serves: true,
+  water: 0,
+};
+const animal: Omit<Traveller, 'id'> = {
+  ...person,
+  name: 'New animal',
+  kind: 'animal',
+  mass: 20,
+  sleeps: false,
+  serves: false,
+};
 
 /** Puts everyone who is not aboard yet on a free seat, or behind the cab where there is none. */
 function putAboard(job: Job): void {
@@ -20,7 +37,11 @@ function putAboard(job: Job): void {
     if (variant.items.some((i) => i.id === t.id)) continue;
     const seat = free.shift();
     variant.items.push({
-      ...plainItem(t.id, t.name, 'People'), form: t.kind === 'person' ? 'person' : 'animal', mass: t.mass, source: 'weighed', seat: seat?.id ?? '',
+      ...plainItem(t.id, t.name, 'People'),
+      form: t.kind === 'person' ? 'person' : 'animal',
+      mass: t.mass,
+      source: 'weighed',
+      seat: seat?.id ?? '',
       at: seat ? { ...seat.at } : { x: job.vehicle.outline.cabRear, y: 0, z: job.vehicle.outline.floorHeight + 300 },
       size: { length: 500, width: 480, height: 900 },
     });
@@ -30,17 +51,32 @@ function putAboard(job: Job): void {
 /** Who comes along. */
 export function TravellersCard() {
   const { brief, job, session, edit, input, box, unit } = useBriefEdit();
-  const add = (kind: typeof person) => edit(`Add ${kind.kind}`, (b) => b.travellers.push({ ...kind, id: newId(b.travellers, kind.kind) }));
-  const number = (label: string, key: 'mass' | 'height' | 'shoulder' | 'reach' | 'water', kind: 'mass' | 'length' | 'volume') => (t: Traveller) =>
-    input(`${label} of ${t.name}`, t[key], kind, (b, value) => on(b.travellers, t.id, (x) => (x[key] = value)), key !== 'mass');
+  const add = (kind: typeof person) =>
+    edit(`Add ${kind.kind}`, (b) => b.travellers.push({ ...kind, id: newId(b.travellers, kind.kind) }));
+  const number =
+    (label: string, key: 'mass' | 'height' | 'shoulder' | 'reach' | 'water', kind: 'mass' | 'length' | 'volume') =>
+    (t: Traveller) =>
+      input(
+        `${label} of ${t.name}`,
+        t[key],
+        kind,
+        (b, value) => on(b.travellers, t.id, (x) => (x[key] = value)),
+        key !== 'mass',
+      );
   const missing = brief.travellers.filter((t) => !chosenVariant(job).items.some((i) => i.id === t.id));
   return (
     <Panel
-      title="Who comes along" className="wide" note="Empty means not asked"
+      title="Who comes along"
+      className="wide"
+      note="Empty means not asked"
       actions={
         <>
           {missing.length > 0 && brief.travellers.length > 0 && (
-            <Button size="sm" variant="outline-secondary" onClick={() => session.edit('Put travellers aboard', putAboard)}>
+            <Button
+              size="sm"
+              variant="outline-secondary"
+              onClick={() => session.edit('Put travellers aboard', putAboard)}
+            >
               Put {missing.length} aboard
             </Button>
           )}
@@ -50,18 +86,53 @@ export function TravellersCard() {
       }
     >
       <ThingTable
-        label="Travellers" what="Traveller" className="travellers-table" things={brief.travellers}
+        label="Travellers"
+        what="Traveller"
+        className="travellers-table"
+        things={brief.travellers}
         empty="Nobody yet. Who travels decides mass, water, the bed and every height."
-        onRename={(t, name) => edit(`Name of ${t.name}`, (b) => on(b.travellers, t.id, (x) => (x.name = name)), `traveller ${t.id}`)}
+        onRename={(t, name) =>
+          edit(`Name of ${t.name}`, (b) => on(b.travellers, t.id, (x) => (x.name = name)), `traveller ${t.id}`)
+        }
         onRemove={(t) => edit(`Remove ${t.name}`, (b) => drop(b.travellers, t.id))}
         columns={[
           { head: `Mass ${unit('mass')}`, cell: number('Mass', 'mass', 'mass') },
-          { head: `Height ${unit('length')}`, title: 'Body height; of an animal the length it lies in', cell: number('Body height', 'height', 'length') },
-          { head: `Shoulders ${unit('length')}`, title: 'Shoulder width', cell: number('Shoulder width', 'shoulder', 'length') },
-          { head: `Grip ${unit('length')}`, title: 'How high the hand grips, standing on the ground', cell: number('Grip height', 'reach', 'length') },
-          { head: `Water ${unit('volume')}/day`, title: 'Empty: as assumed for everyone', cell: number('Water a day', 'water', 'volume') },
-          { head: 'Sleeps', title: 'Sleeps in or on the vehicle', centred: true, cell: (t) => box(`${t.name} sleeps at the vehicle`, t.sleeps, (b, yes) => on(b.travellers, t.id, (x) => (x.sleeps = yes))) },
-          { head: 'Serves', title: 'Packs, cooks and reaches into things: heights are for them', centred: true, cell: (t) => box(`${t.name} packs and cooks`, t.serves, (b, yes) => on(b.travellers, t.id, (x) => (x.serves = yes))) },
+          {
+            head: `Height ${unit('length')}`,
+            title: 'Body height; of an animal the length it lies in',
+            cell: number('Body height', 'height', 'length'),
+          },
+          {
+            head: `Shoulders ${unit('length')}`,
+            title: 'Shoulder width',
+            cell: number('Shoulder width', 'shoulder', 'length'),
+          },
+          {
+            head: `Grip ${unit('length')}`,
+            title: 'How high the hand grips, standing on the ground',
+            cell: number('Grip height', 'reach', 'length'),
+          },
+          {
+            head: `Water ${unit('volume')}/day`,
+            title: 'Empty: as assumed for everyone',
+            cell: number('Water a day', 'water', 'volume'),
+          },
+          {
+            head: 'Sleeps',
+            title: 'Sleeps in or on the vehicle',
+            centred: true,
+            cell: (t) =>
+              box(`${t.name} sleeps at the vehicle`, t.sleeps, (b, yes) =>
+                on(b.travellers, t.id, (x) => (x.sleeps = yes)),
+              ),
+          },
+          {
+            head: 'Serves',
+            title: 'Packs, cooks and reaches into things: heights are for them',
+            centred: true,
+            cell: (t) =>
+              box(`${t.name} packs and cooks`, t.serves, (b, yes) => on(b.travellers, t.id, (x) => (x.serves = yes))),
+          },
         ]}
       />
     </Panel>

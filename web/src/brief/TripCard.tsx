@@ -11,17 +11,55 @@ export function TripCard() {
   return (
     <Panel title="The trip">
       <div className="form">
-        {line('Nights between services', t.nights, 'plain', (b, n) => (b.trip.nights = n), 'The longest they stay away from all of them')}
+        {line(
+          'Nights between services',
+          t.nights,
+          'plain',
+          (b, n) => (b.trip.nights = n),
+          'The longest they stay away from all of them',
+        )}
         {line('Driven on a usual day', t.dayDistance, 'distance', (b, km) => (b.trip.dayDistance = km))}
-        {line('Between fuel', t.fuelDistance, 'distance', (b, km) => (b.trip.fuelDistance = km), 'The longest way between two pumps')}
-        {line('Between water', t.waterDistance, 'distance', (b, km) => (b.trip.waterDistance = km), 'Empty: as long as the services', true)}
-        {line('Between mains power', t.mainsDistance, 'distance', (b, km) => (b.trip.mainsDistance = km), 'Empty: as long as the services', true)}
+        {line(
+          'Between fuel',
+          t.fuelDistance,
+          'distance',
+          (b, km) => (b.trip.fuelDistance = km),
+          'The longest way between two pumps',
+        )}
+        {line(
+          'Between water',
+          t.waterDistance,
+          'distance',
+          (b, km) => (b.trip.waterDistance = km),
+          'Empty: as long as the services',
+          true,
+        )}
+        {line(
+          'Between mains power',
+          t.mainsDistance,
+          'distance',
+          (b, km) => (b.trip.mainsDistance = km),
+          'Empty: as long as the services',
+          true,
+        )}
         {line('Coldest night', t.coldest, 'temperature', (b, c) => (b.trip.coldest = c))}
         {line('Hottest day', t.hottest, 'temperature', (b, c) => (b.trip.hottest = c))}
         <Field label="Tows">
-          <SelectField label="Tows" value={t.tows} options={tows} onCommit={(value) => edit('Tows', (b) => (b.trip.tows = value))} />
+          <SelectField
+            label="Tows"
+            value={t.tows}
+            options={tows}
+            onCommit={(value) => edit('Tows', (b) => (b.trip.tows = value))}
+          />
         </Field>
-        {t.tows !== 'never' && line('Mass of the trailer', t.trailerMass, 'mass', (b, kg) => (b.trip.trailerMass = kg), 'Loaded; the ball is entered under Vehicle')}
+        {t.tows !== 'never' &&
+          line(
+            'Mass of the trailer',
+            t.trailerMass,
+            'mass',
+            (b, kg) => (b.trip.trailerMass = kg),
+            'Loaded; the ball is entered under Vehicle',
+          )}
       </div>
     </Panel>
   );

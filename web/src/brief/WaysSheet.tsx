@@ -17,8 +17,18 @@ export function WaysSheet() {
     queryFn: () => answer(api.POST('/api/schools', { body: job })),
     placeholderData: keepPreviousData,
   });
-  if (error) return <p className="empty wide" role="alert">{error instanceof Refused ? error.message : 'The server does not answer; the ways appear when it does.'}</p>;
-  if (!data) return <p className="empty wide" aria-busy="true">Weighing the ways…</p>;
+  if (error)
+    return (
+      <p className="empty wide" role="alert">
+        {error instanceof Refused ? error.message : 'The server does not answer; the ways appear when it does.'}
+      </p>
+    );
+  if (!data)
+    return (
+      <p className="empty wide" aria-busy="true">
+        Weighing the ways…
+      </p>
+    );
   const decided = data.filter((s) => s.choice !== '').length;
   const shown = data.filter((s) => open === 'all' || s.choice === '');
   return (
@@ -30,7 +40,13 @@ export function WaysSheet() {
         </span>
         <div className="sheet-actions" role="group" aria-label="Which to show">
           {(['all', 'undecided'] as const).map((which) => (
-            <button key={which} type="button" className="chip" aria-pressed={open === which} onClick={() => setOpen(which)}>
+            <button
+              key={which}
+              type="button"
+              className="chip"
+              aria-pressed={open === which}
+              onClick={() => setOpen(which)}
+            >
               {which === 'all' ? 'All' : 'Undecided'}
             </button>
           ))}
@@ -62,7 +78,14 @@ function OneSchool({ school, units }: { school: School; units: Units }) {
       </h3>
       <div className="school-ways" role="radiogroup" aria-label={`${school.title}: decision`}>
         {school.ways.map((way) => (
-          <OneWay key={way.id} way={way} units={units} school={school} chosen={choice?.choice === way.id} onChoose={() => choose(way.id)} />
+          <OneWay
+            key={way.id}
+            way={way}
+            units={units}
+            school={school}
+            chosen={choice?.choice === way.id}
+            onChoose={() => choose(way.id)}
+          />
         ))}
       </div>
       <p className="school-foot">
@@ -70,21 +93,48 @@ function OneSchool({ school, units }: { school: School; units: Units }) {
           <i className="bi bi-signpost-2" aria-hidden /> For this brief: <b>{recommended?.label}</b>. {school.reason}
         </span>
         <label className="switch-line">
-          <input type="radio" name={school.id} className="form-check-input" checked={!choice} onChange={() => choose('')} />
+          <input
+            type="radio"
+            name={school.id}
+            className="form-check-input"
+            checked={!choice}
+            onChange={() => choose('')}
+          />
           Undecided
         </label>
       </p>
       {choice && (
         <TextField
-          label={`Why ${school.title}`} placeholder="Why, in your words" value={choice.why} maxLength={1000}
-          onCommit={(why) => edit(`Why ${school.title}`, (b) => b.choices.filter((c) => c.school === school.id).forEach((c) => (c.why = why)), `why ${school.id}`)}
+          label={`Why ${school.title}`}
+          placeholder="Why, in your words"
+          value={choice.why}
+          maxLength={1000}
+          onCommit={(why) =>
+            edit(
+              `Why ${school.title}`,
+              (b) => b.choices.filter((c) => c.school === school.id).forEach((c) => (c.why = why)),
+              `why ${school.id}`,
+            )
+          }
         />
       )}
     </article>
   );
 }
 
-function OneWay({ way, units, school, chosen, onChoose }: { way: Way; units: Units; school: School; chosen: boolean; onChoose: () => void }) {
+function OneWay({
+  way,
+  units,
+  school,
+  chosen,
+  onChoose,
+}: {
+  way: Way;
+  units: Units;
+  school: School;
+  chosen: boolean;
+  onChoose: () => void;
+}) {
   return (
     <div className={`way ${chosen ? 'way-chosen' : ''}`} data-way={way.id}>
       <label className="way-label">
@@ -95,7 +145,10 @@ function OneWay({ way, units, school, chosen, onChoose }: { way: Way; units: Uni
       <ul className="way-numbers">
         {way.numbers.map((n) => (
           <li key={n.label}>
-            {n.label} <span className="figure">{n.kind === 'price' ? `${n.value} of 4` : formatQuantity(n.value, n.kind, units)}</span>
+            {n.label}{' '}
+            <span className="figure">
+              {n.kind === 'price' ? `${n.value} of 4` : formatQuantity(n.value, n.kind, units)}
+            </span>
           </li>
         ))}
       </ul>

@@ -1,7 +1,17 @@
 import type { ReactNode } from 'react';
 
 /** A labelled line of a form; the label says what, a hint says why. */
-export function Field({ label, hint, title, children }: { label: ReactNode; hint?: string; title?: string; children: ReactNode }) {
+export function Field({
+  label,
+  hint,
+  title,
+  children,
+}: {
+  label: ReactNode;
+  hint?: string;
+  title?: string;
+  children: ReactNode;
+}) {
   return (
     <div className="field">
       <span className="field-label" title={title}>

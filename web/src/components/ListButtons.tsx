@@ -22,7 +22,13 @@ export function RemoveHead() {
 /** Takes a line off a list; undo brings it back. */
 export function RemoveButton({ label, onClick }: { label: string; onClick: (event: MouseEvent) => void }) {
   return (
-    <button type="button" className="icon-button" aria-label={label} title="Remove; undo brings it back" onClick={onClick}>
+    <button
+      type="button"
+      className="icon-button"
+      aria-label={label}
+      title="Remove; undo brings it back"
+      onClick={onClick}
+    >
       <i className="bi bi-x-lg" aria-hidden />
     </button>
   );

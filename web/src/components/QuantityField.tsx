@@ -29,7 +29,19 @@ interface Props {
  * Enter or on leaving, and put back with Escape; what cannot be read stays in
  * the field with the reason.
  */
-export function QuantityField({ label, value, kind, system, onCommit, emptyForZero, disabled, title, bare, id, onDone }: Props) {
+export function QuantityField({
+  label,
+  value,
+  kind,
+  system,
+  onCommit,
+  emptyForZero,
+  disabled,
+  title,
+  bare,
+  id,
+  onDone,
+}: Props) {
   const unit = bare ? '' : unitName(kind, system);
   const start = emptyForZero && value === 0 ? '' : editable(value, kind, system);
   const [typed, setTyped] = useState<string>();

@@ -10,7 +10,9 @@ export function StateMark({ state }: { state: Mark }) {
         {state === 'within' && <circle cx="8" cy="8" r="6" />}
         {state === 'close' && <path d="M8 1.5 15 14H1z" />}
         {state === 'over' && <path d="M1.5 1.5h13v13h-13zM4 7v2h8V7z" fillRule="evenodd" />}
-        {state === 'unknown' && <circle cx="8" cy="8" r="5.5" fill="none" stroke="currentColor" strokeWidth="2" strokeDasharray="3 2" />}
+        {state === 'unknown' && (
+          <circle cx="8" cy="8" r="5.5" fill="none" stroke="currentColor" strokeWidth="2" strokeDasharray="3 2" />
+        )}
       </svg>
       {words[state]}
     </span>

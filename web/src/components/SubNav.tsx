@@ -1,7 +1,13 @@
 import { NavLink } from 'react-router';
 
 /** The sheets of one stage. */
-export function SubNav({ label, sheets }: { label: string; sheets: readonly { to: string; label: string; count?: string }[] }) {
+export function SubNav({
+  label,
+  sheets,
+}: {
+  label: string;
+  sheets: readonly { to: string; label: string; count?: string }[];
+}) {
   return (
     <nav className="sub-nav" aria-label={label}>
       {sheets.map((sheet) => (

@@ -11,7 +11,6 @@ interface Props {
   placeholder?: string;
   className?: string;
   id?: string;
-
 }
 
 /** A line of text that is edited where it stands; saved while it is typed. */

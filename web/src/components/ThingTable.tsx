@@ -35,7 +35,17 @@ interface Props<T extends Thing> {
 }
 
 /** A list of named things with the same fields, each edited where it stands. */
-export function ThingTable<T extends Thing>({ label, what, things, columns, empty, onRename, onRemove, below, className }: Props<T>) {
+export function ThingTable<T extends Thing>({
+  label,
+  what,
+  things,
+  columns,
+  empty,
+  onRename,
+  onRemove,
+  below,
+  className,
+}: Props<T>) {
   if (things.length === 0 && empty) return <p className="empty">{empty}</p>;
   return (
     <div className="table-wrap">
@@ -44,7 +54,12 @@ export function ThingTable<T extends Thing>({ label, what, things, columns, empt
           <tr>
             <th scope="col">{what}</th>
             {columns.map((column, i) => (
-              <th key={i} scope="col" title={column.title} className={`${column.centred ? 'centred' : column.words || column.wide ? '' : 'over-figures'} ${column.wide ? 'col-wide' : ''}`}>
+              <th
+                key={i}
+                scope="col"
+                title={column.title}
+                className={`${column.centred ? 'centred' : column.words || column.wide ? '' : 'over-figures'} ${column.wide ? 'col-wide' : ''}`}
+              >
                 {column.head}
               </th>
             ))}
@@ -56,7 +71,13 @@ export function ThingTable<T extends Thing>({ label, what, things, columns, empt
             <Fragment key={thing.id}>
               <tr data-thing={thing.id}>
                 <th scope="row">
-                  <TextField label={`Name of ${thing.name}`} value={thing.name} maxLength={120} required onCommit={(name) => onRename(thing, name)} />
+                  <TextField
+                    label={`Name of ${thing.name}`}
+                    value={thing.name}
+                    maxLength={120}
+                    required
+                    onCommit={(name) => onRename(thing, name)}
+                  />
                 </th>
                 {columns.map((column, i) => (
                   <td key={i} className={column.centred ? 'centred' : undefined}>

@@ -5,27 +5,47 @@ import { apply, diff, equal, fits, inverse, join, type Change, type Json } from 
 const job: Json = {
   name: 'A',
   vehicle: { wheelbase: 3150, tanks: [{ id: 'fuel', now: 60 }] },
-  variants: [{ id: 'a', items: [
-    { id: 'fridge', mass: 43, at: { x: 2790, y: 420 } },
-    { id: 'spare', mass: 31, at: { x: 4020, y: 300 } },
-  ] }],
+  variants: [
+    {
+      id: 'a',
+      items: [
+        { id: 'fridge', mass: 43, at: { x: 2790, y: 420 } },
+        { id: 'spare', mass: 31, at: { x: 4020, y: 300 } },
+      ],
+    },
+  ],
 };
 
 const edited: Json = {
   name: 'A',
   vehicle: { wheelbase: 3150, tanks: [] },
   trailer: { mass: 900 },
-  variants: [{ id: 'a', items: [
-    { id: 'spare', mass: 31, at: { x: 3900, y: 300 } },
-    { id: 'water', mass: 55, at: { x: 2360, y: 0 } },
-  ] }],
+  variants: [
+    {
+      id: 'a',
+      items: [
+        { id: 'spare', mass: 31, at: { x: 3900, y: 300 } },
+        { id: 'water', mass: 55, at: { x: 2360, y: 0 } },
+      ],
+    },
+  ],
 };
 
 const items = ['variants', 'a', 'items'];
 
 describe('what a gesture did', () => {
   it('is told field by field, by id', () => {
-    expect(diff(job, edited).map((c) => c.path.join('/')).sort()).toEqual(['trailer', 'variants/a/items/fridge', 'variants/a/items/spare/at/x', 'variants/a/items/water', 'vehicle/tanks/fuel']);
+    expect(
+      diff(job, edited)
+        .map((c) => c.path.join('/'))
+        .sort(),
+    ).toEqual([
+      'trailer',
+      'variants/a/items/fridge',
+      'variants/a/items/spare/at/x',
+      'variants/a/items/water',
+      'vehicle/tanks/fuel',
+    ]);
   });
 
   it('makes the edited document again, and back', () => {
@@ -37,7 +57,9 @@ describe('what a gesture did', () => {
   it('is carried over onto what somebody else changed', () => {
     const theirs = apply(job, [{ path: [...items, 'fridge', 'mass'], before: 43, after: 47 }]);
     const mine = diff(job, apply(job, [{ path: [...items, 'fridge', 'at', 'x'], before: 2790, after: 2500 }]));
-    expect(apply(theirs, mine)).toMatchObject({ variants: [{ items: [{ id: 'fridge', mass: 47, at: { x: 2500 } }, {}] }] });
+    expect(apply(theirs, mine)).toMatchObject({
+      variants: [{ items: [{ id: 'fridge', mass: 47, at: { x: 2500 } }, {}] }],
+    });
   });
 
   it('does nothing inside of what is gone', () => {

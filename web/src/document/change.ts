@@ -19,7 +19,8 @@ export interface Change {
 
 type Fields = { [key: string]: Json };
 
-const isFields = (value: Json | undefined): value is Fields => typeof value === 'object' && value !== null && !Array.isArray(value);
+const isFields = (value: Json | undefined): value is Fields =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 interface ListKey {
   fields: string[];
@@ -31,11 +32,13 @@ interface ListKey {
 const listKeys: Record<string, ListKey | undefined> = keys;
 
 /** Tells the things of one list apart, or nothing of what is no list of things. */
-const keyOf = (key: ListKey | undefined) => (thing: Json | undefined): string | undefined => {
-  if (!key || !isFields(thing)) return undefined;
-  const parts = key.fields.map((field) => (typeof thing[field] === 'string' ? thing[field] : ''));
-  return parts[0] === '' ? undefined : parts.join('/');
-};
+const keyOf =
+  (key: ListKey | undefined) =>
+  (thing: Json | undefined): string | undefined => {
+    if (!key || !isFields(thing)) return undefined;
+    const parts = key.fields.map((field) => (typeof thing[field] === 'string' ? thing[field] : ''));
+    return parts[0] === '' ? undefined : parts.join('/');
+  };
 
 const within = (pattern: string, key: string) => (pattern === '' ? key : `${pattern}.${key}`);
 
@@ -54,7 +57,9 @@ export function equal(a: Json | undefined, b: Json | undefined): boolean {
   if (Array.isArray(a) && Array.isArray(b)) return a.length === b.length && a.every((v, i) => equal(v, b[i]));
   if (isFields(a) && isFields(b)) {
     const keys = Object.keys(a).filter((k) => a[k] !== undefined);
-    return keys.length === Object.keys(b).filter((k) => b[k] !== undefined).length && keys.every((k) => equal(a[k], b[k]));
+    return (
+      keys.length === Object.keys(b).filter((k) => b[k] !== undefined).length && keys.every((k) => equal(a[k], b[k]))
+    );
   }
   return false;
 }
@@ -63,14 +68,22 @@ export function equal(a: Json | undefined, b: Json | undefined): boolean {
 export function diff(before: Json | undefined, after: Json | undefined, path: string[] = [], pattern = ''): Change[] {
   if (equal(before, after)) return [];
   if (isFields(before) && isFields(after)) {
-    return [...new Set([...Object.keys(before), ...Object.keys(after)])].flatMap((key) => diff(before[key], after[key], [...path, key], within(pattern, key)));
+    return [...new Set([...Object.keys(before), ...Object.keys(after)])].flatMap((key) =>
+      diff(before[key], after[key], [...path, key], within(pattern, key)),
+    );
   }
   const key = listKeys[pattern];
   const idOf = keyOf(key);
   if (isThings(before, idOf) && isThings(after, idOf)) {
-    const [ids, newIds] = [before, after].map((things) => things.map((thing) => idOf(thing) ?? '')) as [string[], string[]];
+    const [ids, newIds] = [before, after].map((things) => things.map((thing) => idOf(thing) ?? '')) as [
+      string[],
+      string[],
+    ];
     if (key?.ordered && reordered(ids, newIds)) return [{ path, before, after }];
-    const [places, newPlaces] = [ids, newIds].map((all) => new Map(all.map((id, i) => [id, i]))) as [Map<string, number>, Map<string, number>];
+    const [places, newPlaces] = [ids, newIds].map((all) => new Map(all.map((id, i) => [id, i]))) as [
+      Map<string, number>,
+      Map<string, number>,
+    ];
     return [...new Set([...places.keys(), ...newPlaces.keys()])].flatMap((id) => {
       const [i, k] = [places.get(id) ?? -1, newPlaces.get(id) ?? -1];
       if (before[i] === after[k]) return [];

@@ -4,7 +4,8 @@ import { answer, api } from '../api/client';
 import type { Assessment, Job } from '../api/types';
 
 /** A job with the variant that it shows alone: the others bear on no figure, and take their time to read. */
-const shownOnly = (job: Job): Job => (job.variants.length > 1 ? { ...job, variants: job.variants.filter((v) => v.id === job.chosen) } : job);
+const shownOnly = (job: Job): Job =>
+  job.variants.length > 1 ? { ...job, variants: job.variants.filter((v) => v.id === job.chosen) } : job;
 
 /** Asks for figures while a job is edited or dragged: one request in flight, the newest wins. */
 export class LiveAssessment {

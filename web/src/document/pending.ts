@@ -40,7 +40,9 @@ export function readPending(id: string): Pending | undefined {
 /** The jobs that edits are kept for in this browser. */
 export function keptIds(): string[] {
   try {
-    return Object.keys(localStorage).filter((k) => k.startsWith(prefix)).map((k) => k.slice(prefix.length));
+    return Object.keys(localStorage)
+      .filter((k) => k.startsWith(prefix))
+      .map((k) => k.slice(prefix.length));
   } catch {
     return [];
   }

@@ -30,7 +30,10 @@ vi.mock('../api/client', () => {
     Refused,
     answer: (request: Promise<unknown>) => request,
     api: {
-      GET: (path: string) => Promise.resolve(path.endsWith('revision') ? { revision: state.stored.revision } : structuredClone(state.stored)),
+      GET: (path: string) =>
+        Promise.resolve(
+          path.endsWith('revision') ? { revision: state.stored.revision } : structuredClone(state.stored),
+        ),
       POST: (_: string, { body }: { body: unknown }) => {
         state.assessed.push(body);
         return Promise.resolve({ variant: 'a', items: [], findings: [] });
@@ -51,11 +54,17 @@ const { state, Refused } = server;
 const item = (id: string, mass: number) => ({ id, name: id, mass, at: { x: 1000, y: 0, z: 0 } });
 
 function freshJob(): Job {
-  return { id: 'job', name: 'Job', chosen: 'a', variants: [{ id: 'a', items: [item('fridge', 43), item('spare', 31)] }] } as unknown as Job;
+  return {
+    id: 'job',
+    name: 'Job',
+    chosen: 'a',
+    variants: [{ id: 'a', items: [item('fridge', 43), item('spare', 31)] }],
+  } as unknown as Job;
 }
 
 const masses = (job: Job) => job.variants[0]?.items.map((i) => `${i.id} ${i.mass}`).join(', ');
-const setMass = (id: string, mass: number) => (job: Job) => job.variants[0]?.items.filter((i) => i.id === id).forEach((i) => (i.mass = mass));
+const setMass = (id: string, mass: number) => (job: Job) =>
+  job.variants[0]?.items.filter((i) => i.id === id).forEach((i) => (i.mass = mass));
 
 let session: JobSession;
 const kept = new Map<string, string>();
@@ -207,9 +216,14 @@ describe('somebody else', () => {
     const conflict = { path: ['variants', 'a', 'items', 'fridge', 'mass'], name: 'fridge', mine: 40, theirs: 39 };
     const collide = () => {
       theirEdit(setMass('fridge', 39));
-      return Promise.reject(new Refused(409, 'the same', { current: structuredClone(state.stored), conflicts: [conflict] }));
+      return Promise.reject(
+        new Refused(409, 'the same', { current: structuredClone(state.stored), conflicts: [conflict] }),
+      );
     };
-    for (const [mine, want] of [[false, 'fridge 39, spare 30'], [true, 'fridge 40, spare 30']] as const) {
+    for (const [mine, want] of [
+      [false, 'fridge 39, spare 30'],
+      [true, 'fridge 40, spare 30'],
+    ] as const) {
       state.next.push(collide);
       session.edit('Both', (job) => {
         setMass('fridge', 40)(job);
@@ -262,7 +276,10 @@ describe('edits that the core derives', () => {
         gate.push(() => done(edited));
       });
     const first = session.derive('Wider', slow(setMass('fridge', 50)));
-    const second = session.derive('Higher', slow((job) => setMass('spare', (job.variants[0]?.items[0]?.mass ?? 0) + 1)(job)));
+    const second = session.derive(
+      'Higher',
+      slow((job) => setMass('spare', (job.variants[0]?.items[0]?.mass ?? 0) + 1)(job)),
+    );
     await settle();
     session.edit('Name', (job) => (job.name = 'Typed meanwhile'));
     gate[0]?.();
@@ -278,7 +295,9 @@ describe('edits that the core derives', () => {
   });
 
   it('change nothing when they are refused', async () => {
-    await expect(session.derive('Too long', () => Promise.reject(new Refused(422, 'too long')))).rejects.toThrow('too long');
+    await expect(session.derive('Too long', () => Promise.reject(new Refused(422, 'too long')))).rejects.toThrow(
+      'too long',
+    );
     expect(masses(session.getSnapshot().job)).toBe('fridge 43, spare 31');
   });
 });
@@ -345,7 +364,10 @@ describe('trying what is offered', () => {
 
   it('is not shown when the job was edited while it was asked for', async () => {
     let answer: () => void = () => undefined;
-    const asked = session.try('Lighter', (job) => new Promise<Job>((done) => (answer = () => done({ ...job, name: 'Old offer' }))));
+    const asked = session.try(
+      'Lighter',
+      (job) => new Promise<Job>((done) => (answer = () => done({ ...job, name: 'Old offer' }))),
+    );
     session.edit('Mass', setMass('fridge', 41));
     answer();
     await asked;

@@ -101,7 +101,8 @@ export class JobSession {
       session.schedule(0);
     } else if (readPending(id)) {
       setAside(id);
-      session.notice = 'Edits that this browser kept from before an update cannot be read any more. They are set aside in it and not shown.';
+      session.notice =
+        'Edits that this browser kept from before an update cannot be read any more. They are set aside in it and not shown.';
     }
     session.live.ask(session.job);
     session.emit();
@@ -233,7 +234,11 @@ export class JobSession {
     try {
       theirs = await answer(api.GET('/api/jobs/{id}', { params: { path: { id: this.job.id } } }));
     } catch (error) {
-      this.tell(error instanceof Refused ? error.message : 'The server does not answer; nothing was dropped. Choose again when it does.');
+      this.tell(
+        error instanceof Refused
+          ? error.message
+          : 'The server does not answer; nothing was dropped. Choose again when it does.',
+      );
       return;
     }
     this.conflict = undefined;
@@ -268,8 +273,12 @@ export class JobSession {
   private takeBack(gesture: Gesture, changes: Change[], other: Gesture[]): void {
     const now = asJson(this.job);
     const free = changes.filter((change) => fits(now, change));
-    this.notice = free.length === changes.length ? '' : `Not all of “${gesture.label}” was taken back: somebody else has changed it since.`;
-    if (free.length > 0) other.push({ ...gesture, changes: other === this.undone ? inverse(free) : free, key: undefined });
+    this.notice =
+      free.length === changes.length
+        ? ''
+        : `Not all of “${gesture.label}” was taken back: somebody else has changed it since.`;
+    if (free.length > 0)
+      other.push({ ...gesture, changes: other === this.undone ? inverse(free) : free, key: undefined });
     this.take(asJob(apply(now, free)), 0);
   }
 
@@ -307,12 +316,13 @@ export class JobSession {
       clearTimeout(this.timer);
       await this.send();
     }
-    while (this.save === 'saving') await new Promise<void>((done) => {
-      const stop = this.subscribe(() => {
-        stop();
-        done();
+    while (this.save === 'saving')
+      await new Promise<void>((done) => {
+        const stop = this.subscribe(() => {
+          stop();
+          done();
+        });
       });
-    });
     return this.save === 'saved' || this.save === 'waiting' ? '' : this.trouble;
   }
 
@@ -321,7 +331,12 @@ export class JobSession {
     this.save = 'saving';
     this.emit();
     try {
-      const saved = await answer(api.PUT('/api/jobs/{id}', { params: { path: { id: sent.id } }, body: { base: this.synced.revision, lineage: this.synced.lineage, job: sent } }));
+      const saved = await answer(
+        api.PUT('/api/jobs/{id}', {
+          params: { path: { id: sent.id } },
+          body: { base: this.synced.revision, lineage: this.synced.lineage, job: sent },
+        }),
+      );
       this.arrived(sent, saved);
     } catch (error) {
       this.failed(error);

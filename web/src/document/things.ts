@@ -10,7 +10,12 @@ export function drop(list: { id: string }[], id: string): void {
 }
 
 export function newId(taken: readonly { id: string }[], name: string): string {
-  const stem = name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '').slice(0, 40) || 'thing';
+  const stem =
+    name
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '')
+      .slice(0, 40) || 'thing';
   // Random, so that two browsers that add at the same time do not meet in one id.
   const id = `${stem}-${Math.random().toString(36).slice(2, 7)}`;
   return taken.some((thing) => thing.id === id) ? newId(taken, name) : id;

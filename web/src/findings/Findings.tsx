@@ -33,11 +33,16 @@ export function Findings({ onShow }: Props) {
   };
   const stanceName = (id: string) => chosenVariant(job).stances.find((s) => s.id === id)?.name;
   const fallen = (key: string) => (trial?.before ?? assessment).fallen.filter((f) => f.finding === key);
-  if (findings.length === 0) return <p className="empty">Nothing to say about this state. The last word has a public weighbridge.</p>;
+  if (findings.length === 0)
+    return <p className="empty">Nothing to say about this state. The last word has a public weighbridge.</p>;
   return (
     <ol className="findings" aria-label="Findings">
       {findings.map((finding, i) => (
-        <li key={`${finding.key} ${finding.stance} ${i}`} className={`finding finding-${finding.severity} ${finding.accepted === '' ? '' : 'finding-accepted'}`} data-rule={finding.rule}>
+        <li
+          key={`${finding.key} ${finding.stance} ${i}`}
+          className={`finding finding-${finding.severity} ${finding.accepted === '' ? '' : 'finding-accepted'}`}
+          data-rule={finding.rule}
+        >
           <h3>
             <SeverityMark severity={finding.severity} />
             <button type="button" className="link" title="Show it" onClick={() => show(finding)}>
@@ -60,15 +65,27 @@ export function Findings({ onShow }: Props) {
                 <li key={fix.label}>
                   <button type="button" aria-pressed={tried(fix.label)} onClick={() => toggle(fix.label, [fix])}>
                     <span>{fix.label}</span>
-                    {(fix.front !== 0 || fix.rear !== 0) && <small className="figure">
-                      F {formatChange(fix.front, 'mass', job.units)} · R {formatChange(fix.rear, 'mass', job.units)} {unitName('mass', job.units)}
-                    </small>}
+                    {(fix.front !== 0 || fix.rear !== 0) && (
+                      <small className="figure">
+                        F {formatChange(fix.front, 'mass', job.units)} · R {formatChange(fix.rear, 'mass', job.units)}{' '}
+                        {unitName('mass', job.units)}
+                      </small>
+                    )}
                   </button>
                 </li>
               ))}
             </ul>
           )}
-          {finding.at !== '' && <button type="button" className="chip" aria-label={`Show this state: ${finding.title}`} onClick={() => showState(finding.at, 'the worst state')}>Show this state</button>}
+          {finding.at !== '' && (
+            <button
+              type="button"
+              className="chip"
+              aria-label={`Show this state: ${finding.title}`}
+              onClick={() => showState(finding.at, 'the worst state')}
+            >
+              Show this state
+            </button>
+          )}
           {finding.mend !== '' && <MendPanel finding={finding} />}
           <Acceptance finding={finding} />
         </li>

@@ -32,12 +32,22 @@ export function TrialBar() {
   return (
     <div className="notice trial-bar" role="status" aria-label="Being tried">
       <div>
-        <p><b>Tried, not kept yet:</b> {trial.label}</p>
+        <p>
+          <b>Tried, not kept yet:</b> {trial.label}
+        </p>
         {mended && mended.length > 0 && <p className="hint">Mends: {mended.map((f) => f.title).join(', ')}</p>}
-        {brought && brought.length > 0 && <p className="hint" data-brings>Brings: {brought.map((f) => f.title).join(', ')}</p>}
+        {brought && brought.length > 0 && (
+          <p className="hint" data-brings>
+            Brings: {brought.map((f) => f.title).join(', ')}
+          </p>
+        )}
       </div>
-      <button ref={keep} type="button" className="btn btn-sm btn-primary" onClick={() => session.keep()}>Keep it</button>
-      <button type="button" className="btn btn-sm btn-outline-secondary" onClick={() => session.putBack()}>Put it back</button>
+      <button ref={keep} type="button" className="btn btn-sm btn-primary" onClick={() => session.keep()}>
+        Keep it
+      </button>
+      <button type="button" className="btn btn-sm btn-outline-secondary" onClick={() => session.putBack()}>
+        Put it back
+      </button>
     </div>
   );
 }

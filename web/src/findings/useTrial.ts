@@ -11,7 +11,10 @@ export function useTrial() {
     /** Tries changes; what is being tried already is put back. */
     toggle: (label: string, changes: Fix[]) => {
       if (trial?.label === label) session.putBack();
-      else void session.try(label, (job) => answer(api.POST('/api/fix', { body: { edits: changes.map((c) => c.edit), job } })));
+      else
+        void session.try(label, (job) =>
+          answer(api.POST('/api/fix', { body: { edits: changes.map((c) => c.edit), job } })),
+        );
     },
   };
 }

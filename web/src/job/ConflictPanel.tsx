@@ -29,13 +29,16 @@ export function ConflictPanel() {
           <tbody>
             {conflicts.map((conflict) => (
               <tr key={key(conflict)} data-conflict={key(conflict)}>
-                <th scope="row">
-                  {toldField(conflict)}
-                </th>
+                <th scope="row">{toldField(conflict)}</th>
                 {[true, false].map((isMine) => (
                   <td key={String(isMine)}>
                     <label>
-                      <input type="radio" name={key(conflict)} checked={(mine[key(conflict)] ?? true) === isMine} onChange={() => setMine({ ...mine, [key(conflict)]: isMine })} />{' '}
+                      <input
+                        type="radio"
+                        name={key(conflict)}
+                        checked={(mine[key(conflict)] ?? true) === isMine}
+                        onChange={() => setMine({ ...mine, [key(conflict)]: isMine })}
+                      />{' '}
                       {toldValue(conflict, isMine ? conflict.mine : conflict.theirs, job.units)}
                     </label>
                   </td>

@@ -28,7 +28,10 @@ export function JobPage() {
         if (left) s.close();
         else setSession(s);
       },
-      (error: unknown) => setTrouble(error instanceof Refused ? error.message : 'The server does not answer. Start it, then reload this page.'),
+      (error: unknown) =>
+        setTrouble(
+          error instanceof Refused ? error.message : 'The server does not answer. Start it, then reload this page.',
+        ),
     );
     return () => {
       left = true;
@@ -61,13 +64,20 @@ export function JobPage() {
   // What stands behind the # is a thing of the sheet that is opened; it comes into sight and takes the focus.
   useEffect(() => {
     if (hash === '' || !session) return;
-    const thing = document.querySelector<HTMLElement>(`[data-thing="${CSS.escape(decodeURIComponent(hash.slice(1)))}"]`);
+    const thing = document.querySelector<HTMLElement>(
+      `[data-thing="${CSS.escape(decodeURIComponent(hash.slice(1)))}"]`,
+    );
     thing?.scrollIntoView({ block: 'center' });
     (thing?.matches('button') ? thing : thing?.querySelector<HTMLElement>('input, select, button'))?.focus();
   }, [hash, key, session]);
 
   if (trouble !== '') return <Trouble message={trouble} />;
-  if (!session) return <main className="loading" aria-busy="true">Opening the job…</main>;
+  if (!session)
+    return (
+      <main className="loading" aria-busy="true">
+        Opening the job…
+      </main>
+    );
   return (
     <SessionContext value={session}>
       <div className="job">
@@ -82,8 +92,9 @@ export function JobPage() {
           </div>
           <Outlet />
           <p className="caution-line">
-            Limits come from the vehicle’s plate and papers. Figures are estimates until weighed; the last word has a public weighbridge. Brakes, seat belts, gas, fuel, mains and
-            structural work belong to licensed or certified people under local rules.
+            Limits come from the vehicle’s plate and papers. Figures are estimates until weighed; the last word has a
+            public weighbridge. Brakes, seat belts, gas, fuel, mains and structural work belong to licensed or certified
+            people under local rules.
           </p>
         </main>
         <Keys />

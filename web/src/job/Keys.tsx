@@ -30,7 +30,13 @@ export function Keys() {
   }, []);
   return (
     <>
-      <button type="button" className="icon-button keys-button" aria-label="Keys of this screen" title="Keys of this screen (?)" onClick={() => setShown(true)}>
+      <button
+        type="button"
+        className="icon-button keys-button"
+        aria-label="Keys of this screen"
+        title="Keys of this screen (?)"
+        onClick={() => setShown(true)}
+      >
         ?
       </button>
       <Offcanvas show={shown} onHide={() => setShown(false)} placement="end" aria-labelledby="keys-title">

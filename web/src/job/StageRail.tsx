@@ -4,9 +4,19 @@ import { useSnapshot } from '../document/SessionContext';
 
 const stages = [
   { to: 'brief', label: 'Brief', icon: 'bi-chat-square-text', subjects: ['brief'] },
-  { to: 'vehicle', label: 'Vehicle', icon: 'bi-truck-flatbed', subjects: ['vehicle', 'baseline', 'limit', 'part', 'tank', 'seat', 'ticket', 'modification', 'bay'] },
+  {
+    to: 'vehicle',
+    label: 'Vehicle',
+    icon: 'bi-truck-flatbed',
+    subjects: ['vehicle', 'baseline', 'limit', 'part', 'tank', 'seat', 'ticket', 'modification', 'bay'],
+  },
   { to: 'layout', label: 'Layout', icon: 'bi-bounding-box', subjects: ['module'] },
-  { to: 'load', label: 'Load', icon: 'bi-minecart-loaded', subjects: ['front-axle', 'rear-axle', 'gross', 'combination', 'ball', 'trailer', 'item'] },
+  {
+    to: 'load',
+    label: 'Load',
+    icon: 'bi-minecart-loaded',
+    subjects: ['front-axle', 'rear-axle', 'gross', 'combination', 'ball', 'trailer', 'item'],
+  },
 ];
 
 /** The stages in the order of the work; each mark shows whether something there stops the build. */
@@ -21,7 +31,9 @@ export function StageRail() {
           <NavLink key={stage.to} to={stage.to} className="rail-stage">
             <i className={`bi ${stage.icon}`} aria-hidden />
             <span>{stage.label}</span>
-            <small className={stops > 0 ? 'rail-stop' : 'rail-clear'}>{stops > 0 ? `${stops} stop${stops > 1 ? 's' : ''}` : 'no stop'}</small>
+            <small className={stops > 0 ? 'rail-stop' : 'rail-clear'}>
+              {stops > 0 ? `${stops} stop${stops > 1 ? 's' : ''}` : 'no stop'}
+            </small>
           </NavLink>
         );
       })}

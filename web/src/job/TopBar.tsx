@@ -16,20 +16,62 @@ export function TopBar() {
         <img src="/icon.svg" alt="" width="28" height="28" />
       </Link>
       <h1 className="visually-hidden">{job.name}</h1>
-      <TextField label="Job name" className="job-name" value={job.name} maxLength={120} required onCommit={(name) => session.edit('Job name', (j) => (j.name = name), 'job name')} />
-      <TextField label="Customer" className="job-customer" placeholder="Customer" value={job.customer} maxLength={200} onCommit={(customer) => session.edit('Customer', (j) => (j.customer = customer), 'customer')} />
-      <Link className="chip variant-link" to={`/jobs/${job.id}/layout/variants`} title="Compare variants, and ask for one">
-        <i className="bi bi-columns-gap" aria-hidden /> {job.variants.length === 1 ? 'Variants' : `${chosenVariant(job).name.slice(0, 18)} of ${job.variants.length} variants`}
+      <TextField
+        label="Job name"
+        className="job-name"
+        value={job.name}
+        maxLength={120}
+        required
+        onCommit={(name) => session.edit('Job name', (j) => (j.name = name), 'job name')}
+      />
+      <TextField
+        label="Customer"
+        className="job-customer"
+        placeholder="Customer"
+        value={job.customer}
+        maxLength={200}
+        onCommit={(customer) => session.edit('Customer', (j) => (j.customer = customer), 'customer')}
+      />
+      <Link
+        className="chip variant-link"
+        to={`/jobs/${job.id}/layout/variants`}
+        title="Compare variants, and ask for one"
+      >
+        <i className="bi bi-columns-gap" aria-hidden />{' '}
+        {job.variants.length === 1
+          ? 'Variants'
+          : `${chosenVariant(job).name.slice(0, 18)} of ${job.variants.length} variants`}
       </Link>
       <SaveMark />
       <div className="top-actions">
-        <button type="button" className="icon-button" disabled={undo === undefined} aria-label={undo === undefined ? 'Nothing to undo' : `Undo: ${undo}`} title={undo === undefined ? 'Nothing to undo' : `Undo: ${undo} (Ctrl+Z)`} onClick={() => session.undo()}>
+        <button
+          type="button"
+          className="icon-button"
+          disabled={undo === undefined}
+          aria-label={undo === undefined ? 'Nothing to undo' : `Undo: ${undo}`}
+          title={undo === undefined ? 'Nothing to undo' : `Undo: ${undo} (Ctrl+Z)`}
+          onClick={() => session.undo()}
+        >
           <i className="bi bi-arrow-counterclockwise" aria-hidden />
         </button>
-        <button type="button" className="icon-button" disabled={redo === undefined} aria-label={redo === undefined ? 'Nothing to redo' : `Redo: ${redo}`} title={redo === undefined ? 'Nothing to redo' : `Redo: ${redo} (Ctrl+Shift+Z)`} onClick={() => session.redo()}>
+        <button
+          type="button"
+          className="icon-button"
+          disabled={redo === undefined}
+          aria-label={redo === undefined ? 'Nothing to redo' : `Redo: ${redo}`}
+          title={redo === undefined ? 'Nothing to redo' : `Redo: ${redo} (Ctrl+Shift+Z)`}
+          onClick={() => session.redo()}
+        >
           <i className="bi bi-arrow-clockwise" aria-hidden />
         </button>
-        <a className="icon-button" href={`/api/jobs/${job.id}/export`} onClick={downloading(session, `/api/jobs/${job.id}/export`)} download aria-label="Export this job as a file" title="Export as .zaino.json">
+        <a
+          className="icon-button"
+          href={`/api/jobs/${job.id}/export`}
+          onClick={downloading(session, `/api/jobs/${job.id}/export`)}
+          download
+          aria-label="Export this job as a file"
+          title="Export as .zaino.json"
+        >
           <i className="bi bi-file-earmark-arrow-down" aria-hidden />
         </a>
         <ViewSettings />

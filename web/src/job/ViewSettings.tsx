@@ -19,19 +19,47 @@ export function ViewSettings() {
       </Dropdown.Toggle>
       <Dropdown.Menu className="settings form" aria-label="Units and words">
         <Field label="Units">
-          <SelectField label="Units" value={job.units} options={unitSystems} onCommit={(units) => session.edit('Units', (j) => (j.units = units))} />
+          <SelectField
+            label="Units"
+            value={job.units}
+            options={unitSystems}
+            onCommit={(units) => session.edit('Units', (j) => (j.units = units))}
+          />
         </Field>
         <Field label="Words of">
-          <SelectField label="Words of" value={job.region} options={regions} onCommit={(region) => session.edit('Words', (j) => (j.region = region))} />
+          <SelectField
+            label="Words of"
+            value={job.region}
+            options={regions}
+            onCommit={(region) => session.edit('Words', (j) => (j.region = region))}
+          />
         </Field>
         <Field label="Stations from">
-          <SelectField label="Stations from" value={job.datum} options={datums} onCommit={(datum) => session.edit('Datum', (j) => (j.datum = datum))} />
+          <SelectField
+            label="Stations from"
+            value={job.datum}
+            options={datums}
+            onCommit={(datum) => session.edit('Datum', (j) => (j.datum = datum))}
+          />
         </Field>
         <Field label="Note">
-          <TextField label="Note on this job" value={job.note} maxLength={4000} onCommit={(note) => session.edit('Note', (j) => (j.note = note), 'job note')} />
+          <TextField
+            label="Note on this job"
+            value={job.note}
+            maxLength={4000}
+            onCommit={(note) => session.edit('Note', (j) => (j.note = note), 'job note')}
+          />
         </Field>
         <Field label="Screen">
-          <SelectField label="Screen" value={theme} options={[{ value: 'light', label: 'Day' }, { value: 'dark', label: 'Night in the bay' }]} onCommit={setTheme} />
+          <SelectField
+            label="Screen"
+            value={theme}
+            options={[
+              { value: 'light', label: 'Day' },
+              { value: 'dark', label: 'Night in the bay' },
+            ]}
+            onCommit={setTheme}
+          />
         </Field>
       </Dropdown.Menu>
     </Dropdown>

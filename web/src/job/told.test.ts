@@ -3,7 +3,12 @@ import { expect, it } from 'vitest';
 import type { Conflict } from '../api/types';
 import { toldField, toldValue } from './told';
 
-const conflict = (path: string, name: string, mine: unknown, theirs: unknown): Conflict => ({ path: path.split('/'), name, mine, theirs });
+const conflict = (path: string, name: string, mine: unknown, theirs: unknown): Conflict => ({
+  path: path.split('/'),
+  name,
+  mine,
+  theirs,
+});
 
 it('tells a conflict as the screen does, in the units of the job', () => {
   const mass = conflict('variants/a/items/topper/mass', 'Topper', 86.1825503, 80);

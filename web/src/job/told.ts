@@ -4,14 +4,49 @@ import type { Kind } from '../quantity/units';
 
 /** The kind of measure that a field of the document holds, by its name. */
 const kinds: Record<string, Kind> = {
-  mass: 'mass', kg: 'mass', front: 'mass', rear: 'mass', total: 'mass', ball: 'mass', section: 'mass', behindCut: 'mass',
-  x: 'length', y: 'length', z: 'length', length: 'length', width: 'length', height: 'length', wheelbase: 'length', trackFront: 'length', trackRear: 'length',
-  tyreRadius: 'length', overhang: 'length', cgHeight: 'length', cgSide: 'length', by: 'length', cut: 'length', ballToAxle: 'length',
-  now: 'volume', min: 'volume', max: 'volume', capacity: 'volume', litres: 'volume',
+  mass: 'mass',
+  kg: 'mass',
+  front: 'mass',
+  rear: 'mass',
+  total: 'mass',
+  ball: 'mass',
+  section: 'mass',
+  behindCut: 'mass',
+  x: 'length',
+  y: 'length',
+  z: 'length',
+  length: 'length',
+  width: 'length',
+  height: 'length',
+  wheelbase: 'length',
+  trackFront: 'length',
+  trackRear: 'length',
+  tyreRadius: 'length',
+  overhang: 'length',
+  cgHeight: 'length',
+  cgSide: 'length',
+  by: 'length',
+  cut: 'length',
+  ballToAxle: 'length',
+  now: 'volume',
+  min: 'volume',
+  max: 'volume',
+  capacity: 'volume',
+  litres: 'volume',
 };
 
 /** Fields whose name in the document is not what the screen calls them. */
-const names: Record<string, string> = { x: 'station', y: 'side', z: 'height', at: 'place', kg: 'mass', now: 'content', on: 'aboard', min: 'least', max: 'most' };
+const names: Record<string, string> = {
+  x: 'station',
+  y: 'side',
+  z: 'height',
+  at: 'place',
+  kg: 'mass',
+  now: 'content',
+  on: 'aboard',
+  min: 'least',
+  max: 'most',
+};
 
 /** What a conflict is about: the thing, and the field as the screen calls it. */
 export function toldField({ name, path, mine, theirs }: Conflict): string {

@@ -37,7 +37,13 @@ export function JobsPage() {
   const importFile = async (chosen: File) => {
     const text = await chosen.text();
     // The server reads the document, so that what it refuses is said in its words.
-    const document = await answer(api.POST('/api/jobs/import', { body: text as unknown as Job, bodySerializer: (body) => body as unknown as string, headers: { 'Content-Type': 'application/json' } }));
+    const document = await answer(
+      api.POST('/api/jobs/import', {
+        body: text as unknown as Job,
+        bodySerializer: (body) => body as unknown as string,
+        headers: { 'Content-Type': 'application/json' },
+      }),
+    );
     open(document.job.id);
   };
   const jobs = list.data?.jobs ?? [];
@@ -49,7 +55,11 @@ export function JobsPage() {
         </h1>
         <p className="hint">Fitouts within payload, axle loads and gross mass.</p>
         <input
-          type="search" className="form-control jobs-search" placeholder="Search name, customer or vehicle" aria-label="Search jobs" value={search}
+          type="search"
+          className="form-control jobs-search"
+          placeholder="Search name, customer or vehicle"
+          aria-label="Search jobs"
+          value={search}
           onChange={(event) => {
             setSearch(event.target.value);
             setLimit(PAGE);
@@ -62,7 +72,11 @@ export function JobsPage() {
           <i className="bi bi-box-arrow-in-down" aria-hidden /> Import a job
         </Button>
         <input
-          ref={file} type="file" hidden accept=".json,application/json" aria-label="Job file"
+          ref={file}
+          type="file"
+          hidden
+          accept=".json,application/json"
+          aria-label="Job file"
           onChange={(event) => {
             const chosen = event.target.files?.[0];
             if (chosen) change.mutate(() => importFile(chosen));
@@ -82,7 +96,8 @@ export function JobsPage() {
         <div className="notice" role="status">
           <p>“{deleted.name}” is deleted.</p>
           <button
-            type="button" className="btn btn-sm btn-outline-primary"
+            type="button"
+            className="btn btn-sm btn-outline-primary"
             onClick={() => {
               change.mutate(() => answer(api.POST('/api/jobs/{id}/restore', path(deleted.id))));
               setDeleted(undefined);
@@ -95,12 +110,24 @@ export function JobsPage() {
       <NewJob onOpen={(id) => open(id, 'brief')} onTrouble={setTrouble} />
       {list.isError && (
         <p className="trouble" role="alert">
-          {list.error instanceof Refused ? list.error.message : 'The server does not answer. Start it, then reload this page.'}
+          {list.error instanceof Refused
+            ? list.error.message
+            : 'The server does not answer. Start it, then reload this page.'}
         </p>
       )}
-      {list.isPending && <p className="empty" aria-busy="true">Reading the list…</p>}
+      {list.isPending && (
+        <p className="empty" aria-busy="true">
+          Reading the list…
+        </p>
+      )}
       {list.isSuccess && jobs.length === 0 && (
-        <p className="empty">{wanted !== '' ? `No ${archived ? 'archived ' : ''}job has “${wanted}” in its name, customer or vehicle.` : archived ? 'The archive is empty.' : 'No jobs yet. Name the first one above, or import a job file.'}</p>
+        <p className="empty">
+          {wanted !== ''
+            ? `No ${archived ? 'archived ' : ''}job has “${wanted}” in its name, customer or vehicle.`
+            : archived
+              ? 'The archive is empty.'
+              : 'No jobs yet. Name the first one above, or import a job file.'}
+        </p>
       )}
       {jobs.length > 0 && (
         <table className="jobs-table" aria-label="Jobs">
@@ -118,13 +145,20 @@ export function JobsPage() {
           <tbody>
             {jobs.map((job) => (
               <JobRow
-                key={job.id} job={job}
+                key={job.id}
+                job={job}
                 onDuplicate={() => change.mutate(() => answer(api.POST('/api/jobs/{id}/duplicate', path(job.id))))}
-                onArchive={() => change.mutate(() => answer(api.PUT('/api/jobs/{id}/archived', { ...path(job.id), body: { archived: !job.archived } })))}
-                onDelete={() => change.mutate(async () => {
-                  await answer(api.DELETE('/api/jobs/{id}', path(job.id)));
-                  setDeleted(job);
-                })}
+                onArchive={() =>
+                  change.mutate(() =>
+                    answer(api.PUT('/api/jobs/{id}/archived', { ...path(job.id), body: { archived: !job.archived } })),
+                  )
+                }
+                onDelete={() =>
+                  change.mutate(async () => {
+                    await answer(api.DELETE('/api/jobs/{id}', path(job.id)));
+                    setDeleted(job);
+                  })
+                }
               />
             ))}
           </tbody>
@@ -133,7 +167,13 @@ export function JobsPage() {
       {list.data && list.data.total > jobs.length && (
         <p className="more">
           {jobs.length} of {list.data.total} jobs.{' '}
-          {limit < 500 ? <Button size="sm" variant="outline-secondary" onClick={() => setLimit(Math.min(500, limit + PAGE))}>Show more</Button> : 'Search to narrow the list.'}
+          {limit < 500 ? (
+            <Button size="sm" variant="outline-secondary" onClick={() => setLimit(Math.min(500, limit + PAGE))}>
+              Show more
+            </Button>
+          ) : (
+            'Search to narrow the list.'
+          )}
         </p>
       )}
     </main>

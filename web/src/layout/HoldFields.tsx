@@ -16,9 +16,22 @@ interface Props {
 
 /** What holds a part: its latch, its struts, its fixings; and what follows it out. */
 export function HoldFields({ item, module: m, job, opens, onEdit }: Props) {
-  const number = (label: string, value: number, set: (m: Module, v: number) => void, hint?: string, kind: 'plain' | 'mass' | 'length' = 'plain') => (
+  const number = (
+    label: string,
+    value: number,
+    set: (m: Module, v: number) => void,
+    hint?: string,
+    kind: 'plain' | 'mass' | 'length' = 'plain',
+  ) => (
     <Field label={label} {...(hint ? { hint } : {})}>
-      <QuantityField label={`${label} of ${item.name}`} value={value} kind={kind} system={job.units} emptyForZero onCommit={(v) => onEdit(label, (x) => set(x, v))} />
+      <QuantityField
+        label={`${label} of ${item.name}`}
+        value={value}
+        kind={kind}
+        system={job.units}
+        emptyForZero
+        onCommit={(v) => onEdit(label, (x) => set(x, v))}
+      />
     </Field>
   );
   const mounts = job.vehicle.mounts;
@@ -29,7 +42,12 @@ export function HoldFields({ item, module: m, job, opens, onEdit }: Props) {
       {opens && (
         <>
           <Field label="Shut by">
-            <SelectField label="Shut by" value={m.latch} options={latches} onCommit={(latch) => onEdit('Latch', (x) => (x.latch = latch))} />
+            <SelectField
+              label="Shut by"
+              value={m.latch}
+              options={latches}
+              onCommit={(latch) => onEdit('Latch', (x) => (x.latch = latch))}
+            />
           </Field>
           {m.latch === 'rated' && number('Latch holds', m.holds, (x, v) => (x.holds = v), 'N; empty is not stated')}
         </>
@@ -38,13 +56,31 @@ export function HoldFields({ item, module: m, job, opens, onEdit }: Props) {
         <>
           {number('Gas struts', m.struts, (x, v) => (x.struts = Math.round(v)))}
           {m.struts > 0 && number('Force of each', m.force, (x, v) => (x.force = v), 'N')}
-          {m.struts > 0 && number('From the hinge', m.strutAt, (x, v) => (x.strutAt = v), 'where a strut takes the lid; empty: its middle', 'length')}
+          {m.struts > 0 &&
+            number(
+              'From the hinge',
+              m.strutAt,
+              (x, v) => (x.strutAt = v),
+              'where a strut takes the lid; empty: its middle',
+              'length',
+            )}
         </>
       ) : null}
-      {number('Rated', m.rated, (x, v) => (x.rated = v), 'runners, hinges or top, by data sheet; empty is not stated', 'mass')}
+      {number(
+        'Rated',
+        m.rated,
+        (x, v) => (x.rated = v),
+        'runners, hinges or top, by data sheet; empty is not stated',
+        'mass',
+      )}
       {opens && (
         <Field label="Cable or hose">
-          <SelectField label="Cable or hose" value={m.follows} options={followings} onCommit={(follows) => onEdit('What follows', (x) => (x.follows = follows))} />
+          <SelectField
+            label="Cable or hose"
+            value={m.follows}
+            options={followings}
+            onCommit={(follows) => onEdit('What follows', (x) => (x.follows = follows))}
+          />
         </Field>
       )}
       {m.fixings.map((f) => {
@@ -53,16 +89,33 @@ export function HoldFields({ item, module: m, job, opens, onEdit }: Props) {
           <div key={f.mount} className="loose-line">
             <span>{name}</span>
             <span />
-            <RemoveButton label={`Not fixed to ${name}`} onClick={() => onEdit(`Fixing to ${name}`, (x) => (x.fixings = x.fixings.filter((o) => o.mount !== f.mount)))} />
+            <RemoveButton
+              label={`Not fixed to ${name}`}
+              onClick={() =>
+                onEdit(`Fixing to ${name}`, (x) => (x.fixings = x.fixings.filter((o) => o.mount !== f.mount)))
+              }
+            />
           </div>
         );
       })}
-      <select className="form-select form-select-sm" aria-label="Fix it to" value="" disabled={free.length === 0} onChange={(event) => {
-        const mount = event.target.value;
-        onEdit('Fixing', (x) => x.fixings.push({ mount }));
-      }}>
-        <option value="">{mounts.length === 0 ? 'No mounting points are listed (Vehicle, On it)' : 'Fix it to a mounting point'}</option>
-        {free.map((p) => <option key={p.id} value={p.id}>{p.name}</option>)}
+      <select
+        className="form-select form-select-sm"
+        aria-label="Fix it to"
+        value=""
+        disabled={free.length === 0}
+        onChange={(event) => {
+          const mount = event.target.value;
+          onEdit('Fixing', (x) => x.fixings.push({ mount }));
+        }}
+      >
+        <option value="">
+          {mounts.length === 0 ? 'No mounting points are listed (Vehicle, On it)' : 'Fix it to a mounting point'}
+        </option>
+        {free.map((p) => (
+          <option key={p.id} value={p.id}>
+            {p.name}
+          </option>
+        ))}
       </select>
     </fieldset>
   );

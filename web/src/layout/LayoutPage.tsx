@@ -20,7 +20,11 @@ import { axesOf } from './useBenchHand';
 import type { Sizes } from './window';
 
 /** The paper of each view, px. */
-const sizes: Sizes = { side: { width: 560, height: 250 }, rear: { width: 256, height: 250 }, plan: { width: 824, height: 262 } };
+const sizes: Sizes = {
+  side: { width: 560, height: 250 },
+  rear: { width: 256, height: 250 },
+  plan: { width: 824, height: 262 },
+};
 
 const SWEEP_MS = 1400;
 
@@ -64,28 +68,50 @@ export function LayoutPage() {
     setTab((now) => (now === 'gear' || now === 'stances' ? now : 'part'));
     setPointed(undefined);
   }, [setPointed]);
-  const onShow = useCallback((finding: Finding) => {
-    const { subject } = finding;
-    if (subject.kind === 'item' || subject.kind === 'module') setSelected([subject.id]);
-    setStance(finding.stance);
-    setPointed(finding);
-  }, [setSelected, setStance, setPointed]);
+  const onShow = useCallback(
+    (finding: Finding) => {
+      const { subject } = finding;
+      if (subject.kind === 'item' || subject.kind === 'module') setSelected([subject.id]);
+      setStance(finding.stance);
+      setPointed(finding);
+    },
+    [setSelected, setStance, setPointed],
+  );
   const onPick = (view: View, at: { u: number; v: number }, reach: number) => {
-    const boxes = [...all.map((p) => p.box), ...(assessment?.bays ?? []).flatMap((b) => [b.room, ...b.obstacles.map((o) => o.solid)])];
+    const boxes = [
+      ...all.map((p) => p.box),
+      ...(assessment?.bays ?? []).flatMap((b) => [b.room, ...b.obstacles.map((o) => o.solid)]),
+    ];
     const end = faceAt(boxes, view, axesOf[view], at, reach);
     if (!end) return;
     const first = tape?.[0];
     setTape(first && tape.length === 1 && first.view === view && first.along === end.along ? [first, end] : [end]);
   };
-  const view = (name: View) => <BenchView view={name} {...sizes[name]} bench={bench} onTouch={onTouch} onPick={tape ? onPick : undefined} tape={tape ?? []} />;
+  const view = (name: View) => (
+    <BenchView
+      view={name}
+      {...sizes[name]}
+      bench={bench}
+      onTouch={onTouch}
+      onPick={tape ? onPick : undefined}
+      tape={tape ?? []}
+    />
+  );
   return (
     <div className="layout-page">
       <div className="bench">
-        <Toolbar bench={bench} taping={tape !== undefined} onTape={() => setTape(tape ? undefined : [])} onSweep={() => setPlaying(true)} />
+        <Toolbar
+          bench={bench}
+          taping={tape !== undefined}
+          onTape={() => setTape(tape ? undefined : [])}
+          onSweep={() => setPlaying(true)}
+        />
         {job.vehicle.bays.length === 0 && (
           <p className="notice">
             <span>No space is measured yet, so nothing can be said about what fits.</span>
-            <Link className="btn btn-sm btn-primary" to={`/jobs/${job.id}/vehicle/space`}>Measure a space</Link>
+            <Link className="btn btn-sm btn-primary" to={`/jobs/${job.id}/vehicle/space`}>
+              Measure a space
+            </Link>
           </p>
         )}
         <div className="bench-views">

@@ -15,8 +15,12 @@ export function MeasureLines({ finding, view, w }: { finding: Finding; view: Vie
         const [nx, ny] = [(-(y2 - y1) / long) * 5, ((x2 - x1) / long) * 5];
         return (
           <g key={i} data-line={l.label}>
-            <path d={`M${x1} ${y1}L${x2} ${y2}M${x1 - nx} ${y1 - ny}l${2 * nx} ${2 * ny}M${x2 - nx} ${y2 - ny}l${2 * nx} ${2 * ny}`} />
-            <text x={(x1 + x2) / 2 + 4} y={(y1 + y2) / 2 - 5}>{l.label}</text>
+            <path
+              d={`M${x1} ${y1}L${x2} ${y2}M${x1 - nx} ${y1 - ny}l${2 * nx} ${2 * ny}M${x2 - nx} ${y2 - ny}l${2 * nx} ${2 * ny}`}
+            />
+            <text x={(x1 + x2) / 2 + 4} y={(y1 + y2) / 2 - 5}>
+              {l.label}
+            </text>
           </g>
         );
       })}

@@ -8,7 +8,12 @@ import type { Bench } from './useBench';
 type Plain = Exclude<keyof Practice, 'restraint' | 'uncertainty'>;
 
 const rules: { key: Plain; label: string; kind: Kind; hint: string }[] = [
-  { key: 'runnerFactor', label: 'Runners used to', kind: 'plain', hint: 'share of their rating that is used; less off road' },
+  {
+    key: 'runnerFactor',
+    label: 'Runners used to',
+    kind: 'plain',
+    hint: 'share of their rating that is used; less off road',
+  },
   { key: 'clearance', label: 'Beside what slides', kind: 'length', hint: 'least room on each side' },
   { key: 'headroom', label: 'Above a bed', kind: 'length', hint: 'over the platform, mattress not counted' },
   { key: 'step', label: 'A step is', kind: 'length', hint: 'high; what it brings within reach' },
@@ -22,13 +27,21 @@ const rules: { key: Plain; label: string; kind: Kind; hint: string }[] = [
   { key: 'tipLoss', label: 'Tip angle lost', kind: 'plain', hint: '° that the load may take' },
   { key: 'ballLeast', label: 'On the ball at least', kind: 'plain', hint: 'share of the trailer; less sways' },
   { key: 'ballMost', label: 'On the ball at most', kind: 'plain', hint: 'share of the trailer' },
-  { key: 'upgradeShare', label: 'An upgrade gives', kind: 'plain', hint: 'share of a rating at most; certified people decide' },
+  {
+    key: 'upgradeShare',
+    label: 'An upgrade gives',
+    kind: 'plain',
+    hint: 'share of a rating at most; certified people decide',
+  },
   { key: 'longestCut', label: 'Longest extension', kind: 'length', hint: 'of the wheelbase that is thought of' },
   { key: 'wind', label: 'Wind under a lid', kind: 'plain', hint: 'N/m²' },
 ];
 
 const ways = [
-  { key: 'forward', label: 'Forward' }, { key: 'rearward', label: 'Rearward' }, { key: 'sideways', label: 'Sideways' }, { key: 'upward', label: 'Upward' },
+  { key: 'forward', label: 'Forward' },
+  { key: 'rearward', label: 'Rearward' },
+  { key: 'sideways', label: 'Sideways' },
+  { key: 'upward', label: 'Upward' },
 ] as const;
 
 const sources: { key: keyof Practice['uncertainty']; label: string; kind: Kind; hint: string }[] = [
@@ -50,15 +63,29 @@ export function RulesPanel({ bench }: { bench: Bench }) {
       <p className="hint">Held against where no plate or data sheet says otherwise. Each is kept in this job.</p>
       {rules.map(({ key, label, kind, hint }) => (
         <Field key={key} label={label} hint={hint}>
-          <QuantityField label={label} value={job.practice[key]} kind={kind} system={job.units} onCommit={(v) => session.edit(label, (j) => (j.practice[key] = v))} />
+          <QuantityField
+            label={label}
+            value={job.practice[key]}
+            kind={kind}
+            system={job.units}
+            onCommit={(v) => session.edit(label, (j) => (j.practice[key] = v))}
+          />
         </Field>
       ))}
       <fieldset>
         <legend>Cargo is held against</legend>
-        <p className="hint">Shares of its weight: cargo practice of the region, not a crash rating. Local rules come first.</p>
+        <p className="hint">
+          Shares of its weight: cargo practice of the region, not a crash rating. Local rules come first.
+        </p>
         {ways.map(({ key, label }) => (
           <Field key={key} label={label}>
-            <QuantityField label={`Restraint ${label.toLowerCase()}`} value={job.practice.restraint[key]} kind="plain" system={job.units} onCommit={(v) => session.edit(`Restraint ${label.toLowerCase()}`, (j) => (j.practice.restraint[key] = v))} />
+            <QuantityField
+              label={`Restraint ${label.toLowerCase()}`}
+              value={job.practice.restraint[key]}
+              kind="plain"
+              system={job.units}
+              onCommit={(v) => session.edit(`Restraint ${label.toLowerCase()}`, (j) => (j.practice.restraint[key] = v))}
+            />
           </Field>
         ))}
       </fieldset>
@@ -67,7 +94,13 @@ export function RulesPanel({ bench }: { bench: Bench }) {
         <p className="hint">Standard uncertainties by where a mass comes from.</p>
         {sources.map(({ key, label, kind, hint }) => (
           <Field key={key} label={label} hint={hint}>
-            <QuantityField label={`Uncertainty: ${label}`} value={job.practice.uncertainty[key]} kind={kind} system={job.units} onCommit={(v) => session.edit(`Uncertainty: ${label}`, (j) => (j.practice.uncertainty[key] = v))} />
+            <QuantityField
+              label={`Uncertainty: ${label}`}
+              value={job.practice.uncertainty[key]}
+              kind={kind}
+              system={job.units}
+              onCommit={(v) => session.edit(`Uncertainty: ${label}`, (j) => (j.practice.uncertainty[key] = v))}
+            />
           </Field>
         ))}
       </fieldset>

@@ -17,7 +17,18 @@ export function StancePanel({ bench }: { bench: Bench }) {
   const chosen = stances.find((s) => s.id === stance);
   const add = () => {
     const id = newId(stances, 'stance');
-    session.edit('Add stance', (j) => chosenVariant(j).stances.push({ id, name: 'New stance', use: 'other', open: [], doors: [], loose: [], folded: [], sleepers: [] }));
+    session.edit('Add stance', (j) =>
+      chosenVariant(j).stances.push({
+        id,
+        name: 'New stance',
+        use: 'other',
+        open: [],
+        doors: [],
+        loose: [],
+        folded: [],
+        sleepers: [],
+      }),
+    );
     setStance(id);
   };
   return (
@@ -42,33 +53,57 @@ function OneStance({ stance, bench }: { stance: Stance; bench: Bench }) {
   const { job, assessment, all, setStance } = bench;
   const figures = assessment?.handling.stances.find((s) => s.id === stance.id);
   const edit = (label: string, change: (s: Stance) => void, key?: string) =>
-    session.edit(`${label} in ${stance.name}`, (j) => {
-      const found = chosenVariant(j).stances.find((s) => s.id === stance.id);
-      if (found) change(found);
-    }, key);
+    session.edit(
+      `${label} in ${stance.name}`,
+      (j) => {
+        const found = chosenVariant(j).stances.find((s) => s.id === stance.id);
+        if (found) change(found);
+      },
+      key,
+    );
   const opens = all.filter((p) => !p.item.in && (p.figures?.leaves.length ?? 0) > 0);
-  const isOpen = (module: string, cell: string) => stance.open.some((o) => o.module === module && (o.cell === '' || o.cell === cell));
+  const isOpen = (module: string, cell: string) =>
+    stance.open.some((o) => o.module === module && (o.cell === '' || o.cell === cell));
   const setOpen = (item: Item, cell: string, on: boolean) =>
     edit(`${on ? 'Open' : 'Shut'} ${item.name}`, (s) => {
       const cells = item.module?.cells.map((c) => c.id) ?? [];
       // A whole unit that was open becomes its drawers, so that one of them can be shut.
-      const before = s.open.flatMap((o) => (o.module === item.id && o.cell === '' && cell !== '' ? cells.map((c) => ({ module: item.id, cell: c })) : [o]));
+      const before = s.open.flatMap((o) =>
+        o.module === item.id && o.cell === '' && cell !== '' ? cells.map((c) => ({ module: item.id, cell: c })) : [o],
+      );
       s.open = before.filter((o) => !(o.module === item.id && (cell === '' || o.cell === cell)));
       if (on) s.open.push({ module: item.id, cell });
     });
   const bays = job.vehicle.bays.filter((b) => b.opening.face !== 'none' && b.opening.width > 0);
   const elsewhere = all.filter((p) => p.item.module && !p.item.in && !stance.loose.some((l) => l.item === p.item.id));
   const nameOf = (id: string) => all.find((p) => p.item.id === id)?.item.name ?? id;
-  const listed = <T extends object>(list: T[], has: (t: T) => boolean, make: T, on: boolean) => (on ? [...list.filter((t) => !has(t)), make] : list.filter((t) => !has(t)));
+  const listed = <T extends object>(list: T[], has: (t: T) => boolean, make: T, on: boolean) =>
+    on ? [...list.filter((t) => !has(t)), make] : list.filter((t) => !has(t));
   return (
     <>
       <Field label="Name">
-        <TextField label="Name of the stance" value={stance.name} maxLength={120} required onCommit={(name) => edit('Name', (s) => (s.name = name), `stance ${stance.id}`)} />
+        <TextField
+          label="Name of the stance"
+          value={stance.name}
+          maxLength={120}
+          required
+          onCommit={(name) => edit('Name', (s) => (s.name = name), `stance ${stance.id}`)}
+        />
       </Field>
       <Field label="For">
-        <SelectField label="What the stance is for" value={stance.use} options={stanceUses} onCommit={(use) => edit('Use', (s) => (s.use = use))} />
+        <SelectField
+          label="What the stance is for"
+          value={stance.use}
+          options={stanceUses}
+          onCommit={(use) => edit('Use', (s) => (s.use = use))}
+        />
       </Field>
-      <Acts title="From the road" acts={figures?.steps ?? []} minutes={figures?.minutes ?? 0} empty="Nothing to do: it stands as on the road." />
+      <Acts
+        title="From the road"
+        acts={figures?.steps ?? []}
+        minutes={figures?.minutes ?? 0}
+        empty="Nothing to do: it stands as on the road."
+      />
       <fieldset>
         <legend>Open</legend>
         {opens.length === 0 && <p className="hint">No part opens yet.</p>}
@@ -78,11 +113,25 @@ function OneStance({ stance, bench }: { stance: Stance; bench: Bench }) {
               <span className="field-label">{item.name}</span>
               {f.leaves.map((leaf) => {
                 const name = item.module?.cells.find((c) => c.id === leaf.cell)?.name ?? leaf.cell;
-                return <Tick key={leaf.cell} label={name} name={`Open ${name} of ${item.name}`} on={isOpen(item.id, leaf.cell)} set={(on) => setOpen(item, leaf.cell, on)} />;
+                return (
+                  <Tick
+                    key={leaf.cell}
+                    label={name}
+                    name={`Open ${name} of ${item.name}`}
+                    on={isOpen(item.id, leaf.cell)}
+                    set={(on) => setOpen(item, leaf.cell, on)}
+                  />
+                );
               })}
             </div>
           ) : (
-            <Tick key={item.id} label={item.name} name={`Open ${item.name} in this stance`} on={isOpen(item.id, '') || isOpen(item.id, f?.leaves[0]?.cell ?? '')} set={(on) => setOpen(item, '', on)} />
+            <Tick
+              key={item.id}
+              label={item.name}
+              name={`Open ${item.name} in this stance`}
+              on={isOpen(item.id, '') || isOpen(item.id, f?.leaves[0]?.cell ?? '')}
+              set={(on) => setOpen(item, '', on)}
+            />
           ),
         )}
       </fieldset>
@@ -91,7 +140,18 @@ function OneStance({ stance, bench }: { stance: Stance; bench: Bench }) {
         {bays.map((b) => {
           const said = stance.doors.some((d) => d.bay === b.id);
           const needed = !said && (figures?.doors.includes(b.id) ?? false);
-          return <Tick key={b.id} label={needed ? `${b.name}, for what is open` : b.name} name={`Door of ${b.name} open`} on={said || needed} disabled={needed} set={(on) => edit(`Door of ${b.name}`, (s) => (s.doors = listed(s.doors, (d) => d.bay === b.id, { bay: b.id }, on)))} />;
+          return (
+            <Tick
+              key={b.id}
+              label={needed ? `${b.name}, for what is open` : b.name}
+              name={`Door of ${b.name} open`}
+              on={said || needed}
+              disabled={needed}
+              set={(on) =>
+                edit(`Door of ${b.name}`, (s) => (s.doors = listed(s.doors, (d) => d.bay === b.id, { bay: b.id }, on)))
+              }
+            />
+          );
         })}
       </fieldset>
       <fieldset>
@@ -99,42 +159,101 @@ function OneStance({ stance, bench }: { stance: Stance; bench: Bench }) {
         {stance.loose.map((l) => (
           <div key={l.item} className="loose-line">
             <span>{nameOf(l.item)}</span>
-            <Tick label="Outside" name={`${nameOf(l.item)} outside`} on={l.outside} set={(on) => edit(`Place of ${nameOf(l.item)}`, (s) => s.loose.filter((x) => x.item === l.item).forEach((x) => {
-              x.outside = on;
-              const part = all.find((p) => p.item.id === l.item);
-              if (!on && part) x.at = middle(part.box);
-            }))} />
-            <RemoveButton label={`${nameOf(l.item)} stays where it is`} onClick={() => edit(`Leave ${nameOf(l.item)}`, (s) => (s.loose = s.loose.filter((x) => x.item !== l.item)))} />
+            <Tick
+              label="Outside"
+              name={`${nameOf(l.item)} outside`}
+              on={l.outside}
+              set={(on) =>
+                edit(`Place of ${nameOf(l.item)}`, (s) =>
+                  s.loose
+                    .filter((x) => x.item === l.item)
+                    .forEach((x) => {
+                      x.outside = on;
+                      const part = all.find((p) => p.item.id === l.item);
+                      if (!on && part) x.at = middle(part.box);
+                    }),
+                )
+              }
+            />
+            <RemoveButton
+              label={`${nameOf(l.item)} stays where it is`}
+              onClick={() =>
+                edit(`Leave ${nameOf(l.item)}`, (s) => (s.loose = s.loose.filter((x) => x.item !== l.item)))
+              }
+            />
           </div>
         ))}
         <p className="hint">What is not outside is dragged to its place on the bench while this stance is shown.</p>
-        <select className="form-select form-select-sm" aria-label="Put a part elsewhere in this stance" value="" onChange={(event) => {
-          const id = event.target.value;
-          edit(`Put ${nameOf(id)} outside`, (s) => s.loose.push({ item: id, outside: true, at: { x: 0, y: 0, z: 0 } }));
-        }}>
+        <select
+          className="form-select form-select-sm"
+          aria-label="Put a part elsewhere in this stance"
+          value=""
+          onChange={(event) => {
+            const id = event.target.value;
+            edit(`Put ${nameOf(id)} outside`, (s) =>
+              s.loose.push({ item: id, outside: true, at: { x: 0, y: 0, z: 0 } }),
+            );
+          }}
+        >
           <option value="">Put a part elsewhere</option>
-          {elsewhere.map(({ item }) => <option key={item.id} value={item.id}>{item.name}</option>)}
+          {elsewhere.map(({ item }) => (
+            <option key={item.id} value={item.id}>
+              {item.name}
+            </option>
+          ))}
         </select>
       </fieldset>
       <fieldset>
         <legend>Seats folded</legend>
-        {job.vehicle.seats.filter((seat) => !seat.driver).map((seat) => (
-          <Tick key={seat.id} label={seat.name} name={`${seat.name} folded`} on={stance.folded.some((f) => f.seat === seat.id)} set={(on) => edit(`Fold ${seat.name}`, (s) => (s.folded = listed(s.folded, (f) => f.seat === seat.id, { seat: seat.id }, on)))} />
-        ))}
+        {job.vehicle.seats
+          .filter((seat) => !seat.driver)
+          .map((seat) => (
+            <Tick
+              key={seat.id}
+              label={seat.name}
+              name={`${seat.name} folded`}
+              on={stance.folded.some((f) => f.seat === seat.id)}
+              set={(on) =>
+                edit(
+                  `Fold ${seat.name}`,
+                  (s) => (s.folded = listed(s.folded, (f) => f.seat === seat.id, { seat: seat.id }, on)),
+                )
+              }
+            />
+          ))}
       </fieldset>
       {stance.use === 'sleep' && (
         <fieldset>
           <legend>Sleep inside</legend>
-          {job.brief.travellers.filter((t) => t.kind === 'person').map((t) => (
-            <Tick key={t.id} label={t.name} name={`${t.name} sleeps inside`} on={stance.sleepers.some((x) => x.traveller === t.id)} set={(on) => edit(`Bed of ${t.name}`, (s) => (s.sleepers = listed(s.sleepers, (x) => x.traveller === t.id, { traveller: t.id }, on)))} />
-          ))}
-          {job.brief.travellers.length === 0 && <p className="hint">Say in the brief who travels, then who sleeps here.</p>}
+          {job.brief.travellers
+            .filter((t) => t.kind === 'person')
+            .map((t) => (
+              <Tick
+                key={t.id}
+                label={t.name}
+                name={`${t.name} sleeps inside`}
+                on={stance.sleepers.some((x) => x.traveller === t.id)}
+                set={(on) =>
+                  edit(
+                    `Bed of ${t.name}`,
+                    (s) => (s.sleepers = listed(s.sleepers, (x) => x.traveller === t.id, { traveller: t.id }, on)),
+                  )
+                }
+              />
+            ))}
+          {job.brief.travellers.length === 0 && (
+            <p className="hint">Say in the brief who travels, then who sleeps here.</p>
+          )}
         </fieldset>
       )}
-      <button type="button" className="btn btn-sm btn-outline-secondary" onClick={() => {
-        session.edit(`Remove stance ${stance.name}`, (j) => drop(chosenVariant(j).stances, stance.id));
-        setStance('');
-      }}>
+      <button
+        type="button"
+        className="btn btn-sm btn-outline-secondary"
+        onClick={() => {
+          session.edit(`Remove stance ${stance.name}`, (j) => drop(chosenVariant(j).stances, stance.id));
+          setStance('');
+        }}
+      >
         Remove this stance
       </button>
     </>
@@ -145,7 +264,10 @@ function OnTheRoad({ bench }: { bench: Bench }) {
   const handling = bench.assessment?.handling;
   return (
     <>
-      <p className="hint">Shut and loaded. A stance says what is open and what lies where for one purpose: cooking, sleeping, the school run. Every rule holds in each of them.</p>
+      <p className="hint">
+        Shut and loaded. A stance says what is open and what lies where for one purpose: cooking, sleeping, the school
+        run. Every rule holds in each of them.
+      </p>
       <Acts title="Before driving off" acts={handling?.driveAway ?? []} empty="No stance opens anything yet." />
       <fieldset>
         <legend>To get at what is used daily</legend>
@@ -153,7 +275,9 @@ function OnTheRoad({ bench }: { bench: Bench }) {
         <ul className="gets">
           {handling?.gets.map((get) => (
             <li key={get.id} data-get={get.id}>
-              <button type="button" className="link" onClick={() => bench.setSelected([get.id])}>{get.name}</button>
+              <button type="button" className="link" onClick={() => bench.setSelected([get.id])}>
+                {get.name}
+              </button>
               <b className="figure">{get.steps.length}</b> {get.steps.length === 1 ? 'step' : 'steps'}
               {get.steps.length > 0 && <small className="hint">{get.steps.map((s) => s.text).join(', ')}</small>}
             </li>
@@ -170,21 +294,50 @@ function Acts({ title, acts, minutes, empty }: { title: string; acts: Act[]; min
     <fieldset className="acts">
       <legend>
         {title}
-        {minutes !== undefined && acts.length > 0 && <small className="figure">{acts.length} steps, about {Math.max(1, Math.round(minutes))} min</small>}
+        {minutes !== undefined && acts.length > 0 && (
+          <small className="figure">
+            {acts.length} steps, about {Math.max(1, Math.round(minutes))} min
+          </small>
+        )}
       </legend>
-      {acts.length === 0 ? <p className="hint">{empty}</p> : (
+      {acts.length === 0 ? (
+        <p className="hint">{empty}</p>
+      ) : (
         <ol>
-          {acts.map((act, i) => <li key={i} data-act={act.kind}>{act.text}</li>)}
+          {acts.map((act, i) => (
+            <li key={i} data-act={act.kind}>
+              {act.text}
+            </li>
+          ))}
         </ol>
       )}
     </fieldset>
   );
 }
 
-function Tick({ label, name, on, set, disabled }: { label: string; name: string; on: boolean; set: (on: boolean) => void; disabled?: boolean }) {
+function Tick({
+  label,
+  name,
+  on,
+  set,
+  disabled,
+}: {
+  label: string;
+  name: string;
+  on: boolean;
+  set: (on: boolean) => void;
+  disabled?: boolean;
+}) {
   return (
     <label className="switch-line">
-      <input type="checkbox" className="form-check-input" aria-label={name} checked={on} disabled={disabled} onChange={(event) => set(event.target.checked)} />
+      <input
+        type="checkbox"
+        className="form-check-input"
+        aria-label={name}
+        checked={on}
+        disabled={disabled}
+        onChange={(event) => set(event.target.checked)}
+      />
       {label}
     </label>
   );

@@ -4,18 +4,45 @@ import type { Component, Item, Job } from '../api/types';
 import { align, distribute, duplicate, mirror, place, shift, turn } from './partEdits';
 
 const part = (id: string, x: number, y: number, z: number, more: Partial<Item> = {}): Item =>
-  ({ id, name: id, at: { x, y, z }, size: { length: 400, width: 300, height: 200 }, seat: '', bay: 'cargo', locked: false, module: { faces: 'rear', mirrored: false }, ...more }) as unknown as Item;
+  ({
+    id,
+    name: id,
+    at: { x, y, z },
+    size: { length: 400, width: 300, height: 200 },
+    seat: '',
+    bay: 'cargo',
+    locked: false,
+    module: { faces: 'rear', mirrored: false },
+    ...more,
+  }) as unknown as Item;
 
 function bench(...items: Item[]): Job {
-  const stances = [{ id: 'cook', loose: [{ item: 'table', outside: false, at: { x: 5000, y: 0, z: 700 } }, { item: 'chair', outside: true, at: { x: 0, y: 0, z: 0 } }] }];
-  return { chosen: 'a', vehicle: { wheelbase: 3200, outline: { headboard: 2000, floorHeight: 800 } }, variants: [{ id: 'a', items, stances }] } as unknown as Job;
+  const stances = [
+    {
+      id: 'cook',
+      loose: [
+        { item: 'table', outside: false, at: { x: 5000, y: 0, z: 700 } },
+        { item: 'chair', outside: true, at: { x: 0, y: 0, z: 0 } },
+      ],
+    },
+  ];
+  return {
+    chosen: 'a',
+    vehicle: { wheelbase: 3200, outline: { headboard: 2000, floorHeight: 800 } },
+    variants: [{ id: 'a', items, stances }],
+  } as unknown as Job;
 }
 
 const at = (job: Job, id: string) => job.variants[0]?.items.find((i) => i.id === id)?.at;
 
 describe('parts on the bench', () => {
   it('are moved together, but not what is locked, lies in a drawer or sits in a seat', () => {
-    const job = bench(part('unit', 2500, 0, 900), part('safe', 2500, 0, 900, { locked: true }), part('pot', 1, 2, 3, { in: { module: 'unit', cell: 'a' } }), part('ann', 0, 0, 0, { seat: 'driver' }));
+    const job = bench(
+      part('unit', 2500, 0, 900),
+      part('safe', 2500, 0, 900, { locked: true }),
+      part('pot', 1, 2, 3, { in: { module: 'unit', cell: 'a' } }),
+      part('ann', 0, 0, 0, { seat: 'driver' }),
+    );
     shift(job, ['unit', 'safe', 'pot', 'ann'], { x: 10.04, y: -5, z: 0 });
     expect(at(job, 'unit')).toEqual({ x: 2510, y: -5, z: 900 });
     expect(at(job, 'safe')).toEqual({ x: 2500, y: 0, z: 900 });
@@ -28,7 +55,11 @@ describe('parts on the bench', () => {
     shift(job, ['table', 'chair'], { x: 100, y: 0, z: 0 }, 'cook');
     expect(at(job, 'table')).toEqual({ x: 2500, y: 0, z: 900 });
     expect(job.variants[0]?.stances[0]?.loose[0]?.at).toEqual({ x: 5100, y: 0, z: 700 });
-    expect(at(job, 'chair'), 'what stands outside has no place there, so its own is meant').toEqual({ x: 2700, y: 0, z: 900 });
+    expect(at(job, 'chair'), 'what stands outside has no place there, so its own is meant').toEqual({
+      x: 2700,
+      y: 0,
+      z: 900,
+    });
     shift(job, ['table'], { x: 100, y: 0, z: 0 });
     expect(at(job, 'table')).toEqual({ x: 2600, y: 0, z: 900 });
   });
@@ -36,11 +67,18 @@ describe('parts on the bench', () => {
   it('come into the front left corner of a space, on its floor', () => {
     const job = bench();
     const component = { item: part('fridge', 0, 0, 0, { bay: '' }) } as unknown as Component;
-    const id = place(job, component, { bay: 'tub', box: { from: { x: 2200, y: -700, z: 850 }, to: { x: 3700, y: 700, z: 1400 } } });
+    const id = place(job, component, {
+      bay: 'tub',
+      box: { from: { x: 2200, y: -700, z: 850 }, to: { x: 3700, y: 700, z: 1400 } },
+    });
     expect(at(job, id)).toEqual({ x: 2400, y: -550, z: 950 });
     expect(job.variants[0]?.items[0]).toMatchObject({ bay: 'tub' });
     const loose = place(job, component, undefined);
-    expect(at(job, loose), 'without a measured space it stands on the middle of the floor').toEqual({ x: 2800, y: 0, z: 900 });
+    expect(at(job, loose), 'without a measured space it stands on the middle of the floor').toEqual({
+      x: 2800,
+      y: 0,
+      z: 900,
+    });
     expect(loose).not.toBe(id);
     expect(component.item.at, 'the catalogue stays as it is').toEqual({ x: 0, y: 0, z: 0 });
   });
@@ -70,14 +108,21 @@ describe('parts on the bench', () => {
     const job = bench(part('unit', 2500, 0, 900));
     const before = structuredClone(job);
     turn(job, ['unit']);
-    expect(job.variants[0]?.items[0]).toMatchObject({ size: { length: 300, width: 400, height: 200 }, module: { faces: 'left' } });
+    expect(job.variants[0]?.items[0]).toMatchObject({
+      size: { length: 300, width: 400, height: 200 },
+      module: { faces: 'left' },
+    });
     for (let n = 0; n < 3; n++) turn(job, ['unit']);
     expect(job).toEqual(before);
   });
 
   it('are brought to the faces and the middle of the one chosen last', () => {
     const wide = part('wide', 3000, 100, 900, { size: { length: 800, width: 600, height: 200 } });
-    for (const [to, x] of [['low', 2800], ['middle', 3000], ['high', 3200]] as const) {
+    for (const [to, x] of [
+      ['low', 2800],
+      ['middle', 3000],
+      ['high', 3200],
+    ] as const) {
       const job = bench(part('a', 2500, 0, 900), part('b', 2100, 0, 900, { locked: true }), wide);
       align(job, ['a', 'b', 'wide'], 'x', to);
       expect(at(job, 'a')?.x).toBe(x);
@@ -90,7 +135,12 @@ describe('parts on the bench', () => {
   });
 
   it('are spread with the same gap between them', () => {
-    const job = bench(part('a', 2000, 0, 900), part('b', 2450, 0, 900), part('c', 2700, 0, 900, { size: { length: 200, width: 1, height: 1 } }), part('d', 4000, 0, 900));
+    const job = bench(
+      part('a', 2000, 0, 900),
+      part('b', 2450, 0, 900),
+      part('c', 2700, 0, 900, { size: { length: 200, width: 1, height: 1 } }),
+      part('d', 4000, 0, 900),
+    );
     distribute(job, ['d', 'b', 'a', 'c'], 'x');
     const edges = ['a', 'b', 'c', 'd'].map((id) => {
       const item = job.variants[0]?.items.find((i) => i.id === id);

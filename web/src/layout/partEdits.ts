@@ -6,17 +6,23 @@ import type { Axis } from './snap';
 /** Plain edits of parts on the bench. What derives other values is asked of the core. */
 
 const chosen = (job: Job, ids: readonly string[]) => chosenVariant(job).items.filter((i) => ids.includes(i.id));
-const movable = (job: Job, ids: readonly string[]) => chosen(job, ids).filter((i) => !i.locked && !i.in && i.seat === '');
+const movable = (job: Job, ids: readonly string[]) =>
+  chosen(job, ids).filter((i) => !i.locked && !i.in && i.seat === '');
 
 /** To the tenth of a mm, so that no rounding of a screen gets into the file. */
 const tenth = (mm: number) => Math.round(mm * 10) / 10;
 
 /** Moves parts; what a stance has lying elsewhere is moved in that stance only. */
 export function shift(job: Job, ids: readonly string[], by: Point, stance = ''): void {
-  const elsewhere = chosenVariant(job).stances.find((s) => s.id === stance)?.loose.filter((l) => !l.outside && ids.includes(l.item)) ?? [];
-  for (const place of elsewhere) place.at = { x: tenth(place.at.x + by.x), y: tenth(place.at.y + by.y), z: tenth(place.at.z + by.z) };
+  const elsewhere =
+    chosenVariant(job)
+      .stances.find((s) => s.id === stance)
+      ?.loose.filter((l) => !l.outside && ids.includes(l.item)) ?? [];
+  for (const place of elsewhere)
+    place.at = { x: tenth(place.at.x + by.x), y: tenth(place.at.y + by.y), z: tenth(place.at.z + by.z) };
   ids = ids.filter((id) => !elsewhere.some((l) => l.item === id));
-  for (const item of movable(job, ids)) item.at = { x: tenth(item.at.x + by.x), y: tenth(item.at.y + by.y), z: tenth(item.at.z + by.z) };
+  for (const item of movable(job, ids))
+    item.at = { x: tenth(item.at.x + by.x), y: tenth(item.at.y + by.y), z: tenth(item.at.z + by.z) };
 }
 
 /** Puts a component of the catalogue into a room: in its front left corner, on its floor, and says under which id. */
@@ -26,7 +32,11 @@ export function place(job: Job, component: Component, room: { bay: string; box: 
   const { outline, wheelbase } = job.vehicle;
   const corner = room?.box.from ?? { x: Math.round((outline.headboard + wheelbase) / 2), y: 0, z: outline.floorHeight };
   const { length, width, height } = component.item.size;
-  const at = { x: tenth(corner.x + length / 2), y: tenth(room ? corner.y + width / 2 : 0), z: tenth(corner.z + height / 2) };
+  const at = {
+    x: tenth(corner.x + length / 2),
+    y: tenth(room ? corner.y + width / 2 : 0),
+    z: tenth(corner.z + height / 2),
+  };
   variant.items.push({ ...structuredClone(component.item), id, at, bay: room?.bay ?? '' });
   return id;
 }
@@ -72,7 +82,8 @@ export function align(job: Job, ids: readonly string[], axis: Axis, to: 'low' | 
   const model = chosen(job, ids.slice(-1))[0];
   if (!model) return;
   const offset = (item: Item) => (to === 'middle' ? 0 : ((to === 'low' ? -1 : 1) * item.size[sides[axis]]) / 2);
-  for (const item of movable(job, ids.slice(0, -1))) item.at[axis] = tenth(model.at[axis] + offset(model) - offset(item));
+  for (const item of movable(job, ids.slice(0, -1)))
+    item.at[axis] = tenth(model.at[axis] + offset(model) - offset(item));
 }
 
 /** Leaves the same gap between neighbours; the outermost stay. */

@@ -9,7 +9,11 @@ export interface Part {
   box: Box;
 }
 
-export const middle = (b: Box): Point => ({ x: (b.from.x + b.to.x) / 2, y: (b.from.y + b.to.y) / 2, z: (b.from.z + b.to.z) / 2 });
+export const middle = (b: Box): Point => ({
+  x: (b.from.x + b.to.x) / 2,
+  y: (b.from.y + b.to.y) / 2,
+  z: (b.from.z + b.to.z) / 2,
+});
 
 /** A box of a size about a place. */
 export function boxAbout(at: Point, size: Item['size']): Box {
@@ -66,7 +70,10 @@ export function around(boxes: readonly Box[]): Box | undefined {
 export function bayAt(bays: readonly { id: string; room: Box; box: { height: number } }[], at: Point): string {
   const inside = (low: number, value: number, high: number) => low <= value && value <= high;
   const bay = bays.find(
-    ({ room, box }) => inside(room.from.x, at.x, room.to.x) && inside(room.from.y, at.y, room.to.y) && (box.height === 0 ? at.z >= room.from.z : inside(room.from.z, at.z, room.to.z)),
+    ({ room, box }) =>
+      inside(room.from.x, at.x, room.to.x) &&
+      inside(room.from.y, at.y, room.to.y) &&
+      (box.height === 0 ? at.z >= room.from.z : inside(room.from.z, at.z, room.to.z)),
   );
   return bay?.id ?? '';
 }

@@ -3,7 +3,10 @@ import { describe, expect, it } from 'vitest';
 import { linesOf, moved, snap } from './snap';
 import { fitSight, pan, windowOf, zoom } from './window';
 
-const box = (x: number, y: number, z: number, l: number, w: number, h: number) => ({ from: { x, y, z }, to: { x: x + l, y: y + w, z: z + h } });
+const box = (x: number, y: number, z: number, l: number, w: number, h: number) => ({
+  from: { x, y, z },
+  to: { x: x + l, y: y + w, z: z + h },
+});
 
 describe('snapping', () => {
   const fridge = box(0, 0, 0, 700, 400, 450);
@@ -32,7 +35,11 @@ describe('snapping', () => {
 });
 
 describe('the three views', () => {
-  const sizes = { side: { width: 560, height: 260 }, plan: { width: 826, height: 260 }, rear: { width: 258, height: 260 } };
+  const sizes = {
+    side: { width: 560, height: 260 },
+    plan: { width: 826, height: 260 },
+    rear: { width: 258, height: 260 },
+  };
 
   it('have one scale and one place in their middle', () => {
     const sight = fitSight(box(2000, -800, 800, 2000, 1600, 900), sizes);

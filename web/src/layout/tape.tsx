@@ -17,7 +17,13 @@ export interface End {
 export type Tape = readonly End[];
 
 /** The face nearest to a press, within reach; undefined where there is none. */
-export function faceAt(boxes: readonly Box[], view: View, axes: readonly [Axis, Axis], at: { u: number; v: number }, reach: number): End | undefined {
+export function faceAt(
+  boxes: readonly Box[],
+  view: View,
+  axes: readonly [Axis, Axis],
+  at: { u: number; v: number },
+  reach: number,
+): End | undefined {
   let best: End | undefined;
   let nearest = reach;
   const offer = (along: 'u' | 'v', value: number, own: number, beside: number) => {
@@ -38,7 +44,8 @@ export function faceAt(boxes: readonly Box[], view: View, axes: readonly [Axis, 
 export function TapeLine({ tape, view, w, units }: { tape: Tape; view: View; w: Window; units: Units }) {
   const [a, b] = tape;
   if (!a || a.view !== view) return null;
-  const at = (end: End): [number, number] => (end.along === 'u' ? [drawX(w, end.at), drawY(w, end.beside)] : [drawX(w, end.beside), drawY(w, end.at)]);
+  const at = (end: End): [number, number] =>
+    end.along === 'u' ? [drawX(w, end.at), drawY(w, end.beside)] : [drawX(w, end.beside), drawY(w, end.at)];
   const [x1, y1] = at(a);
   if (!b || b.view !== view || b.along !== a.along) return <circle className="tape-end" cx={x1} cy={y1} r={5} />;
   const [x2, y2] = a.along === 'u' ? [drawX(w, b.at), y1] : [x1, drawY(w, b.at)];

@@ -26,7 +26,10 @@ export function useBench(sizes: Sizes) {
     if (!assessment) return undefined;
     const bays = assessment.bays.filter((b) => b.box.length > 0 && b.box.width > 0).map((b) => b.room);
     const { outline } = job.vehicle;
-    const body: Box = { from: { x: outline.headboard, y: -900, z: outline.floorHeight - 100 }, to: { x: assessment.wheelbase + outline.rearOverhang, y: 900, z: outline.height } };
+    const body: Box = {
+      from: { x: outline.headboard, y: -900, z: outline.floorHeight - 100 },
+      to: { x: assessment.wheelbase + outline.rearOverhang, y: 900, z: outline.height },
+    };
     return fitSight(around(bays) ?? body, sizes);
   }, [assessment, job.vehicle, sizes]);
   // The sight is kept while parts are dragged: only a new size or another job fits it anew.
@@ -38,24 +41,48 @@ export function useBench(sizes: Sizes) {
   const standing = useMemo(() => {
     if (!posture || posture.parts.length === 0) return all;
     const places = new Map(posture.parts.map((p) => [p.id, p]));
-    return all.filter((p) => !places.get(p.item.id)?.outside).map((p) => {
-      const place = places.get(p.item.in?.module ?? p.item.id);
-      if (!place) return p;
-      const holder = all.find((h) => h.item.id === place.id);
-      const by = holder ? { x: place.box.from.x - holder.box.from.x, y: place.box.from.y - holder.box.from.y, z: place.box.from.z - holder.box.from.z } : { x: 0, y: 0, z: 0 };
-      const moved = (at: Box['from']) => ({ x: at.x + by.x, y: at.y + by.y, z: at.z + by.z });
-      return { ...p, box: { from: moved(p.box.from), to: moved(p.box.to) } };
-    });
+    return all
+      .filter((p) => !places.get(p.item.id)?.outside)
+      .map((p) => {
+        const place = places.get(p.item.in?.module ?? p.item.id);
+        if (!place) return p;
+        const holder = all.find((h) => h.item.id === place.id);
+        const by = holder
+          ? {
+              x: place.box.from.x - holder.box.from.x,
+              y: place.box.from.y - holder.box.from.y,
+              z: place.box.from.z - holder.box.from.z,
+            }
+          : { x: 0, y: 0, z: 0 };
+        const moved = (at: Box['from']) => ({ x: at.x + by.x, y: at.y + by.y, z: at.z + by.z });
+        return { ...p, box: { from: moved(p.box.from), to: moved(p.box.to) } };
+      });
   }, [all, posture]);
-  const parts = standing.filter(({ item }) => !hidden.includes(item.id) && (!item.in || alive.includes(item.in.module) || alive.includes(item.id) || open.includes(item.in.module)));
+  const parts = standing.filter(
+    ({ item }) =>
+      !hidden.includes(item.id) &&
+      (!item.in || alive.includes(item.in.module) || alive.includes(item.id) || open.includes(item.in.module)),
+  );
   return {
-    ...snapshot, parts, all, sight,
-    selected: alive, setSelected,
-    hidden, setHidden,
-    open, setOpen,
-    sweep, setSweep,
-    stance, setStance, posture, pointed, setPointed,
-    setSight, fit: () => {
+    ...snapshot,
+    parts,
+    all,
+    sight,
+    selected: alive,
+    setSelected,
+    hidden,
+    setHidden,
+    open,
+    setOpen,
+    sweep,
+    setSweep,
+    stance,
+    setStance,
+    posture,
+    pointed,
+    setPointed,
+    setSight,
+    fit: () => {
       setSight(undefined);
       if (fitted) setKept({ job: job.id, sight: fitted });
     },

@@ -18,7 +18,9 @@ export function useBenchEdit(onTrouble: (sentence: string) => void) {
       .then(
         () => onTrouble(''),
         (error: unknown) => {
-          onTrouble(error instanceof Refused ? error.message : 'The server does not answer; nothing else was changed with it.');
+          onTrouble(
+            error instanceof Refused ? error.message : 'The server does not answer; nothing else was changed with it.',
+          );
           // What was typed stays: as a plain size, which is then saved or refused like any other edit.
           if (!resize) return;
           session.edit(label, (job) => {

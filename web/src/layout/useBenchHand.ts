@@ -17,7 +17,11 @@ const REACH = 7;
 const STEP = 5;
 const TREMBLE = 3;
 
-export const axesOf: Record<View, readonly [across: Axis, up: Axis]> = { side: ['x', 'z'], plan: ['x', 'y'], rear: ['y', 'z'] };
+export const axesOf: Record<View, readonly [across: Axis, up: Axis]> = {
+  side: ['x', 'z'],
+  plan: ['x', 'y'],
+  rear: ['y', 'z'],
+};
 
 interface Grip {
   kind: 'move' | 'pan' | 'frame';
@@ -49,7 +53,14 @@ export interface Guides {
 const none: Guides = { across: undefined, up: undefined };
 
 /** Choosing, dragging with snapping, nudging, pushing and zooming in one view. */
-export function useBenchHand(svg: RefObject<SVGSVGElement | null>, view: View, w: Window | undefined, bench: Bench, onTouch: () => void, onPick?: (at: { u: number; v: number }) => void) {
+export function useBenchHand(
+  svg: RefObject<SVGSVGElement | null>,
+  view: View,
+  w: Window | undefined,
+  bench: Bench,
+  onTouch: () => void,
+  onPick?: (at: { u: number; v: number }) => void,
+) {
   const session = useSession();
   const [grip, setGrip] = useState<Grip>();
   const [guides, setGuides] = useState<Guides>(none);
@@ -57,7 +68,8 @@ export function useBenchHand(svg: RefObject<SVGSVGElement | null>, view: View, w
   const [across, up] = axesOf[view];
   const { parts, selected, setSelected, sight, setSight } = bench;
 
-  const idAt = (target: EventTarget) => (target instanceof Element ? target.closest<SVGGElement>('[data-part]')?.dataset.part : undefined);
+  const idAt = (target: EventTarget) =>
+    target instanceof Element ? target.closest<SVGGElement>('[data-part]')?.dataset.part : undefined;
   const place = (event: { clientX: number; clientY: number }) => {
     const r = svg.current?.getBoundingClientRect();
     const perPixel = r && w ? w.width / Math.max(1, r.width) : 1;
@@ -71,13 +83,31 @@ export function useBenchHand(svg: RefObject<SVGSVGElement | null>, view: View, w
     if (onPick) return onPick({ u: w.from + from.x * w.scale, v: (w.ground - from.y) * w.scale });
     const id = event.button === 0 ? idAt(event.target) : undefined;
     event.currentTarget.setPointerCapture(event.pointerId);
-    if (id === undefined) return setGrip({ kind: event.shiftKey ? 'frame' : 'pan', ids: [], from, to: from, box: undefined, still: [], began: false });
-    const ids = event.shiftKey ? (selected.includes(id) ? selected.filter((s) => s !== id) : [...selected, id]) : selected.includes(id) ? selected : [id];
+    if (id === undefined)
+      return setGrip({
+        kind: event.shiftKey ? 'frame' : 'pan',
+        ids: [],
+        from,
+        to: from,
+        box: undefined,
+        still: [],
+        began: false,
+      });
+    const ids = event.shiftKey
+      ? selected.includes(id)
+        ? selected.filter((s) => s !== id)
+        : [...selected, id]
+      : selected.includes(id)
+        ? selected
+        : [id];
     setSelected(ids);
     onTouch();
     focus(id);
     const moves = parts.filter((p) => ids.includes(p.item.id) && !p.item.locked && !p.item.in);
-    const still = [...parts.filter((p) => p.item.module && !p.item.in && !ids.includes(p.item.id)).map((p) => p.box), ...(bench.assessment?.bays ?? []).flatMap((b) => [b.room, ...b.obstacles.map((o) => o.solid)])];
+    const still = [
+      ...parts.filter((p) => p.item.module && !p.item.in && !ids.includes(p.item.id)).map((p) => p.box),
+      ...(bench.assessment?.bays ?? []).flatMap((b) => [b.room, ...b.obstacles.map((o) => o.solid)]),
+    ];
     setGrip({ kind: 'move', ids, from, to: from, box: around(moves.map((p) => p.box)), still, began: false });
   };
 
@@ -87,7 +117,13 @@ export function useBenchHand(svg: RefObject<SVGSVGElement | null>, view: View, w
     if (!w || grip.ids.length !== 1 || !own || (own.item.module?.cells.length ?? 0) > 0) return undefined;
     const [u, v] = [w.from + at.x * w.scale, (w.ground - at.y) * w.scale];
     for (const { item, figures } of bench.all) {
-      const cell = item.id === own.item.id ? undefined : figures?.cells.find((c) => c.outer.from[across] <= u && u <= c.outer.to[across] && c.outer.from[up] <= v && v <= c.outer.to[up]);
+      const cell =
+        item.id === own.item.id
+          ? undefined
+          : figures?.cells.find(
+              (c) =>
+                c.outer.from[across] <= u && u <= c.outer.to[across] && c.outer.from[up] <= v && v <= c.outer.to[up],
+            );
       if (cell) return { module: item.id, cell: cell.id, name: cell.name, box: cell.outer };
     }
     return undefined;
@@ -108,7 +144,10 @@ export function useBenchHand(svg: RefObject<SVGSVGElement | null>, view: View, w
     setCellBelow(event.ctrlKey || event.metaKey ? cellAt(grip, to) : undefined);
     const wish = moved(moved(box, across, dx * w.scale), up, -dy * w.scale);
     const free = event.altKey;
-    const pull = (axis: Axis) => (free ? { by: Math.round(wish.from[axis]) - wish.from[axis], at: undefined } : snap(wish, axis, linesOf(grip.still, axis), REACH * w.scale, STEP));
+    const pull = (axis: Axis) =>
+      free
+        ? { by: Math.round(wish.from[axis]) - wish.from[axis], at: undefined }
+        : snap(wish, axis, linesOf(grip.still, axis), REACH * w.scale, STEP);
     const [a, b] = [pull(across), pull(up)];
     setGuides({ across: a.at, up: b.at });
     const by: Point = { x: 0, y: 0, z: 0 };
@@ -149,9 +188,22 @@ export function useBenchHand(svg: RefObject<SVGSVGElement | null>, view: View, w
       }
       session.drop(ids.length > 1 ? `Move ${ids.length} parts` : `Move ${first}`, keep);
     } else if (grip.kind === 'frame' && grip.began && w) {
-      const [u1, u2] = [grip.from.x, grip.to.x].sort((p, q) => p - q).map((x) => w.from + x * w.scale) as [number, number];
-      const [v2, v1] = [grip.from.y, grip.to.y].sort((p, q) => p - q).map((y) => (w.ground - y) * w.scale) as [number, number];
-      setSelected(parts.filter(({ box, item }) => !item.in && box.from[across] >= u1 && box.to[across] <= u2 && box.from[up] >= v1 && box.to[up] <= v2).map((p) => p.item.id));
+      const [u1, u2] = [grip.from.x, grip.to.x].sort((p, q) => p - q).map((x) => w.from + x * w.scale) as [
+        number,
+        number,
+      ];
+      const [v2, v1] = [grip.from.y, grip.to.y].sort((p, q) => p - q).map((y) => (w.ground - y) * w.scale) as [
+        number,
+        number,
+      ];
+      setSelected(
+        parts
+          .filter(
+            ({ box, item }) =>
+              !item.in && box.from[across] >= u1 && box.to[across] <= u2 && box.from[up] >= v1 && box.to[up] <= v2,
+          )
+          .map((p) => p.item.id),
+      );
     } else if (grip.kind === 'pan' && !grip.began) setSelected([]);
     setGrip(undefined);
     setGuides(none);
@@ -169,11 +221,17 @@ export function useBenchHand(svg: RefObject<SVGSVGElement | null>, view: View, w
     if (id === undefined) return;
     if (key === 'delete') {
       const ids = selected.includes(id) ? selected : [id];
-      return session.edit(ids.length > 1 ? `Remove ${ids.length} parts` : `Remove ${parts.find((p) => p.item.id === id)?.item.name ?? 'part'}`, (job) => ids.forEach((gone) => removeItem(job, gone)));
+      return session.edit(
+        ids.length > 1
+          ? `Remove ${ids.length} parts`
+          : `Remove ${parts.find((p) => p.item.id === id)?.item.name ?? 'part'}`,
+        (job) => ids.forEach((gone) => removeItem(job, gone)),
+      );
     }
     if (key === ',' || key === '.') {
       const along = [...parts].sort((a, b) => middle(a.box)[across] - middle(b.box)[across]);
-      const next = along[(along.findIndex((p) => p.item.id === id) + (key === '.' ? 1 : -1) + along.length) % along.length];
+      const next =
+        along[(along.findIndex((p) => p.item.id === id) + (key === '.' ? 1 : -1) + along.length) % along.length];
       if (!next) return;
       setSelected([next.item.id]);
       return focus(next.item.id);
@@ -191,16 +249,40 @@ export function useBenchHand(svg: RefObject<SVGSVGElement | null>, view: View, w
     const by: Point = { x: 0, y: 0, z: 0 };
     by[across] = direction[0] ?? 0;
     by[up] = direction[1] ?? 0;
-    session.edit(ids.length > 1 ? `Move ${ids.length} parts` : `Move ${parts.find((p) => p.item.id === id)?.item.name ?? 'part'}`, (job) => {
-      shift(job, ids, by, bench.stance);
-      settle(job, ids);
-    }, `nudge ${ids.join(' ')}`);
+    session.edit(
+      ids.length > 1 ? `Move ${ids.length} parts` : `Move ${parts.find((p) => p.item.id === id)?.item.name ?? 'part'}`,
+      (job) => {
+        shift(job, ids, by, bench.stance);
+        settle(job, ids);
+      },
+      `nudge ${ids.join(' ')}`,
+    );
   };
 
   const onWheel = (event: WheelEvent<SVGSVGElement>) => {
     if (sight) setSight(zoom(sight, event.deltaY < 0 ? 1.15 : 1 / 1.15));
   };
 
-  const frame = grip?.kind === 'frame' && grip.began ? { x: Math.min(grip.from.x, grip.to.x), y: Math.min(grip.from.y, grip.to.y), width: Math.abs(grip.to.x - grip.from.x), height: Math.abs(grip.to.y - grip.from.y) } : undefined;
-  return { guides, frame, cellBelow, handlers: { onPointerDown, onPointerMove, onPointerUp: () => finish(true), onPointerCancel: () => finish(false), onKeyDown, onWheel } };
+  const frame =
+    grip?.kind === 'frame' && grip.began
+      ? {
+          x: Math.min(grip.from.x, grip.to.x),
+          y: Math.min(grip.from.y, grip.to.y),
+          width: Math.abs(grip.to.x - grip.from.x),
+          height: Math.abs(grip.to.y - grip.from.y),
+        }
+      : undefined;
+  return {
+    guides,
+    frame,
+    cellBelow,
+    handlers: {
+      onPointerDown,
+      onPointerMove,
+      onPointerUp: () => finish(true),
+      onPointerCancel: () => finish(false),
+      onKeyDown,
+      onWheel,
+    },
+  };
 }

@@ -16,7 +16,8 @@ const MARGIN = 46;
 /** A sight that shows a box whole in all three views. */
 export function fitSight(b: Box, sizes: Sizes): Sight {
   const [x, y, z] = [b.to.x - b.from.x, b.to.y - b.from.y, b.to.z - b.from.z];
-  const need = (across: number, up: number, { width, height }: { width: number; height: number }) => Math.max(across / (width - 2 * MARGIN), up / (height - 2 * MARGIN));
+  const need = (across: number, up: number, { width, height }: { width: number; height: number }) =>
+    Math.max(across / (width - 2 * MARGIN), up / (height - 2 * MARGIN));
   return {
     centre: { x: (b.from.x + b.to.x) / 2, y: (b.from.y + b.to.y) / 2, z: (b.from.z + b.to.z) / 2 },
     scale: Math.max(need(x, z, sizes.side), need(x, y, sizes.plan), need(y, z, sizes.rear), 0.25),
@@ -24,7 +25,11 @@ export function fitSight(b: Box, sizes: Sizes): Sight {
 }
 
 /** The window of one view of a sight. */
-export function windowOf(view: View, { centre, scale }: Sight, { width, height }: { width: number; height: number }): Window {
+export function windowOf(
+  view: View,
+  { centre, scale }: Sight,
+  { width, height }: { width: number; height: number },
+): Window {
   const [u, v] = view === 'side' ? [centre.x, centre.z] : view === 'plan' ? [centre.x, centre.y] : [centre.y, centre.z];
   return { from: u - (width / 2) * scale, scale, width, height, ground: height / 2 + v / scale };
 }

@@ -15,26 +15,49 @@ export function CardPage() {
     queryFn: ({ signal }) => answer(api.POST('/api/card', { body: job, signal })),
     placeholderData: keepPreviousData,
   });
-  if (error) return <p className="empty" role="alert">{error instanceof Refused ? error.message : 'The server does not answer; the card appears when it does.'}</p>;
-  if (!card) return <p className="empty" aria-busy="true">Making the card…</p>;
+  if (error)
+    return (
+      <p className="empty" role="alert">
+        {error instanceof Refused ? error.message : 'The server does not answer; the card appears when it does.'}
+      </p>
+    );
+  if (!card)
+    return (
+      <p className="empty" aria-busy="true">
+        Making the card…
+      </p>
+    );
   const mass = (kg: number) => formatQuantity(kg, 'mass', job.units);
   const shut = assessment?.handling.driveAway ?? [];
   return (
     <div className="card-page">
       <p className="card-tools">
-        <button type="button" className="btn btn-sm btn-primary" onClick={() => window.print()}>Print on A5</button>
-        <Link className="btn btn-sm btn-outline-secondary" to={`/jobs/${job.id}/load`}>To the load</Link>
+        <button type="button" className="btn btn-sm btn-primary" onClick={() => window.print()}>
+          Print on A5
+        </button>
+        <Link className="btn btn-sm btn-outline-secondary" to={`/jobs/${job.id}/load`}>
+          To the load
+        </Link>
       </p>
       <article className="loading-card" aria-label="Loading card">
         <header>
           <h2>{card.vehicle}</h2>
-          <p>{card.job}{card.customer !== '' && `, ${card.customer}`}</p>
+          <p>
+            {card.job}
+            {card.customer !== '' && `, ${card.customer}`}
+          </p>
         </header>
         <Scene width={440} height={170} selected={undefined} subject={undefined} onSelect={() => undefined} />
         <ul className="card-pads">
           {card.pads.map((pad) => (
             <li key={pad.id}>
-              {pad.title} <b className="figure">{mass(pad.load)}</b>{pad.limit > 0 && <> of {mass(pad.limit)} <StateMark state={pad.state} /></>}
+              {pad.title} <b className="figure">{mass(pad.load)}</b>
+              {pad.limit > 0 && (
+                <>
+                  {' '}
+                  of {mass(pad.limit)} <StateMark state={pad.state} />
+                </>
+              )}
             </li>
           ))}
         </ul>
@@ -45,22 +68,48 @@ export function CardPage() {
             {card.room.map((r) => (
               <tr key={r.name} data-room={r.name}>
                 <th scope="row">{r.name}</th>
-                <td className="figure"><b>{mass(r.left)}</b></td>
-                <td className="hint">{r.left > 0 ? `then ${r.binds} is reached` : r.binds === 'nothing is stated' ? 'no limit is stated' : `nothing: ${r.binds}`}</td>
+                <td className="figure">
+                  <b>{mass(r.left)}</b>
+                </td>
+                <td className="hint">
+                  {r.left > 0
+                    ? `then ${r.binds} is reached`
+                    : r.binds === 'nothing is stated'
+                      ? 'no limit is stated'
+                      : `nothing: ${r.binds}`}
+                </td>
               </tr>
             ))}
           </tbody>
         </table>
-        <p className="hint">Each line by itself, in the state above: what is put into one place is not left for another.</p>
-        {card.order.length > 0 && <p><b>Use up in this order:</b> {card.order.join(', ')}.</p>}
-        <ul>{card.tyres.map((t) => <li key={t}>{t}</li>)}</ul>
+        <p className="hint">
+          Each line by itself, in the state above: what is put into one place is not left for another.
+        </p>
+        {card.order.length > 0 && (
+          <p>
+            <b>Use up in this order:</b> {card.order.join(', ')}.
+          </p>
+        )}
+        <ul>
+          {card.tyres.map((t) => (
+            <li key={t}>{t}</li>
+          ))}
+        </ul>
         {shut.length > 0 && (
           <>
             <h3>Before driving off</h3>
-            <ul className="card-shut">{shut.map((act, i) => <li key={i}>{act.text}</li>)}</ul>
+            <ul className="card-shut">
+              {shut.map((act, i) => (
+                <li key={i}>{act.text}</li>
+              ))}
+            </ul>
           </>
         )}
-        <footer>{card.cautions.map((c) => <p key={c}>{c}</p>)}</footer>
+        <footer>
+          {card.cautions.map((c) => (
+            <p key={c}>{c}</p>
+          ))}
+        </footer>
       </article>
     </div>
   );

@@ -21,7 +21,12 @@ function caseOfNow(job: Job): Omit<Case, 'id' | 'name'> {
   return {
     switches: variant.switches.map((s) => ({ switch: s.id, on: s.on })),
     choices: variant.choices.map((c) => ({ choice: c.id, member: c.chosen })),
-    levels: [...job.vehicle.tanks.map((t) => ({ of: t.id, litres: t.now })), ...variant.items.flatMap((i) => (i.presence.kind === 'level' && i.presence.level ? [{ of: i.id, litres: i.presence.level.now }] : []))],
+    levels: [
+      ...job.vehicle.tanks.map((t) => ({ of: t.id, litres: t.now })),
+      ...variant.items.flatMap((i) =>
+        i.presence.kind === 'level' && i.presence.level ? [{ of: i.id, litres: i.presence.level.now }] : [],
+      ),
+    ],
     people: [],
     coupled: job.trailer?.coupled ?? false,
     stance: '',
@@ -41,33 +46,64 @@ export function CasesPage() {
   });
   const keep = () => {
     const id = newId(chosenVariant(job).cases, 'case');
-    session.edit('Keep the state as a case', (j) => chosenVariant(j).cases.push({ id, name: `Case ${chosenVariant(j).cases.length + 1}`, ...caseOfNow(j) }));
+    session.edit('Keep the state as a case', (j) =>
+      chosenVariant(j).cases.push({ id, name: `Case ${chosenVariant(j).cases.length + 1}`, ...caseOfNow(j) }),
+    );
   };
   return (
     <div className="cases-page">
       <Panel
-        title="Cases" className="wide" note="Each state that it is driven in against every limit; the last rows are the exact worst, whatever the cases"
+        title="Cases"
+        className="wide"
+        note="Each state that it is driven in against every limit; the last rows are the exact worst, whatever the cases"
         actions={
           <>
             <AddButton label="Keep the state shown as a case" onClick={keep} />
-            <Link className="btn btn-sm btn-outline-secondary" to={`/jobs/${job.id}/load`}>To the load</Link>
+            <Link className="btn btn-sm btn-outline-secondary" to={`/jobs/${job.id}/load`}>
+              To the load
+            </Link>
           </>
         }
       >
-        {error ? <p className="empty" role="alert">{error instanceof Refused ? error.message : 'The server does not answer; the cases appear when it does.'}</p> : !data ? <p className="empty" aria-busy="true">Counting…</p> : (
+        {error ? (
+          <p className="empty" role="alert">
+            {error instanceof Refused ? error.message : 'The server does not answer; the cases appear when it does.'}
+          </p>
+        ) : !data ? (
+          <p className="empty" aria-busy="true">
+            Counting…
+          </p>
+        ) : (
           <CaseMatrix
-            figures={data} job={job}
-            onRename={(id, name) => session.edit('Name of case', (j) => chosenVariant(j).cases.filter((c) => c.id === id).forEach((c) => (c.name = name)), `case ${id}`)}
-            onRemove={(id) => session.edit('Remove case', (j) => {
-              const v = chosenVariant(j);
-              v.cases = v.cases.filter((c) => c.id !== id);
-            })}
-            open={open} onOpen={setOpen}
+            figures={data}
+            job={job}
+            onRename={(id, name) =>
+              session.edit(
+                'Name of case',
+                (j) =>
+                  chosenVariant(j)
+                    .cases.filter((c) => c.id === id)
+                    .forEach((c) => (c.name = name)),
+                `case ${id}`,
+              )
+            }
+            onRemove={(id) =>
+              session.edit('Remove case', (j) => {
+                const v = chosenVariant(j);
+                v.cases = v.cases.filter((c) => c.id !== id);
+              })
+            }
+            open={open}
+            onOpen={setOpen}
             onShow={show}
-            onUpdate={(id) => session.edit('Set case to the state shown', (j) => {
-              const v = chosenVariant(j);
-              v.cases = v.cases.map((c) => (c.id === id ? { ...c, ...caseOfNow(j), people: c.people, stance: c.stance } : c));
-            })}
+            onUpdate={(id) =>
+              session.edit('Set case to the state shown', (j) => {
+                const v = chosenVariant(j);
+                v.cases = v.cases.map((c) =>
+                  c.id === id ? { ...c, ...caseOfNow(j), people: c.people, stance: c.stance } : c,
+                );
+              })
+            }
           />
         )}
       </Panel>

@@ -41,7 +41,8 @@ export function CsvImport({ onClose }: { onClose: () => void }) {
       <header className="sheet-head">
         <h2>Read items from CSV</h2>
         <span className="hint">
-          A header line names the columns: name, mass, station; also group, side, height, source, note. Stations from the {labelOf(datums, job.datum)}.
+          A header line names the columns: name, mass, station; also group, side, height, source, note. Stations from
+          the {labelOf(datums, job.datum)}.
         </span>
         <div className="sheet-actions">
           <Button size="sm" disabled={good.length === 0} onClick={add}>
@@ -53,8 +54,21 @@ export function CsvImport({ onClose }: { onClose: () => void }) {
         </div>
       </header>
       <div className="csv-source">
-        <input type="file" className="form-control form-control-sm" accept=".csv,.txt,text/csv" aria-label="CSV file" onChange={(event) => void event.target.files?.[0]?.text().then(look)} />
-        <textarea className="form-control form-control-sm" aria-label="Or paste the lines here" placeholder={'Or paste the lines here:\nName;Mass (kg);Station (mm)\nKettle;1,2;3300'} rows={3} value={text} onChange={(event) => void look(event.target.value)} />
+        <input
+          type="file"
+          className="form-control form-control-sm"
+          accept=".csv,.txt,text/csv"
+          aria-label="CSV file"
+          onChange={(event) => void event.target.files?.[0]?.text().then(look)}
+        />
+        <textarea
+          className="form-control form-control-sm"
+          aria-label="Or paste the lines here"
+          placeholder={'Or paste the lines here:\nName;Mass (kg);Station (mm)\nKettle;1,2;3300'}
+          rows={3}
+          value={text}
+          onChange={(event) => void look(event.target.value)}
+        />
       </div>
       {refusal && (
         <p className="trouble" role="alert">

@@ -18,13 +18,29 @@ export function ItemPanel({ selected }: { selected: string | undefined }) {
   const figures = assessment?.items.find((f) => f.id === item.id);
   const variant = chosenVariant(job);
   const edit = (label: string, change: (item: Item) => void, key?: string) =>
-    session.edit(`${label} of ${item.name}`, (j) => {
-      const target = itemIn(j, item.id);
-      if (target) change(target);
-    }, key);
-  const quantity = (label: string, value: number, kind: Kind, set: (item: Item, value: number) => void, hint?: string) => (
+    session.edit(
+      `${label} of ${item.name}`,
+      (j) => {
+        const target = itemIn(j, item.id);
+        if (target) change(target);
+      },
+      key,
+    );
+  const quantity = (
+    label: string,
+    value: number,
+    kind: Kind,
+    set: (item: Item, value: number) => void,
+    hint?: string,
+  ) => (
     <Field label={label} {...(hint ? { hint } : {})}>
-      <QuantityField label={`${label} of ${item.name}`} value={value} kind={kind} system={job.units} onCommit={(v) => edit(label, (i) => set(i, v))} />
+      <QuantityField
+        label={`${label} of ${item.name}`}
+        value={value}
+        kind={kind}
+        system={job.units}
+        onCommit={(v) => edit(label, (i) => set(i, v))}
+      />
     </Field>
   );
   const level = item.presence.kind === 'level' ? item.presence.level : undefined;
@@ -32,10 +48,22 @@ export function ItemPanel({ selected }: { selected: string | undefined }) {
   return (
     <div className="form" data-panel="item">
       <Field label="Name">
-        <TextField label="Name" value={item.name} maxLength={120} required onCommit={(text) => edit('Name', (i) => (i.name = text), `name ${item.id}`)} />
+        <TextField
+          label="Name"
+          value={item.name}
+          maxLength={120}
+          required
+          onCommit={(text) => edit('Name', (i) => (i.name = text), `name ${item.id}`)}
+        />
       </Field>
       <Field label="Group">
-        <TextField label="Group" value={item.group} maxLength={200} list="groups" onCommit={(text) => edit('Group', (i) => (i.group = text), `group ${item.id}`)} />
+        <TextField
+          label="Group"
+          value={item.group}
+          maxLength={200}
+          list="groups"
+          onCommit={(text) => edit('Group', (i) => (i.group = text), `group ${item.id}`)}
+        />
         <datalist id="groups">
           {groups.map((group) => (
             <option key={group} value={group} />
@@ -44,11 +72,15 @@ export function ItemPanel({ selected }: { selected: string | undefined }) {
       </Field>
       <Field label="Presence">
         <SelectField
-          label="Presence" value={presenceValue(item.presence)} options={presenceOptions(variant)}
-          onCommit={(value) => session.edit(`Presence of ${item.name}`, (j) => {
-            const target = itemIn(j, item.id);
-            if (target) setPresence(j, target, value);
-          })}
+          label="Presence"
+          value={presenceValue(item.presence)}
+          options={presenceOptions(variant)}
+          onCommit={(value) =>
+            session.edit(`Presence of ${item.name}`, (j) => {
+              const target = itemIn(j, item.id);
+              if (target) setPresence(j, target, value);
+            })
+          }
         />
       </Field>
       {quantity(level ? 'Empty vessel' : 'Mass', item.mass, 'mass', (i, v) => (i.mass = v))}
@@ -57,23 +89,40 @@ export function ItemPanel({ selected }: { selected: string | undefined }) {
           {quantity('Content now', level.now, 'volume', (i, v) => i.presence.level && (i.presence.level.now = v))}
           {quantity('Least', level.min, 'volume', (i, v) => i.presence.level && (i.presence.level.min = v))}
           {quantity('Most', level.max, 'volume', (i, v) => i.presence.level && (i.presence.level.max = v))}
-          {quantity('Density kg/L', level.density, 'plain', (i, v) => i.presence.level && (i.presence.level.density = v))}
+          {quantity(
+            'Density kg/L',
+            level.density,
+            'plain',
+            (i, v) => i.presence.level && (i.presence.level.density = v),
+          )}
         </>
       )}
       <Field label="Seat">
         <SelectField
-          label="Seat" value={item.seat} options={[{ value: '', label: 'Not in a seat' }, ...job.vehicle.seats.map((s) => ({ value: s.id, label: s.name }))]}
-          onCommit={(seat) => edit('Seat', (i) => {
-            const left = job.vehicle.seats.find((s) => s.id === i.seat);
-            if (seat === '' && left) i.at = { ...left.at }; // who gets up stays where the seat is
-            i.seat = seat;
-          })}
+          label="Seat"
+          value={item.seat}
+          options={[
+            { value: '', label: 'Not in a seat' },
+            ...job.vehicle.seats.map((s) => ({ value: s.id, label: s.name })),
+          ]}
+          onCommit={(seat) =>
+            edit('Seat', (i) => {
+              const left = job.vehicle.seats.find((s) => s.id === i.seat);
+              if (seat === '' && left) i.at = { ...left.at }; // who gets up stays where the seat is
+              i.seat = seat;
+            })
+          }
         />
       </Field>
       {job.vehicle.bays.length > 0 && (
         <Field label="Stands in">
           <SelectField
-            label="Bay" value={item.bay} options={[{ value: '', label: 'No measured space' }, ...job.vehicle.bays.map((b) => ({ value: b.id, label: b.name }))]}
+            label="Bay"
+            value={item.bay}
+            options={[
+              { value: '', label: 'No measured space' },
+              ...job.vehicle.bays.map((b) => ({ value: b.id, label: b.name })),
+            ]}
             onCommit={(bay) => edit('Bay', (i) => (i.bay = bay))}
           />
         </Field>
@@ -88,26 +137,54 @@ export function ItemPanel({ selected }: { selected: string | undefined }) {
       {quantity('Own width', item.size.width, 'length', (i, v) => (i.size.width = v))}
       {quantity('Own height', item.size.height, 'length', (i, v) => (i.size.height = v))}
       <Field label="Drawn as">
-        <SelectField label="Drawn as" value={item.form} options={forms} onCommit={(form) => edit('Form', (i) => (i.form = form))} />
+        <SelectField
+          label="Drawn as"
+          value={item.form}
+          options={forms}
+          onCommit={(form) => edit('Form', (i) => (i.form = form))}
+        />
       </Field>
       {job.trailer && item.seat === '' && (
         <Field label="On the trailer" hint="over its axle">
-          <input type="checkbox" className="form-check-input" aria-label={`${item.name} rides on the trailer`} checked={item.onTrailer} onChange={(e) => edit('Trailer', (i) => (i.onTrailer = e.target.checked))} />
+          <input
+            type="checkbox"
+            className="form-check-input"
+            aria-label={`${item.name} rides on the trailer`}
+            checked={item.onTrailer}
+            onChange={(e) => edit('Trailer', (i) => (i.onTrailer = e.target.checked))}
+          />
         </Field>
       )}
       {job.vehicle.extension && (
         <Field label="Behind the cut">
-          <input type="checkbox" className="form-check-input" aria-label="Moves rearward with the wheelbase extension" checked={item.behind} onChange={(e) => edit('Cut', (i) => (i.behind = e.target.checked))} />
+          <input
+            type="checkbox"
+            className="form-check-input"
+            aria-label="Moves rearward with the wheelbase extension"
+            checked={item.behind}
+            onChange={(e) => edit('Cut', (i) => (i.behind = e.target.checked))}
+          />
         </Field>
       )}
       <Field label="Note">
-        <TextField label="Note" value={item.note} maxLength={4000} onCommit={(text) => edit('Note', (i) => (i.note = text), `note ${item.id}`)} />
+        <TextField
+          label="Note"
+          value={item.note}
+          maxLength={4000}
+          onCommit={(text) => edit('Note', (i) => (i.note = text), `note ${item.id}`)}
+        />
       </Field>
-      {figures?.onTrailer && <p className="hint">{formatQuantity(figures.mass, 'mass', job.units)} on the trailer’s axle while it is coupled, and on no axle of the vehicle.</p>}
+      {figures?.onTrailer && (
+        <p className="hint">
+          {formatQuantity(figures.mass, 'mass', job.units)} on the trailer’s axle while it is coupled, and on no axle of
+          the vehicle.
+        </p>
+      )}
       {figures && !figures.onTrailer && (
         <p className="hint">
-          {formatQuantity(figures.mass, 'mass', job.units)}: front {formatChange(figures.front, 'mass', job.units)}, rear {formatChange(figures.rear, 'mass', job.units)}. Moving it{' '}
-          {formatQuantity(100, 'length', job.units)} rearward puts {formatQuantity(figures.per100, 'mass', job.units)} from the front axle on the rear.
+          {formatQuantity(figures.mass, 'mass', job.units)}: front {formatChange(figures.front, 'mass', job.units)},
+          rear {formatChange(figures.rear, 'mass', job.units)}. Moving it {formatQuantity(100, 'length', job.units)}{' '}
+          rearward puts {formatQuantity(figures.per100, 'mass', job.units)} from the front axle on the rear.
         </p>
       )}
     </div>

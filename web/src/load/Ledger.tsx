@@ -78,7 +78,11 @@ export function Ledger({ selected, onSelect, onImport }: Props) {
     { column: 'name', label: 'Item', title: 'What it is' },
     { column: 'mass', label: `Mass ${mass}`, title: 'Mass with its content now' },
     { column: 'source', label: 'Mass from', title: 'Where the mass comes from' },
-    { column: 'station', label: `Station ${unitName('length', job.units)}`, title: `Rearward of the ${labelOf(datums, job.datum)}; negative is ahead of it` },
+    {
+      column: 'station',
+      label: `Station ${unitName('length', job.units)}`,
+      title: `Rearward of the ${labelOf(datums, job.datum)}; negative is ahead of it`,
+    },
     { column: 'presence', label: 'Presence', title: 'When it is aboard' },
     { column: 'front', label: `Front ${mass}`, title: 'What it puts on the front axle' },
     { column: 'rear', label: `Rear ${mass}`, title: 'What it puts on the rear axle' },
@@ -89,21 +93,34 @@ export function Ledger({ selected, onSelect, onImport }: Props) {
         <h2>Ledger</h2>
         <span className="hint">{items.length} items</span>
         <div className="sheet-actions">
-          <Link className="btn btn-sm btn-outline-secondary" to="cases">Cases</Link>
-          <Link className="btn btn-sm btn-outline-secondary" to="account">Account</Link>
-          <Link className="btn btn-sm btn-outline-secondary" to="card">Card</Link>
+          <Link className="btn btn-sm btn-outline-secondary" to="cases">
+            Cases
+          </Link>
+          <Link className="btn btn-sm btn-outline-secondary" to="account">
+            Account
+          </Link>
+          <Link className="btn btn-sm btn-outline-secondary" to="card">
+            Card
+          </Link>
           <AddButton label="Add item" onClick={add} />
           <Button size="sm" variant="outline-secondary" onClick={onImport}>
             <i className="bi bi-box-arrow-in-down" aria-hidden /> Read CSV
           </Button>
-          <a className="btn btn-sm btn-outline-secondary" href={`/api/jobs/${job.id}/items.csv`} onClick={downloading(session, `/api/jobs/${job.id}/items.csv`)} download>
+          <a
+            className="btn btn-sm btn-outline-secondary"
+            href={`/api/jobs/${job.id}/items.csv`}
+            onClick={downloading(session, `/api/jobs/${job.id}/items.csv`)}
+            download
+          >
             <i className="bi bi-box-arrow-up" aria-hidden /> Write CSV
           </a>
         </div>
       </header>
       {items.length === 0 ? (
         <div className="empty">
-          <p>Nothing stands on the vehicle yet. Start with what has a fixed size: the carrier, the fridge, the water.</p>
+          <p>
+            Nothing stands on the vehicle yet. Start with what has a fixed size: the carrier, the fridge, the water.
+          </p>
           <Button onClick={add}>Add the first item</Button>
         </div>
       ) : (
@@ -112,10 +129,22 @@ export function Ledger({ selected, onSelect, onImport }: Props) {
             <thead>
               <tr>
                 {heads.map((head) => (
-                  <th key={head.column} scope="col" title={head.title} className={`col-${head.column}`} aria-sort={sort.column === head.column ? (sort.down ? 'descending' : 'ascending') : 'none'}>
-                    <button type="button" onClick={() => setSort({ column: head.column, down: sort.column === head.column && !sort.down })}>
+                  <th
+                    key={head.column}
+                    scope="col"
+                    title={head.title}
+                    className={`col-${head.column}`}
+                    aria-sort={sort.column === head.column ? (sort.down ? 'descending' : 'ascending') : 'none'}
+                  >
+                    <button
+                      type="button"
+                      onClick={() => setSort({ column: head.column, down: sort.column === head.column && !sort.down })}
+                    >
                       {head.label}
-                      <i className={`bi ${sort.column !== head.column ? 'bi-dash' : sort.down ? 'bi-arrow-down' : 'bi-arrow-up'}`} aria-hidden />
+                      <i
+                        className={`bi ${sort.column !== head.column ? 'bi-dash' : sort.down ? 'bi-arrow-down' : 'bi-arrow-up'}`}
+                        aria-hidden
+                      />
                     </button>
                   </th>
                 ))}
@@ -136,8 +165,16 @@ export function Ledger({ selected, onSelect, onImport }: Props) {
                 </tr>
                 {rows.map((s) => (
                   <LedgerRow
-                    key={s.item.id} item={s.item} figures={s.figures} selected={s.item.id === selected} units={job.units} origin={origin}
-                    account={`/jobs/${job.id}/load/account`} place={s.figures.onTrailer ? 'on the trailer' : placeOf(job, s.item)} presences={presences} onSelect={onSelect}
+                    key={s.item.id}
+                    item={s.item}
+                    figures={s.figures}
+                    selected={s.item.id === selected}
+                    units={job.units}
+                    origin={origin}
+                    account={`/jobs/${job.id}/load/account`}
+                    place={s.figures.onTrailer ? 'on the trailer' : placeOf(job, s.item)}
+                    presences={presences}
+                    onSelect={onSelect}
                   />
                 ))}
               </tbody>

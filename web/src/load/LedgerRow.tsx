@@ -27,68 +27,135 @@ interface Props {
 }
 
 /** One item of the ledger; drawn again only when something of its own has changed. */
-export const LedgerRow = memo(function LedgerRow({ item, figures, selected, units, origin, place, account, presences, onSelect }: Props) {
+export const LedgerRow = memo(function LedgerRow({
+  item,
+  figures,
+  selected,
+  units,
+  origin,
+  place,
+  account,
+  presences,
+  onSelect,
+}: Props) {
   const session = useSession();
   const row = useRef<HTMLTableRowElement>(null);
   useEffect(() => {
     if (selected) row.current?.scrollIntoView({ block: 'nearest' });
   }, [selected]);
   const edit = (label: string, change: (item: Item) => void, key?: string) =>
-    session.edit(`${label} of ${item.name}`, (j) => {
-      const target = itemIn(j, item.id);
-      if (target) change(target);
-    }, key);
+    session.edit(
+      `${label} of ${item.name}`,
+      (j) => {
+        const target = itemIn(j, item.id);
+        if (target) change(target);
+      },
+      key,
+    );
   // What is built weighs by its panels until somebody weighs it.
   const byConstruction = item.source === 'material' && item.module !== undefined && item.module.wall !== 'none';
   const level = item.presence.kind === 'level' ? item.presence.level : undefined;
   return (
     // A click anywhere in a row selects it; with the keyboard, focus in any of its fields does.
-     
-    <tr ref={row} data-row={item.id} className={`${selected ? 'selected' : ''} ${figures.present ? '' : 'absent'}`} onClick={() => onSelect(item.id)} onFocus={() => onSelect(item.id)}>
+
+    <tr
+      ref={row}
+      data-row={item.id}
+      className={`${selected ? 'selected' : ''} ${figures.present ? '' : 'absent'}`}
+      onClick={() => onSelect(item.id)}
+      onFocus={() => onSelect(item.id)}
+    >
       <th scope="row">
-        <TextField label={`Name of ${item.name}`} value={item.name} maxLength={120} required onCommit={(text) => edit('Name', (i) => (i.name = text), `name ${item.id}`)} />
+        <TextField
+          label={`Name of ${item.name}`}
+          value={item.name}
+          maxLength={120}
+          required
+          onCommit={(text) => edit('Name', (i) => (i.name = text), `name ${item.id}`)}
+        />
       </th>
       <td>
         {level ? (
           <QuantityField
-            label={`Content of ${item.name}`} value={level.now} kind="volume" system={units}
+            label={`Content of ${item.name}`}
+            value={level.now}
+            kind="volume"
+            system={units}
             title={`Empty vessel and ${formatNumber(level.now, 'volume', units)} in it weigh ${formatMassColumn(figures.mass, units)}`}
             onCommit={(now) => edit('Content', (i) => i.presence.level && (i.presence.level.now = now))}
           />
         ) : (
           <QuantityField
-            bare label={`Mass of ${item.name}`} value={byConstruction ? figures.mass : item.mass} kind="mass" system={units}
-            {...(byConstruction ? { disabled: true, title: 'By its construction, until it is weighed: change the source' } : {})}
+            bare
+            label={`Mass of ${item.name}`}
+            value={byConstruction ? figures.mass : item.mass}
+            kind="mass"
+            system={units}
+            {...(byConstruction
+              ? { disabled: true, title: 'By its construction, until it is weighed: change the source' }
+              : {})}
             onCommit={(mass) => edit('Mass', (i) => (i.mass = mass))}
           />
         )}
       </td>
       <td>
-        <SelectField label={`Source of the mass of ${item.name}`} value={item.source} options={massSources} onCommit={(source) => edit('Source', (i) => (i.source = source))} />
+        <SelectField
+          label={`Source of the mass of ${item.name}`}
+          value={item.source}
+          options={massSources}
+          onCommit={(source) => edit('Source', (i) => (i.source = source))}
+        />
       </td>
       <td>
         {place ? (
-          <span className="seat-note" title="Its station is that of the seat or compartment; seats are changed under Item, compartments under Layout">
+          <span
+            className="seat-note"
+            title="Its station is that of the seat or compartment; seats are changed under Item, compartments under Layout"
+          >
             {place}
           </span>
         ) : (
           <QuantityField
-            bare label={`Station of ${item.name}`} value={figures.x - origin} kind="length" system={units}
+            bare
+            label={`Station of ${item.name}`}
+            value={figures.x - origin}
+            kind="length"
+            system={units}
             onCommit={(station) => edit('Station', (i) => (i.at.x += station + origin - figures.x))}
           />
         )}
       </td>
       <td>
         <SelectField
-          label={`Presence of ${item.name}`} value={presenceValue(item.presence)} options={presences}
-          onCommit={(value) => session.edit(`Presence of ${item.name}`, (j) => {
-            const target = itemIn(j, item.id);
-            if (target) setPresence(j, target, value);
-          })}
+          label={`Presence of ${item.name}`}
+          value={presenceValue(item.presence)}
+          options={presences}
+          onCommit={(value) =>
+            session.edit(`Presence of ${item.name}`, (j) => {
+              const target = itemIn(j, item.id);
+              if (target) setPresence(j, target, value);
+            })
+          }
         />
       </td>
-      <td className="figure" data-cell="front">{figures.present ? <Link to={`${account}#${item.id}`} title="Where this comes from">{formatMassColumn(figures.front, units)}</Link> : '–'}</td>
-      <td className="figure" data-cell="rear">{figures.present ? <Link to={`${account}#${item.id}`} title="Where this comes from">{formatMassColumn(figures.rear, units)}</Link> : '–'}</td>
+      <td className="figure" data-cell="front">
+        {figures.present ? (
+          <Link to={`${account}#${item.id}`} title="Where this comes from">
+            {formatMassColumn(figures.front, units)}
+          </Link>
+        ) : (
+          '–'
+        )}
+      </td>
+      <td className="figure" data-cell="rear">
+        {figures.present ? (
+          <Link to={`${account}#${item.id}`} title="Where this comes from">
+            {formatMassColumn(figures.rear, units)}
+          </Link>
+        ) : (
+          '–'
+        )}
+      </td>
       <td>
         <RemoveButton
           label={`Remove ${item.name}`}

@@ -23,7 +23,11 @@ export function LoadPage() {
     <div className="load-page">
       <div className="desk">
         <Scene height={282} selected={selected} subject={subject} onSelect={onSelect} />
-        {importing ? <CsvImport onClose={() => setImporting(false)} /> : <Ledger selected={selected} onSelect={onSelect} onImport={() => setImporting(true)} />}
+        {importing ? (
+          <CsvImport onClose={() => setImporting(false)} />
+        ) : (
+          <Ledger selected={selected} onSelect={onSelect} onImport={() => setImporting(true)} />
+        )}
       </div>
       <aside className="sheet side" aria-label="About this state">
         <Tabs activeKey={tab} onSelect={(key) => setTab(key ?? 'findings')} id="side" mountOnEnter unmountOnExit>

@@ -15,8 +15,15 @@ export function StatePanel() {
       {job.vehicle.tanks.map((tank) => (
         <Field key={tank.id} label={tank.name} hint={`of ${formatQuantity(tank.capacity, 'volume', job.units)}`}>
           <QuantityField
-            label={tank.name} value={tank.now} kind="volume" system={job.units}
-            onCommit={(now) => session.edit(`${tank.name} filled`, (j) => j.vehicle.tanks.filter((t) => t.id === tank.id).forEach((t) => (t.now = now)))}
+            label={tank.name}
+            value={tank.now}
+            kind="volume"
+            system={job.units}
+            onCommit={(now) =>
+              session.edit(`${tank.name} filled`, (j) =>
+                j.vehicle.tanks.filter((t) => t.id === tank.id).forEach((t) => (t.now = now)),
+              )
+            }
           />
         </Field>
       ))}
@@ -26,10 +33,16 @@ export function StatePanel() {
           ? [
               <Field key={item.id} label={item.name} hint={`of ${formatQuantity(level.max, 'volume', job.units)}`}>
                 <QuantityField
-                  label={item.name} value={level.now} kind="volume" system={job.units}
-                  onCommit={(now) => session.edit(`${item.name} filled`, (j) => {
-                    for (const i of chosenVariant(j).items) if (i.id === item.id && i.presence.level) i.presence.level.now = now;
-                  })}
+                  label={item.name}
+                  value={level.now}
+                  kind="volume"
+                  system={job.units}
+                  onCommit={(now) =>
+                    session.edit(`${item.name} filled`, (j) => {
+                      for (const i of chosenVariant(j).items)
+                        if (i.id === item.id && i.presence.level) i.presence.level.now = now;
+                    })
+                  }
                 />
               </Field>,
             ]
@@ -38,9 +51,19 @@ export function StatePanel() {
       {variant.choices.map((choice) => (
         <Field key={choice.id} label={choice.name}>
           <SelectField
-            label={choice.name} value={choice.chosen}
-            options={[...(choice.none ? [{ value: '', label: 'None' }] : []), ...choice.members.map((m) => ({ value: m.id, label: m.name }))]}
-            onCommit={(chosen) => session.edit(`${choice.name} chosen`, (j) => chosenVariant(j).choices.filter((c) => c.id === choice.id).forEach((c) => (c.chosen = chosen)))}
+            label={choice.name}
+            value={choice.chosen}
+            options={[
+              ...(choice.none ? [{ value: '', label: 'None' }] : []),
+              ...choice.members.map((m) => ({ value: m.id, label: m.name })),
+            ]}
+            onCommit={(chosen) =>
+              session.edit(`${choice.name} chosen`, (j) =>
+                chosenVariant(j)
+                  .choices.filter((c) => c.id === choice.id)
+                  .forEach((c) => (c.chosen = chosen)),
+              )
+            }
           />
         </Field>
       ))}
@@ -49,8 +72,17 @@ export function StatePanel() {
         return (
           <label key={sw.id} className="switch-line">
             <input
-              type="checkbox" role="switch" className="form-check-input" checked={sw.on}
-              onChange={(event) => session.edit(`${sw.name} ${event.target.checked ? 'on' : 'off'}`, (j) => chosenVariant(j).switches.filter((s) => s.id === sw.id).forEach((s) => (s.on = event.target.checked)))}
+              type="checkbox"
+              role="switch"
+              className="form-check-input"
+              checked={sw.on}
+              onChange={(event) =>
+                session.edit(`${sw.name} ${event.target.checked ? 'on' : 'off'}`, (j) =>
+                  chosenVariant(j)
+                    .switches.filter((s) => s.id === sw.id)
+                    .forEach((s) => (s.on = event.target.checked)),
+                )
+              }
             />
             {sw.name}
             {needs && <small className="hint">only with {needs}</small>}
@@ -60,8 +92,12 @@ export function StatePanel() {
       {variant.stances.length > 0 && (
         <Field label="Stance" hint="what lies elsewhere, or outside, in it">
           <SelectField
-            label="Stance" value={variant.stance}
-            options={[{ value: '', label: 'On the road' }, ...variant.stances.map((s) => ({ value: s.id, label: s.name }))]}
+            label="Stance"
+            value={variant.stance}
+            options={[
+              { value: '', label: 'On the road' },
+              ...variant.stances.map((s) => ({ value: s.id, label: s.name })),
+            ]}
             onCommit={(stance) => session.edit('Stance', (j) => (chosenVariant(j).stance = stance))}
           />
         </Field>
@@ -69,8 +105,13 @@ export function StatePanel() {
       {job.trailer && (
         <label className="switch-line">
           <input
-            type="checkbox" role="switch" className="form-check-input" checked={job.trailer.coupled}
-            onChange={(event) => session.edit('Trailer', (j) => j.trailer && (j.trailer.coupled = event.target.checked))}
+            type="checkbox"
+            role="switch"
+            className="form-check-input"
+            checked={job.trailer.coupled}
+            onChange={(event) =>
+              session.edit('Trailer', (j) => j.trailer && (j.trailer.coupled = event.target.checked))
+            }
           />
           Trailer coupled
         </label>

@@ -16,8 +16,22 @@ const plainPresence = (kind: Presence['kind']): Presence => ({ kind, switch: '',
 /** An item of which nothing is known yet but its name. */
 export function plainItem(id: string, name: string, group: string): Item {
   return {
-    id, name, group, form: 'box', mass: 0, at: { x: 0, y: 0, z: 0 }, size: { length: 400, width: 400, height: 300 },
-    source: 'estimate', presence: plainPresence('always'), seat: '', bay: '', behind: false, note: '', work: '', locked: false, onTrailer: false,
+    id,
+    name,
+    group,
+    form: 'box',
+    mass: 0,
+    at: { x: 0, y: 0, z: 0 },
+    size: { length: 400, width: 400, height: 300 },
+    source: 'estimate',
+    presence: plainPresence('always'),
+    seat: '',
+    bay: '',
+    behind: false,
+    note: '',
+    work: '',
+    locked: false,
+    onTrailer: false,
   };
 }
 
@@ -53,7 +67,9 @@ export function presenceOptions(variant: Pick<Variant, 'switches' | 'choices'>):
     { value: 'always', label: 'Always aboard' },
     { value: 'level', label: 'A content (level)' },
     ...variant.switches.map((s) => ({ value: `switch:${s.id}`, label: `With switch: ${s.name}` })),
-    ...variant.choices.flatMap((c) => c.members.map((m) => ({ value: `choice:${c.id}:${m.id}`, label: `${c.name}: ${m.name}` }))),
+    ...variant.choices.flatMap((c) =>
+      c.members.map((m) => ({ value: `choice:${c.id}:${m.id}`, label: `${c.name}: ${m.name}` })),
+    ),
     { value: 'new-switch', label: 'New switch: can stay behind' },
   ];
 }
@@ -78,7 +94,8 @@ function assignPresence(variant: Variant, item: Item, value: string): void {
   const [kind, first = '', second = ''] = value.split(':');
   if (kind === 'switch') item.presence = { ...plainPresence('switch'), switch: first };
   else if (kind === 'choice') item.presence = { ...plainPresence('choice'), choice: first, member: second };
-  else if (kind === 'level') item.presence = { ...plainPresence('level'), level: { min: 0, max: 50, now: 50, density: 1 } };
+  else if (kind === 'level')
+    item.presence = { ...plainPresence('level'), level: { min: 0, max: 50, now: 50, density: 1 } };
   else if (kind === 'new-switch') {
     const id = newId(variant.switches, item.name);
     variant.switches.push({ id, name: item.name, on: true });

@@ -7,5 +7,7 @@ export function useShowState() {
   return (at: string, name: string) =>
     void session
       .derive(`Show ${name}`, (job) => answer(api.POST('/api/show', { params: { query: { state: at } }, body: job })))
-      .catch((error: unknown) => session.tell(error instanceof Refused ? error.message : 'The server does not answer; the state is as it was.'));
+      .catch((error: unknown) =>
+        session.tell(error instanceof Refused ? error.message : 'The server does not answer; the state is as it was.'),
+      );
 }

@@ -20,29 +20,59 @@ export function MeasurePage() {
   const bay = job.vehicle.bays.find((b) => b.id === id);
   const { data: sheets, error } = useQuery({
     // Which measures there are hangs on what the space is, not on what was measured; their order comes from the core.
-    queryKey: ['sheets', job.id, job.vehicle.bays.map((b) => [b.id, b.kind, b.opening.face, b.obstacles.map((o) => [o.id, o.name])])],
+    queryKey: [
+      'sheets',
+      job.id,
+      job.vehicle.bays.map((b) => [b.id, b.kind, b.opening.face, b.obstacles.map((o) => [o.id, o.name])]),
+    ],
     queryFn: () => answer(api.POST('/api/sheets', { body: job })),
     placeholderData: keepPreviousData,
   });
   const back = (
-    <Link to={`/jobs/${job.id}/vehicle/space`} className="icon-button" aria-label="Back to all spaces" title="Back to all spaces">
+    <Link
+      to={`/jobs/${job.id}/vehicle/space`}
+      className="icon-button"
+      aria-label="Back to all spaces"
+      title="Back to all spaces"
+    >
       <i className="bi bi-arrow-left" aria-hidden />
     </Link>
   );
-  if (!bay) return <Panel title="Measuring sheet" actions={back}><p className="empty" role="alert">This space is not in the job any more.</p></Panel>;
+  if (!bay)
+    return (
+      <Panel title="Measuring sheet" actions={back}>
+        <p className="empty" role="alert">
+          This space is not in the job any more.
+        </p>
+      </Panel>
+    );
   const steps = sheets?.find((s) => s.bay === id)?.steps;
-  if (!steps) return <Panel title="Measuring sheet" actions={back}><p className="empty" aria-busy={!error} role={error ? 'alert' : undefined}>{error ? 'The server does not answer; the sheet appears when it does.' : 'Fetching the sheet…'}</p></Panel>;
+  if (!steps)
+    return (
+      <Panel title="Measuring sheet" actions={back}>
+        <p className="empty" aria-busy={!error} role={error ? 'alert' : undefined}>
+          {error ? 'The server does not answer; the sheet appears when it does.' : 'Fetching the sheet…'}
+        </p>
+      </Panel>
+    );
   const step = steps[Math.min(at, steps.length - 1)];
   const doubts = assessment?.findings.filter((f) => f.subject.kind === 'bay' && f.subject.id === id) ?? [];
   return (
     <>
       <div className="measure-page">
         <Panel
-          title={bay.name} className="measure-list"
+          title={bay.name}
+          className="measure-list"
           actions={
             <>
               {back}
-              <button type="button" className="icon-button" aria-label="Print this sheet" title="Print this sheet" onClick={() => window.print()}>
+              <button
+                type="button"
+                className="icon-button"
+                aria-label="Print this sheet"
+                title="Print this sheet"
+                onClick={() => window.print()}
+              >
                 <i className="bi bi-printer" aria-hidden />
               </button>
             </>
@@ -50,7 +80,17 @@ export function MeasurePage() {
         >
           <StepList steps={steps} bay={bay} at={at} doubts={doubts} onGo={setAt} />
         </Panel>
-        {step && <StepCard key={`${step.path.join('/')} ${visit}`} step={step} bay={bay} number={at + 1} of={steps.length} doubts={doubts} onGo={(to) => setAt(Math.max(0, Math.min(steps.length - 1, to)))} />}
+        {step && (
+          <StepCard
+            key={`${step.path.join('/')} ${visit}`}
+            step={step}
+            bay={bay}
+            number={at + 1}
+            of={steps.length}
+            doubts={doubts}
+            onGo={(to) => setAt(Math.max(0, Math.min(steps.length - 1, to)))}
+          />
+        )}
         <div className="measure-so-far">
           <ViewDrawing view="plan" width={340} height={190} picked={id} alone />
           <ViewDrawing view="rear" width={340} height={190} picked={id} alone />
@@ -60,7 +100,11 @@ export function MeasurePage() {
                 <h3>{f.title}</h3>
                 <p>{f.sentence}</p>
                 {steps.some((s) => s.path.join('/') === f.subject.measure) && (
-                  <button type="button" className="link" onClick={() => setAt(steps.findIndex((s) => s.path.join('/') === f.subject.measure))}>
+                  <button
+                    type="button"
+                    className="link"
+                    onClick={() => setAt(steps.findIndex((s) => s.path.join('/') === f.subject.measure))}
+                  >
                     Go to this measure
                   </button>
                 )}

@@ -13,7 +13,10 @@ export function PrintedSheet({ steps, bay }: { steps: Step[]; bay: Bay }) {
         <h2>
           {bay.name}, {job.vehicle.name}
         </h2>
-        <p>{job.name}. Measured by ____________________ on ______________. All in {job.units === 'us' ? 'inches' : 'millimetres'}.</p>
+        <p>
+          {job.name}. Measured by ____________________ on ______________. All in{' '}
+          {job.units === 'us' ? 'inches' : 'millimetres'}.
+        </p>
       </header>
       <ol>
         {steps.map((step) => {

@@ -24,7 +24,8 @@ export function StepCard({ step, bay, number, of, doubts, onGo }: Props) {
   // The hand that holds the tape types at once.
   useEffect(() => entry.current?.querySelector('input')?.focus(), []);
   const value = measureAt(bay, step.path);
-  const set = (read: number) => session.edit(`${bay.name}: ${step.title}`, (j) => on(j.vehicle.bays, bay.id, (b) => setMeasure(b, step, read)));
+  const set = (read: number) =>
+    session.edit(`${bay.name}: ${step.title}`, (j) => on(j.vehicle.bays, bay.id, (b) => setMeasure(b, step, read)));
   const own = doubts.filter((f) => f.subject.measure === step.path.join('/'));
   const next = () => onGo(number);
   return (
@@ -40,13 +41,32 @@ export function StepCard({ step, bay, number, of, doubts, onGo }: Props) {
       <div className="step-entry" ref={entry}>
         {step.kind === 'yes' ? (
           <label className="switch-line">
-            <input type="checkbox" className="form-check-input" checked={value === 1} onChange={(event) => set(event.target.checked ? 1 : 0)} onKeyDown={(event) => event.key === 'Enter' && next()} />
+            <input
+              type="checkbox"
+              className="form-check-input"
+              checked={value === 1}
+              onChange={(event) => set(event.target.checked ? 1 : 0)}
+              onKeyDown={(event) => event.key === 'Enter' && next()}
+            />
             {step.title}
           </label>
         ) : (
-          <QuantityField label={step.title} value={value} kind={step.kind} system={job.units} emptyForZero={!step.optional} onCommit={set} onDone={next} />
+          <QuantityField
+            label={step.title}
+            value={value}
+            kind={step.kind}
+            system={job.units}
+            emptyForZero={!step.optional}
+            onCommit={set}
+            onDone={next}
+          />
         )}
-        <button type="button" className="btn btn-outline-secondary" disabled={number === 1} onClick={() => onGo(number - 2)}>
+        <button
+          type="button"
+          className="btn btn-outline-secondary"
+          disabled={number === 1}
+          onClick={() => onGo(number - 2)}
+        >
           Back
         </button>
         <button type="button" className="btn btn-primary" disabled={number === of} onClick={next}>

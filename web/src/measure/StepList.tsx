@@ -24,9 +24,18 @@ export function StepList({ steps, bay, at, doubts, onGo }: Props) {
           return (
             <li key={step.path.join('/')}>
               {step.group !== steps[i - 1]?.group && <h3>{step.group}</h3>}
-              <button type="button" className={`step ${again ? 'step-again' : ''}`} aria-current={i === at ? 'step' : undefined} data-step={step.path.join('/')} onClick={() => onGo(i)}>
+              <button
+                type="button"
+                className={`step ${again ? 'step-again' : ''}`}
+                aria-current={i === at ? 'step' : undefined}
+                data-step={step.path.join('/')}
+                onClick={() => onGo(i)}
+              >
                 <span>{step.title}</span>
-                <span className="figure">{again ? 'again: ' : ''}{shownMeasure(step, value, job.units)}</span>
+                <span className="figure">
+                  {again ? 'again: ' : ''}
+                  {shownMeasure(step, value, job.units)}
+                </span>
               </button>
             </li>
           );

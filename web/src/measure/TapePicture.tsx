@@ -54,7 +54,11 @@ function Tape({ line: [x1, y1, x2, y2], level }: { line: Line; level: boolean })
     <g className={level ? 'tape tape-level' : 'tape'}>
       <path className="tape-edge" d={`M${x1} ${y1}L${x2} ${y2}`} />
       <path className="tape-body" d={`M${x1} ${y1}L${x2} ${y2}`} />
-      {level ? <circle className="tape-bubble" cx={(x1 + x2) / 2} cy={(y1 + y2) / 2} r={4} /> : <path className="tape-ticks" d={`M${x1} ${y1}L${x2} ${y2}`} />}
+      {level ? (
+        <circle className="tape-bubble" cx={(x1 + x2) / 2} cy={(y1 + y2) / 2} r={4} />
+      ) : (
+        <path className="tape-ticks" d={`M${x1} ${y1}L${x2} ${y2}`} />
+      )}
     </g>
   );
 }
@@ -65,10 +69,18 @@ function Plan({ arches }: { arches: boolean }) {
     <g>
       <path className="shell" d="M60 40H380V200H60Z" />
       {arches && <path className="bay-obstacle" d="M200 40h90v34h-90zM200 166h90v34h-90z" />}
-      <text x={220} y={30} textAnchor="middle">right</text>
-      <text x={220} y={222} textAnchor="middle">left</text>
-      <text x={30} y={124} textAnchor="middle">front</text>
-      <text x={410} y={124} textAnchor="middle">rear</text>
+      <text x={220} y={30} textAnchor="middle">
+        right
+      </text>
+      <text x={220} y={222} textAnchor="middle">
+        left
+      </text>
+      <text x={30} y={124} textAnchor="middle">
+        front
+      </text>
+      <text x={410} y={124} textAnchor="middle">
+        rear
+      </text>
     </g>
   );
 }
@@ -82,8 +94,12 @@ function Side() {
       <path className="ground" d="M20 226H420" />
       <circle className="tyre" cx={200} cy={204} r={21} />
       <path className="floor" d="M60 180H370" />
-      <text x={30} y={124} textAnchor="middle">front</text>
-      <text x={404} y={124} textAnchor="middle">rear</text>
+      <text x={30} y={124} textAnchor="middle">
+        front
+      </text>
+      <text x={404} y={124} textAnchor="middle">
+        rear
+      </text>
     </g>
   );
 }
@@ -96,8 +112,12 @@ function Door({ arches }: { arches: boolean }) {
       {arches && <path className="bay-obstacle" d="M110 146h42v44h-42zM288 146h42v44h-42z" />}
       <path className="bay-door" d="M136 56H304V176H136Z" />
       <path className="ground" d="M20 226H420" />
-      <text x={84} y={124} textAnchor="middle">left</text>
-      <text x={358} y={124} textAnchor="middle">right</text>
+      <text x={84} y={124} textAnchor="middle">
+        left
+      </text>
+      <text x={358} y={124} textAnchor="middle">
+        right
+      </text>
     </g>
   );
 }

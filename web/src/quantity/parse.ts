@@ -17,7 +17,8 @@ interface Amount {
  * quantity.Parse, and one file of test vectors holds both.
  */
 export function parseQuantity(text: string, kind: Kind, system: System): number {
-  if (text.length > LONGEST) throw new NotAQuantity(`${text.length} characters were given; accepted are up to ${LONGEST}`);
+  if (text.length > LONGEST)
+    throw new NotAQuantity(`${text.length} characters were given; accepted are up to ${LONGEST}`);
   const [bare, own] = withoutUnit(clean(text), kind, system);
   return new Parser(bare, kind, own).read();
 }
@@ -32,8 +33,20 @@ function withoutUnit(text: string, kind: Kind, system: System): [text: string, s
 }
 
 const folded: Record<string, string> = {
-  '−': '-', '–': '-', '×': '*', '·': '*', '÷': '/', '″': '"', '”': '"', '′': "'", '’': "'",
-  'º': '°', '\u00a0': ' ', '\u202f': ' ', '\u2009': ' ', '\t': ' ',
+  '−': '-',
+  '–': '-',
+  '×': '*',
+  '·': '*',
+  '÷': '/',
+  '″': '"',
+  '”': '"',
+  '′': "'",
+  '’': "'",
+  º: '°',
+  '\u00a0': ' ',
+  '\u202f': ' ',
+  '\u2009': ' ',
+  '\t': ' ',
 };
 
 function clean(text: string): string {
@@ -42,13 +55,24 @@ function clean(text: string): string {
 
 export function example(kind: Kind): string {
   return {
-    length: '1200, 42in or 640-2*12', mass: '12.5, 30 lb or 4*9.5', volume: '55, 30 gal or 2*20', distance: '450, 280 mi or 2*220',
-    rate: '38 or 220 lb/in', temperature: '35 or 95 °F', consumption: '12.5 or 19 mpg', angle: '12 or 3*4', plain: '12 or 3*4',
+    length: '1200, 42in or 640-2*12',
+    mass: '12.5, 30 lb or 4*9.5',
+    volume: '55, 30 gal or 2*20',
+    distance: '450, 280 mi or 2*220',
+    rate: '38 or 220 lb/in',
+    temperature: '35 or 95 °F',
+    consumption: '12.5 or 19 mpg',
+    angle: '12 or 3*4',
+    plain: '12 or 3*4',
   }[kind];
 }
 
 function accepted(kind: Kind): string {
-  return Object.entries(units).filter(([, u]) => u.kind === kind).map(([name]) => name).sort().join(', ');
+  return Object.entries(units)
+    .filter(([, u]) => u.kind === kind)
+    .map(([name]) => name)
+    .sort()
+    .join(', ');
 }
 
 const isDigit = (c: string) => c >= '0' && c <= '9' && c.length === 1;
@@ -68,7 +92,10 @@ class Parser {
     this.space();
     if (this.done()) throw new NotAQuantity(`nothing was given; accepted is a value such as ${example(this.kind)}`);
     const result = this.base(this.sum());
-    if (!this.done()) throw new NotAQuantity(`"${this.text.slice(this.at)}" is not understood; accepted is a value such as ${example(this.kind)}`);
+    if (!this.done())
+      throw new NotAQuantity(
+        `"${this.text.slice(this.at)}" is not understood; accepted is a value such as ${example(this.kind)}`,
+      );
     if (!Number.isFinite(result)) throw new NotAQuantity(`"${this.text}" is not a finite number`);
     return result;
   }
@@ -111,10 +138,15 @@ class Parser {
       if (sign !== '*' && sign !== '/') return left;
       this.at++;
       const right = this.factor();
-      if (sign === '*' && left.measured && right.measured) throw new NotAQuantity('two measures cannot be multiplied; accepted is a measure times a number');
-      if (sign === '/' && right.measured) throw new NotAQuantity('nothing can be divided by a measure; accepted is a measure divided by a number');
+      if (sign === '*' && left.measured && right.measured)
+        throw new NotAQuantity('two measures cannot be multiplied; accepted is a measure times a number');
+      if (sign === '/' && right.measured)
+        throw new NotAQuantity('nothing can be divided by a measure; accepted is a measure divided by a number');
       if (sign === '/' && right.value === 0) throw new NotAQuantity('nothing can be divided by zero');
-      left = { value: sign === '/' ? left.value / right.value : left.value * right.value, measured: left.measured || right.measured };
+      left = {
+        value: sign === '/' ? left.value / right.value : left.value * right.value,
+        measured: left.measured || right.measured,
+      };
     }
   }
 
@@ -130,7 +162,8 @@ class Parser {
     if (!a.measured) return a;
     while (isDigit(this.peek())) {
       const more = this.primary();
-      if (!more.measured) throw new NotAQuantity('a number without unit follows a measure; accepted is one like 5ft 3in');
+      if (!more.measured)
+        throw new NotAQuantity('a number without unit follows a measure; accepted is one like 5ft 3in');
       a.value += more.value;
     }
     return a;
@@ -157,7 +190,8 @@ class Parser {
     const name = this.word();
     if (name === '') return a;
     const unit = units[name];
-    if (unit?.kind !== this.kind) throw new NotAQuantity(`"${name}" is not a unit of ${this.kind}; accepted are ${accepted(this.kind)}`);
+    if (unit?.kind !== this.kind)
+      throw new NotAQuantity(`"${name}" is not a unit of ${this.kind}; accepted are ${accepted(this.kind)}`);
     if (a.measured) throw new NotAQuantity(`"${name}" follows what already has a unit`);
     this.space();
     return { value: a.value * unit.factor, measured: true };
@@ -196,13 +230,16 @@ class Parser {
     const raw = this.text.slice(start, this.at);
     if (raw === '') throw new NotAQuantity(`a number is missing; accepted is a value such as ${example(this.kind)}`);
     const plain = decimalPoint(raw.replaceAll(' ', ''), this.system);
-    if (!/^(\d+\.?\d*|\.\d+)$/.test(plain)) throw new NotAQuantity(`"${raw}" is not a number; accepted is a value such as ${example(this.kind)}`);
+    if (!/^(\d+\.?\d*|\.\d+)$/.test(plain))
+      throw new NotAQuantity(`"${raw}" is not a number; accepted is a value such as ${example(this.kind)}`);
     return Number(plain);
   }
 
   /** The space here stands between a digit and exactly three more digits. */
   private thousandsSpace(start: number): boolean {
-    return this.at > start && isDigit(this.text.charAt(this.at - 1)) && /^ \d{3}(?![\d/])/.test(this.text.slice(this.at));
+    return (
+      this.at > start && isDigit(this.text.charAt(this.at - 1)) && /^ \d{3}(?![\d/])/.test(this.text.slice(this.at))
+    );
   }
 }
 
@@ -215,7 +252,9 @@ function decimalPoint(raw: string, system: System): string {
   if (commas === 1 && points > 0) return raw.replaceAll('.', '').replace(',', '.');
   if (commas === 1 && raw.length - comma - 1 === 3 && comma > 0 && raw.slice(0, comma) !== '0') {
     if (system === 'us') return raw.replace(',', '');
-    throw new NotAQuantity(`"${raw}" can mean two numbers; accepted is ${raw.replace(',', '')} or ${raw.replace(',', '.')}`);
+    throw new NotAQuantity(
+      `"${raw}" can mean two numbers; accepted is ${raw.replace(',', '')} or ${raw.replace(',', '.')}`,
+    );
   }
   if (commas === 1) return raw.replace(',', '.');
   throw new NotAQuantity(`"${raw}" is not a number`);

@@ -20,7 +20,10 @@ describe('the same vectors as the core', () => {
 it('starts a field with what reads back as the same measure', () => {
   for (const system of ['metric', 'us'] as const) {
     for (const value of [0, 12.7, 1234.5, -310]) {
-      expect(parseQuantity(editable(value, 'length', system), 'length', system)).toBeCloseTo(value, system === 'us' ? -0.5 : 1);
+      expect(parseQuantity(editable(value, 'length', system), 'length', system)).toBeCloseTo(
+        value,
+        system === 'us' ? -0.5 : 1,
+      );
     }
   }
 });

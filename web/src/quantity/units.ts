@@ -1,5 +1,6 @@
 /** Measures as people write them. The core's package quantity is the model; both are held to its testdata/vectors.json. */
-export type Kind = 'length' | 'mass' | 'volume' | 'distance' | 'rate' | 'temperature' | 'consumption' | 'angle' | 'plain';
+export type Kind =
+  'length' | 'mass' | 'volume' | 'distance' | 'rate' | 'temperature' | 'consumption' | 'angle' | 'plain';
 export type System = 'metric' | 'us';
 
 export const MM_PER_INCH = 25.4;
@@ -54,7 +55,13 @@ export const written: Partial<Record<Kind, Record<System, readonly string[]>>> =
 /** Miles per gallon times litres per 100 km. */
 const MPG = (100 * LITRES_PER_GAL) / KM_PER_MILE;
 
-const usFactors: Partial<Record<Kind, number>> = { length: MM_PER_INCH, mass: KG_PER_POUND, volume: LITRES_PER_GAL, distance: KM_PER_MILE, rate: RATE_PER_LB_IN };
+const usFactors: Partial<Record<Kind, number>> = {
+  length: MM_PER_INCH,
+  mass: KG_PER_POUND,
+  volume: LITRES_PER_GAL,
+  distance: KM_PER_MILE,
+  rate: RATE_PER_LB_IN,
+};
 
 /** Turns a number in the system's own unit into the base unit of its kind: mm, kg, L, km, N/mm, °C, L/100 km, degrees. */
 export function toBase(value: number, kind: Kind, system: System): number {
@@ -71,8 +78,15 @@ export function fromBase(value: number, kind: Kind, system: System): number {
 }
 
 const names: Record<Kind, readonly [metric: string, us: string]> = {
-  length: ['mm', 'in'], mass: ['kg', 'lb'], volume: ['L', 'gal'], distance: ['km', 'mi'], rate: ['N/mm', 'lb/in'],
-  temperature: ['°C', '°F'], consumption: ['L/100 km', 'mpg'], angle: ['°', '°'], plain: ['', ''],
+  length: ['mm', 'in'],
+  mass: ['kg', 'lb'],
+  volume: ['L', 'gal'],
+  distance: ['km', 'mi'],
+  rate: ['N/mm', 'lb/in'],
+  temperature: ['°C', '°F'],
+  consumption: ['L/100 km', 'mpg'],
+  angle: ['°', '°'],
+  plain: ['', ''],
 };
 
 /** The unit that a system shows a kind in. */

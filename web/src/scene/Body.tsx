@@ -6,7 +6,8 @@ export function Body({ job, assessment, window: w }: { job: Job; assessment: Ass
   const { outline: o, hitch, tyreRadius } = job.vehicle;
   const rearEnd = assessment.wheelbase + o.rearOverhang;
   const path = (points: [number, number][], closed = true) =>
-    points.map(([x, z], i) => `${i === 0 ? 'M' : 'L'}${drawX(w, x).toFixed(1)} ${drawY(w, z).toFixed(1)}`).join('') + (closed ? 'Z' : '');
+    points.map(([x, z], i) => `${i === 0 ? 'M' : 'L'}${drawX(w, x).toFixed(1)} ${drawY(w, z).toFixed(1)}`).join('') +
+    (closed ? 'Z' : '');
   const rake = (o.height - o.bonnetHeight) * 0.75;
   const roofEnd = o.body === 'wagon' ? Math.max(rearEnd - 60, o.cabRear) : o.cabRear;
   const cab: [number, number][] = [
@@ -41,11 +42,40 @@ export function Body({ job, assessment, window: w }: { job: Job; assessment: Ass
             ])}
             className="shell"
           />
-          <path d={path([[o.cabRear - 200, o.sillHeight + 60], [rearEnd - 60, o.sillHeight + 60]], false)} className="frame" />
+          <path
+            d={path(
+              [
+                [o.cabRear - 200, o.sillHeight + 60],
+                [rearEnd - 60, o.sillHeight + 60],
+              ],
+              false,
+            )}
+            className="frame"
+          />
         </>
       )}
-      <path d={path([[o.headboard, o.floorHeight], [rearEnd, o.floorHeight]], false)} className="floor" />
-      {o.body === 'tray' && <path d={path([[o.headboard, o.floorHeight], [o.headboard, o.height - 60]], false)} className="frame" />}
+      <path
+        d={path(
+          [
+            [o.headboard, o.floorHeight],
+            [rearEnd, o.floorHeight],
+          ],
+          false,
+        )}
+        className="floor"
+      />
+      {o.body === 'tray' && (
+        <path
+          d={path(
+            [
+              [o.headboard, o.floorHeight],
+              [o.headboard, o.height - 60],
+            ],
+            false,
+          )}
+          className="frame"
+        />
+      )}
       {[0, assessment.wheelbase].map((x) => (
         <g key={x}>
           <circle cx={drawX(w, x)} cy={drawY(w, tyreRadius)} r={tyreRadius / w.scale} className="tyre" />
@@ -54,10 +84,33 @@ export function Body({ job, assessment, window: w }: { job: Job; assessment: Ass
       ))}
       {job.trailer && (
         <g className={job.trailer.coupled ? 'coupled' : 'uncoupled'}>
-          <path d={path([[rearEnd - 200, hitch.height], [assessment.wheelbase + hitch.overhang, hitch.height]], false)} className="frame" />
-          <circle cx={drawX(w, assessment.wheelbase + hitch.overhang)} cy={drawY(w, hitch.height)} r={4} className="ball" />
+          <path
+            d={path(
+              [
+                [rearEnd - 200, hitch.height],
+                [assessment.wheelbase + hitch.overhang, hitch.height],
+              ],
+              false,
+            )}
+            className="frame"
+          />
+          <circle
+            cx={drawX(w, assessment.wheelbase + hitch.overhang)}
+            cy={drawY(w, hitch.height)}
+            r={4}
+            className="ball"
+          />
           {job.trailer.coupled && (
-            <path d={path([[assessment.wheelbase + hitch.overhang, hitch.height], [assessment.wheelbase + hitch.overhang + 480, hitch.height + 20]], false)} className="drawbar" />
+            <path
+              d={path(
+                [
+                  [assessment.wheelbase + hitch.overhang, hitch.height],
+                  [assessment.wheelbase + hitch.overhang + 480, hitch.height + 20],
+                ],
+                false,
+              )}
+              className="drawbar"
+            />
           )}
         </g>
       )}

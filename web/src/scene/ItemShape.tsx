@@ -25,15 +25,40 @@ export function ItemShape({ item, figures, window: w, named }: Props) {
       )}
       {item.form === 'person' && (
         <>
-          <rect className="shape" x={x + width * 0.12} y={y + height * 0.3} width={width * 0.76} height={height * 0.7} rx={width * 0.3} />
+          <rect
+            className="shape"
+            x={x + width * 0.12}
+            y={y + height * 0.3}
+            width={width * 0.76}
+            height={height * 0.7}
+            rx={width * 0.3}
+          />
           <circle className="shape" cx={x + width / 2} cy={y + height * 0.15} r={Math.min(width, height) * 0.26} />
         </>
       )}
-      {item.form === 'animal' && <rect className="shape" x={x} y={y} width={width} height={height} rx={height * 0.48} />}
-      {(item.form === 'box' || item.form === 'soft' || item.form === 'tank') && (
-        <rect className="shape" x={x} y={y} width={width} height={height} rx={item.form === 'box' ? 1.5 : Math.min(width, height) * 0.3} />
+      {item.form === 'animal' && (
+        <rect className="shape" x={x} y={y} width={width} height={height} rx={height * 0.48} />
       )}
-      {level && <rect className="shape-level" x={x + 1} y={y + height * (1 - share)} width={Math.max(0, width - 2)} height={height * share} rx={2} />}
+      {(item.form === 'box' || item.form === 'soft' || item.form === 'tank') && (
+        <rect
+          className="shape"
+          x={x}
+          y={y}
+          width={width}
+          height={height}
+          rx={item.form === 'box' ? 1.5 : Math.min(width, height) * 0.3}
+        />
+      )}
+      {level && (
+        <rect
+          className="shape-level"
+          x={x + 1}
+          y={y + height * (1 - share)}
+          width={Math.max(0, width - 2)}
+          height={height * share}
+          rx={2}
+        />
+      )}
       {named && (
         <text className="shape-name" x={x + 4} y={y + 11}>
           {item.name}
@@ -42,4 +67,3 @@ export function ItemShape({ item, figures, window: w, named }: Props) {
     </>
   );
 }
-

@@ -2,7 +2,17 @@ import type { Job } from '../api/types';
 import { drawX, ruleTicks, type Window } from './geometry';
 
 /** The steel rule along the edge, reading from a line that is called zero. */
-export function Rule({ window: w, origin, units, zero }: { window: Window; origin: number; units: Job['units']; zero: string }) {
+export function Rule({
+  window: w,
+  origin,
+  units,
+  zero,
+}: {
+  window: Window;
+  origin: number;
+  units: Job['units'];
+  zero: string;
+}) {
   const top = w.height - 26;
   return (
     <g className="rule" aria-hidden>

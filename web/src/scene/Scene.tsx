@@ -26,7 +26,10 @@ export function Scene({ width = 860, height, selected, subject, onSelect }: Prop
   const { job, assessment } = snapshot;
   const svg = useRef<SVGSVGElement>(null);
   const shown = useMemo(() => shownItems(snapshot).filter((s) => !s.figures.onTrailer), [snapshot]);
-  const fitted = useMemo(() => assessment && fitWindow(job, assessment, shown, width, height), [job, assessment, shown, width, height]);
+  const fitted = useMemo(
+    () => assessment && fitWindow(job, assessment, shown, width, height),
+    [job, assessment, shown, width, height],
+  );
   const hand = useHand(svg, shown, fitted, onSelect);
   // While something is dragged, the paper stays still under the hand.
   const w = hand.window;
@@ -44,7 +47,13 @@ export function Scene({ width = 860, height, selected, subject, onSelect }: Prop
   return (
     <div className="scene">
       {/* The items inside are the buttons; what happens on them is handled here, so that they need not be drawn again. */}
-      <svg ref={svg} viewBox={`0 0 ${w.width} ${height}`} role="group" aria-label="Side elevation, front to the left" {...hand.handlers}>
+      <svg
+        ref={svg}
+        viewBox={`0 0 ${w.width} ${height}`}
+        role="group"
+        aria-label="Side elevation, front to the left"
+        {...hand.handlers}
+      >
         <path className="ground" d={`M0 ${w.ground}H${w.width}`} />
         <Body job={job} assessment={assessment} window={w} />
         {assessment.bays.map((bay) => (
@@ -52,12 +61,24 @@ export function Scene({ width = 860, height, selected, subject, onSelect }: Prop
         ))}
         {order.map((s) => (
           <SceneItem
-            key={s.item.id} item={s.item} figures={s.figures} window={w} units={job.units} origin={origin}
-            selected={s.item.id === selected} tabStop={s.item.id === tabStop} named={named.has(s.item.id) && s.item.id !== selected}
+            key={s.item.id}
+            item={s.item}
+            figures={s.figures}
+            window={w}
+            units={job.units}
+            origin={origin}
+            selected={s.item.id === selected}
+            tabStop={s.item.id === tabStop}
+            named={named.has(s.item.id) && s.item.id !== selected}
           />
         ))}
         <AxleArrows w={w} subject={subject} />
-        <g className={`centre ${subject && !['item', 'front-axle', 'rear-axle'].includes(subject) ? 'pointed' : ''}`} transform={`translate(${drawX(w, assessment.centre.x)} ${drawY(w, assessment.centre.z)})`} role="img" aria-label={centre}>
+        <g
+          className={`centre ${subject && !['item', 'front-axle', 'rear-axle'].includes(subject) ? 'pointed' : ''}`}
+          transform={`translate(${drawX(w, assessment.centre.x)} ${drawY(w, assessment.centre.z)})`}
+          role="img"
+          aria-label={centre}
+        >
           <circle r="8" />
           <path d="M0 0V-8A8 8 0 0 1 8 0ZM0 0V8A8 8 0 0 1 -8 0Z" className="centre-dark" />
         </g>
@@ -75,15 +96,26 @@ function AxleArrows({ w, subject }: { w: Window; subject: Props['subject'] }) {
   const most = Math.max(assessment.axles.front, assessment.axles.rear, 1);
   const axles = [
     { x: 0, kind: 'front-axle', kg: assessment.axles.front, pad: assessment.pads.find((p) => p.id === 'front') },
-    { x: assessment.wheelbase, kind: 'rear-axle', kg: assessment.axles.rear, pad: assessment.pads.find((p) => p.id === 'rear') },
+    {
+      x: assessment.wheelbase,
+      kind: 'rear-axle',
+      kg: assessment.axles.rear,
+      pad: assessment.pads.find((p) => p.id === 'rear'),
+    },
   ];
   return (
     <g className="axles" aria-hidden>
       {axles.map(({ x, kind, kg, pad }) => (
-        <g key={x} className={`axle state-${pad?.state ?? 'unknown'} ${subject === kind ? 'pointed' : ''}`} transform={`translate(${drawX(w, x)} ${w.ground})`}>
+        <g
+          key={x}
+          className={`axle state-${pad?.state ?? 'unknown'} ${subject === kind ? 'pointed' : ''}`}
+          transform={`translate(${drawX(w, x)} ${w.ground})`}
+        >
           <path className="axle-plate" d="M-34 0h68l4 7h-76z" />
           <path className="axle-arrow" strokeWidth={2 + (5 * kg) / most} d="M0 10v9" />
-          <text x="10" y="24">{formatQuantity(kg, 'mass', job.units)}</text>
+          <text x="10" y="24">
+            {formatQuantity(kg, 'mass', job.units)}
+          </text>
         </g>
       ))}
     </g>

@@ -19,8 +19,19 @@ interface Props {
 }
 
 /** An item in the scene, drawn again only when something of its own has changed. */
-export const SceneItem = memo(function SceneItem({ item, figures, window, units, origin, selected, tabStop, named }: Props) {
-  const states = [selected && 'selected', !figures.present && 'absent', item.seat !== '' && 'seated'].filter(Boolean).join(' ');
+export const SceneItem = memo(function SceneItem({
+  item,
+  figures,
+  window,
+  units,
+  origin,
+  selected,
+  tabStop,
+  named,
+}: Props) {
+  const states = [selected && 'selected', !figures.present && 'absent', item.seat !== '' && 'seated']
+    .filter(Boolean)
+    .join(' ');
   const mass = formatQuantity(figures.mass, 'mass', units);
   const station = formatQuantity(figures.x - origin, 'length', units);
   return (

@@ -25,11 +25,17 @@ export function ViewDrawing({ view, width, height, picked, alone = false }: Prop
   return (
     <figure className="scene view" data-view={view}>
       <figcaption>{viewNames[view]}</figcaption>
-      <svg viewBox={`0 0 ${width} ${height}`} role="img" aria-label={`${viewNames[view]}, to scale${bay ? `, ${job.vehicle.bays.find((b) => b.id === bay.id)?.name ?? ''} marked` : ''}`}>
+      <svg
+        viewBox={`0 0 ${width} ${height}`}
+        role="img"
+        aria-label={`${viewNames[view]}, to scale${bay ? `, ${job.vehicle.bays.find((b) => b.id === bay.id)?.name ?? ''} marked` : ''}`}
+      >
         {!alone && <Surroundings view={view} w={w} />}
-        {assessment.bays.filter((b) => !alone || b.id === picked).map((b) => (
-          <BayShape key={b.id} bay={b} view={view} window={w} picked={b.id === picked} />
-        ))}
+        {assessment.bays
+          .filter((b) => !alone || b.id === picked)
+          .map((b) => (
+            <BayShape key={b.id} bay={b} view={view} window={w} picked={b.id === picked} />
+          ))}
         {bay && <Measures view={view} bay={bay} w={w} job={job} />}
       </svg>
     </figure>
@@ -65,13 +71,21 @@ function Measures({ view, bay, w, job }: { view: View; bay: Assessment['bays'][n
       {right > left && (
         <>
           <path d={`M${drawX(w, left)} ${y - 3}v6m0 -3H${drawX(w, right)}m0 -3v6`} />
-          <text x={(drawX(w, left) + drawX(w, right)) / 2} y={y + 13} textAnchor="middle">{mm(right - left)}</text>
+          <text x={(drawX(w, left) + drawX(w, right)) / 2} y={y + 13} textAnchor="middle">
+            {mm(right - left)}
+          </text>
         </>
       )}
       {top > bottom && (
         <>
           <path d={`M${x - 3} ${drawY(w, bottom)}h6m-3 0V${drawY(w, top)}m-3 0h6`} />
-          <text x={inside ? x - 5 : x + 6} y={(drawY(w, bottom) + drawY(w, top)) / 2 + 4} textAnchor={inside ? 'end' : 'start'}>{mm(top - bottom)}</text>
+          <text
+            x={inside ? x - 5 : x + 6}
+            y={(drawY(w, bottom) + drawY(w, top)) / 2 + 4}
+            textAnchor={inside ? 'end' : 'start'}
+          >
+            {mm(top - bottom)}
+          </text>
         </>
       )}
     </g>
@@ -84,13 +98,31 @@ function PlanBody({ job, assessment, w }: { job: Job; assessment: Assessment; w:
   const half = bodyWidth(job) / 2;
   const rearEnd = assessment.wheelbase + o.rearOverhang;
   const rect = (x1: number, x2: number, y: number, name: string) => (
-    <rect x={drawX(w, x1)} y={drawY(w, y)} width={(x2 - x1) / w.scale} height={(2 * y) / w.scale} rx={6} className={name} />
+    <rect
+      x={drawX(w, x1)}
+      y={drawY(w, y)}
+      width={(x2 - x1) / w.scale}
+      height={(2 * y) / w.scale}
+      rx={6}
+      className={name}
+    />
   );
   return (
     <g className="vehicle" aria-hidden>
-      {[[0, trackFront], [assessment.wheelbase, trackRear]].flatMap(([x = 0, track = 0]) =>
+      {[
+        [0, trackFront],
+        [assessment.wheelbase, trackRear],
+      ].flatMap(([x = 0, track = 0]) =>
         [-1, 1].map((side) => (
-          <rect key={`${x} ${side}`} x={drawX(w, x - tyreRadius)} y={drawY(w, (side * track) / 2 + 125)} width={(2 * tyreRadius) / w.scale} height={250 / w.scale} rx={4} className="tyre" />
+          <rect
+            key={`${x} ${side}`}
+            x={drawX(w, x - tyreRadius)}
+            y={drawY(w, (side * track) / 2 + 125)}
+            width={(2 * tyreRadius) / w.scale}
+            height={250 / w.scale}
+            rx={4}
+            className="tyre"
+          />
         )),
       )}
       {rect(-o.frontOverhang, o.body === 'wagon' ? rearEnd : o.cabRear, half - 30, 'shell')}
@@ -107,9 +139,20 @@ function RearBody({ job, w }: { job: Job; w: Window }) {
   const top = o.height;
   return (
     <g className="vehicle" aria-hidden>
-      <path d={`M${drawX(w, -half)} ${drawY(w, o.sillHeight)}V${drawY(w, o.bonnetHeight)}L${drawX(w, -half + 150)} ${drawY(w, top)}H${drawX(w, half - 150)}L${drawX(w, half)} ${drawY(w, o.bonnetHeight)}V${drawY(w, o.sillHeight)}Z`} className="shell" />
+      <path
+        d={`M${drawX(w, -half)} ${drawY(w, o.sillHeight)}V${drawY(w, o.bonnetHeight)}L${drawX(w, -half + 150)} ${drawY(w, top)}H${drawX(w, half - 150)}L${drawX(w, half)} ${drawY(w, o.bonnetHeight)}V${drawY(w, o.sillHeight)}Z`}
+        className="shell"
+      />
       {[-1, 1].map((side) => (
-        <rect key={side} x={drawX(w, (side * trackRear) / 2 - 125)} y={drawY(w, 2 * tyreRadius)} width={250 / w.scale} height={(2 * tyreRadius) / w.scale} rx={5} className="tyre" />
+        <rect
+          key={side}
+          x={drawX(w, (side * trackRear) / 2 - 125)}
+          y={drawY(w, 2 * tyreRadius)}
+          width={250 / w.scale}
+          height={(2 * tyreRadius) / w.scale}
+          rx={5}
+          className="tyre"
+        />
       ))}
       <path d={`M${drawX(w, -half + 60)} ${drawY(w, o.floorHeight)}H${drawX(w, half - 60)}`} className="floor" />
     </g>

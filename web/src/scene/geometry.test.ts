@@ -4,14 +4,29 @@ import type { Assessment, Item, Job } from '../api/types';
 import { drawX, drawY, fitWindow, roomForName, ruleTicks, shownItems, type Shown } from './geometry';
 
 const item = (id: string, x: number, length: number, z = 900): Item =>
-  ({ id, name: id, at: { x, y: 0, z }, size: { length, width: 400, height: 300 }, form: 'box', seat: '', mass: 10, presence: { kind: 'always' } }) as unknown as Item;
+  ({
+    id,
+    name: id,
+    at: { x, y: 0, z },
+    size: { length, width: 400, height: 300 },
+    form: 'box',
+    seat: '',
+    mass: 10,
+    presence: { kind: 'always' },
+  }) as unknown as Item;
 
 const figures = (i: Item) => ({ id: i.id, mass: i.mass, present: true, ...i.at, front: 1, rear: 9, per100: 0.3 });
 
 function ute(...items: Item[]): { job: Job; assessment: Assessment } {
   const job = {
-    units: 'metric', chosen: 'a', variants: [{ id: 'a', items }],
-    vehicle: { tyreRadius: 390, outline: { frontOverhang: 900, rearOverhang: 1100, height: 1850 }, hitch: { overhang: 1200 } },
+    units: 'metric',
+    chosen: 'a',
+    variants: [{ id: 'a', items }],
+    vehicle: {
+      tyreRadius: 390,
+      outline: { frontOverhang: 900, rearOverhang: 1100, height: 1850 },
+      hitch: { overhang: 1200 },
+    },
   } as unknown as Job;
   return { job, assessment: { variant: 'a', wheelbase: 3150, items: items.map(figures) } as unknown as Assessment };
 }
@@ -38,7 +53,11 @@ describe('items', () => {
 
   it('show before they have been assessed', () => {
     const { job } = ute(item('new', 2500, 500));
-    expect(shownItems({ job, assessment: undefined, assessed: undefined })[0]?.figures).toMatchObject({ x: 2500, mass: 10, rear: 0 });
+    expect(shownItems({ job, assessment: undefined, assessed: undefined })[0]?.figures).toMatchObject({
+      x: 2500,
+      mass: 10,
+      rear: 0,
+    });
   });
 
   it('carry their name only where it can be read', () => {

@@ -22,11 +22,12 @@ export function fitWindow(job: Job, assessment: Assessment, shown: Shown[], widt
   const { outline, hitch, tyreRadius } = job.vehicle;
   const boxes = shown.map(({ item, figures }) => box(item, figures));
   const left = Math.min(-outline.frontOverhang, -tyreRadius, ...boxes.map((b) => b.x)) - MARGIN;
-  const right = Math.max(
-    assessment.wheelbase + outline.rearOverhang,
-    assessment.wheelbase + hitch.overhang + (job.trailer ? 500 : 0),
-    ...boxes.map((b) => b.x + b.length),
-  ) + MARGIN;
+  const right =
+    Math.max(
+      assessment.wheelbase + outline.rearOverhang,
+      assessment.wheelbase + hitch.overhang + (job.trailer ? 500 : 0),
+      ...boxes.map((b) => b.x + b.length),
+    ) + MARGIN;
   const top = Math.max(outline.height, ...boxes.map((b) => b.z + b.height)) + 150;
   const ground = height - RULE - 34;
   const scale = Math.max((right - left) / width, top / ground, 1);
@@ -35,11 +36,24 @@ export function fitWindow(job: Job, assessment: Assessment, shown: Shown[], widt
 }
 
 /** Fits a rectangle in mm, bottom upward, into a drawing with a small margin all round. */
-export function fitBox(left: number, right: number, bottom: number, top: number, width: number, height: number): Window {
+export function fitBox(
+  left: number,
+  right: number,
+  bottom: number,
+  top: number,
+  width: number,
+  height: number,
+): Window {
   const margin = 26;
   const scale = Math.max((right - left) / (width - 2 * margin), (top - bottom) / (height - 2 * margin), 1);
   const spare = height - (top - bottom) / scale;
-  return { from: (left + right) / 2 - (width * scale) / 2, scale, width, height, ground: height - spare / 2 + bottom / scale };
+  return {
+    from: (left + right) / 2 - (width * scale) / 2,
+    scale,
+    width,
+    height,
+    ground: height - spare / 2 + bottom / scale,
+  };
 }
 
 export const drawX = (w: Window, x: number) => (x - w.from) / w.scale;
@@ -59,7 +73,16 @@ export function shownItems({ job, assessment, assessed }: Pick<Snapshot, 'job' |
   const figuresOf = new Map(assessment?.items.map((f) => [f.id, f]));
   const before = new Map(assessed?.variants.find((v) => v.id === assessment?.variant)?.items.map((i) => [i.id, i]));
   return chosenVariant(job).items.map((item) => {
-    const figures = figuresOf.get(item.id) ?? { id: item.id, mass: item.mass, present: true, onTrailer: item.onTrailer, ...item.at, front: 0, rear: 0, per100: 0 };
+    const figures = figuresOf.get(item.id) ?? {
+      id: item.id,
+      mass: item.mass,
+      present: true,
+      onTrailer: item.onTrailer,
+      ...item.at,
+      front: 0,
+      rear: 0,
+      per100: 0,
+    };
     const old = before.get(item.id);
     const stands = !old || item.seat !== '' || old.seat !== '' || (item.at.x === old.at.x && item.at.z === old.at.z);
     if (stands) return { item, figures };
@@ -93,15 +116,27 @@ const CHARACTER = 5.4;
 export function roomForName(order: Shown[], w: Window): Set<string> {
   const rects = order.map(({ item, figures }) => {
     const b = box(item, figures);
-    return { left: drawX(w, b.x), top: drawY(w, b.z + b.height), right: drawX(w, b.x + b.length), bottom: drawY(w, b.z) };
+    return {
+      left: drawX(w, b.x),
+      top: drawY(w, b.z + b.height),
+      right: drawX(w, b.x + b.length),
+      bottom: drawY(w, b.z),
+    };
   });
   const named = new Set<string>();
   order.forEach(({ item }, i) => {
     const shape = rects[i];
     if (!shape) return;
-    const name = { left: shape.left, top: shape.top, right: shape.left + 8 + item.name.length * CHARACTER, bottom: shape.top + LABEL_HEIGHT };
+    const name = {
+      left: shape.left,
+      top: shape.top,
+      right: shape.left + 8 + item.name.length * CHARACTER,
+      bottom: shape.top + LABEL_HEIGHT,
+    };
     if (name.right > shape.right || name.bottom > shape.bottom) return;
-    const covered = rects.slice(i + 1).some((r) => r.left < name.right && r.right > name.left && r.top < name.bottom && r.bottom > name.top);
+    const covered = rects
+      .slice(i + 1)
+      .some((r) => r.left < name.right && r.right > name.left && r.top < name.bottom && r.bottom > name.top);
     if (!covered) named.add(item.id);
   });
   return named;
@@ -127,7 +162,11 @@ export function ruleTicks(w: Window, origin: number, units: Job['units']): Tick[
   for (let n = first; n <= last; n++) {
     const isMajor = n % major === 0;
     const value = units === 'us' ? n * 4 : n * 100;
-    ticks.push({ x: origin + n * step, major: isMajor, label: n % figures === 0 ? String(value).replace('-', '−') : undefined });
+    ticks.push({
+      x: origin + n * step,
+      major: isMajor,
+      label: n % figures === 0 ? String(value).replace('-', '−') : undefined,
+    });
   }
   return ticks;
 }

@@ -42,11 +42,21 @@ export function bayOutline(view: View, bay: BayFigures): [u: number, v: number][
   if (view === 'plan') return [frontLeft, frontRight, rearRight, rearLeft].map((c) => [c.x, c.y]);
   if (view === 'side') {
     const rear = Math.max(rearLeft.x, rearRight.x);
-    return [[frontLeft.x, bay.floorZ], [frontLeft.x, topFront], [bay.rearTop, topRear], [rear, bay.floorZ]];
+    return [
+      [frontLeft.x, bay.floorZ],
+      [frontLeft.x, topFront],
+      [bay.rearTop, topRear],
+      [rear, bay.floorZ],
+    ];
   }
   const left = Math.min(frontLeft.y, rearLeft.y);
   const right = Math.max(frontRight.y, rearRight.y);
-  return [[left, bay.floorZ], [left, topRear], [right, topRear], [right, bay.floorZ]];
+  return [
+    [left, bay.floorZ],
+    [left, topRear],
+    [right, topRear],
+    [right, bay.floorZ],
+  ];
 }
 
 /** Width of the body where nobody measured it: what the tracks leave to be drawn. */
@@ -69,7 +79,10 @@ export function viewWindow(view: View, job: Job, assessment: Assessment, width: 
 
 /** The window of a view that holds one bay, with what stands in it and its opening. */
 export function bayWindow(view: View, bay: BayFigures, width: number, height: number): Window {
-  const corners = [...bayOutline(view, bay), ...bay.obstacles.flatMap(({ solid }) => [project(view, solid.from), project(view, solid.to)])];
+  const corners = [
+    ...bayOutline(view, bay),
+    ...bay.obstacles.flatMap(({ solid }) => [project(view, solid.from), project(view, solid.to)]),
+  ];
   const u = corners.map(([across]) => across);
   const v = corners.map(([, up]) => up);
   return fitBox(Math.min(...u), Math.max(...u), Math.min(...v), Math.max(...v), width, height);

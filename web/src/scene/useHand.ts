@@ -33,7 +33,12 @@ function place(job: Job, id: string, change: (at: Item['at']) => void): void {
 }
 
 /** Choosing, dragging and nudging the items of the scene, by pointer and by key. */
-export function useHand(svg: RefObject<SVGSVGElement | null>, shown: Shown[], fitted: Window | undefined, onSelect: (id: string | undefined) => void) {
+export function useHand(
+  svg: RefObject<SVGSVGElement | null>,
+  shown: Shown[],
+  fitted: Window | undefined,
+  onSelect: (id: string | undefined) => void,
+) {
   const session = useSession();
   const [grip, setGrip] = useState<Grip>();
   const w = grip?.window ?? fitted;

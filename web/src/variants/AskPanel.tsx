@@ -11,7 +11,12 @@ import { VariantPicture } from './VariantPicture';
 type Aim = Wishes['aims'][number];
 
 const aimWords: Record<Aim, string> = {
-  'rear-axle': 'Little on the rear axle', low: 'Mass low down', sides: 'Left and right alike', access: 'Daily things near and low', steps: 'Few steps to daily things', room: 'Room in drawers',
+  'rear-axle': 'Little on the rear axle',
+  low: 'Mass low down',
+  sides: 'Left and right alike',
+  access: 'Daily things near and low',
+  steps: 'Few steps to daily things',
+  room: 'Room in drawers',
 };
 
 /** How many parts are ticked to begin with. */
@@ -29,7 +34,10 @@ export function AskPanel() {
   const walls = new Set(assessment?.bays.filter((b) => b.box.length > 0 && b.box.height > 0).map((b) => b.id));
   const parts = chosenVariant(job).items.filter((i) => i.module && !i.in && !i.locked && walls.has(i.bay));
   const massOf = (id: string) => assessment?.items.find((f) => f.id === id)?.mass ?? 0;
-  const usual = [...parts].sort((a, b) => massOf(b.id) - massOf(a.id)).slice(0, TICKED).map((i) => i.id);
+  const usual = [...parts]
+    .sort((a, b) => massOf(b.id) - massOf(a.id))
+    .slice(0, TICKED)
+    .map((i) => i.id);
   const ticked = (picked ?? usual).filter((id) => parts.some((p) => p.id === id));
   const move = (at: number, by: number) => {
     const next = [...aims];
@@ -51,36 +59,86 @@ export function AskPanel() {
             {aims.map((aim, at) => (
               <li key={aim} data-aim={aim}>
                 <span>{aimWords[aim]}</span>
-                <button type="button" className="icon-button" aria-label={`${aimWords[aim]} counts more`} disabled={at === 0} onClick={() => move(at, -1)}><i className="bi bi-arrow-up" aria-hidden /></button>
-                <button type="button" className="icon-button" aria-label={`${aimWords[aim]} counts less`} disabled={at === aims.length - 1} onClick={() => move(at, 1)}><i className="bi bi-arrow-down" aria-hidden /></button>
+                <button
+                  type="button"
+                  className="icon-button"
+                  aria-label={`${aimWords[aim]} counts more`}
+                  disabled={at === 0}
+                  onClick={() => move(at, -1)}
+                >
+                  <i className="bi bi-arrow-up" aria-hidden />
+                </button>
+                <button
+                  type="button"
+                  className="icon-button"
+                  aria-label={`${aimWords[aim]} counts less`}
+                  disabled={at === aims.length - 1}
+                  onClick={() => move(at, 1)}
+                >
+                  <i className="bi bi-arrow-down" aria-hidden />
+                </button>
               </li>
             ))}
           </ol>
         </fieldset>
         <fieldset>
-          <legend>What may be placed anew <span className="hint">{ticked.length} of {parts.length}</span></legend>
-          {parts.length === 0 && <p className="hint">No part stands in a measured space yet. Add parts on the bench; where they stand does not matter.</p>}
+          <legend>
+            What may be placed anew{' '}
+            <span className="hint">
+              {ticked.length} of {parts.length}
+            </span>
+          </legend>
+          {parts.length === 0 && (
+            <p className="hint">
+              No part stands in a measured space yet. Add parts on the bench; where they stand does not matter.
+            </p>
+          )}
           <div className="ask-parts">
             {parts.map((i) => (
               <label key={i.id} className="switch-line">
-                <input type="checkbox" className="form-check-input" aria-label={`Place ${i.name} anew`} checked={ticked.includes(i.id)} onChange={(event) => setPicked(event.target.checked ? [...ticked, i.id] : ticked.filter((id) => id !== i.id))} />
+                <input
+                  type="checkbox"
+                  className="form-check-input"
+                  aria-label={`Place ${i.name} anew`}
+                  checked={ticked.includes(i.id)}
+                  onChange={(event) =>
+                    setPicked(event.target.checked ? [...ticked, i.id] : ticked.filter((id) => id !== i.id))
+                  }
+                />
                 {i.name}
               </label>
             ))}
           </div>
         </fieldset>
         <div className="ask-go">
-          <button type="button" className="btn btn-primary" disabled={share !== undefined || ticked.length === 0} onClick={() => void ask({ wishes: { parts: ticked, aims }, job })}>Propose</button>
+          <button
+            type="button"
+            className="btn btn-primary"
+            disabled={share !== undefined || ticked.length === 0}
+            onClick={() => void ask({ wishes: { parts: ticked, aims }, job })}
+          >
+            Propose
+          </button>
           {share !== undefined && (
             <>
               <progress value={share} max={1} aria-label="How far it is" />
-              <button type="button" className="btn btn-outline-secondary" onClick={stop}>Stop</button>
+              <button type="button" className="btn btn-outline-secondary" onClick={stop}>
+                Stop
+              </button>
             </>
           )}
         </div>
       </div>
-      {trouble !== '' && <p className="trouble" role="alert">{trouble}</p>}
-      {found && found.impossible !== '' && <p className="notice" role="status"><span>{found.impossible}</span></p>}
+      {trouble !== '' && (
+        <p className="trouble" role="alert">
+          {trouble}
+        </p>
+      )}
+      {found && found.impossible !== '' && (
+        <p className="notice" role="status">
+          <span>{found.impossible}</span>
+        </p>
+      )}
       <div className="proposals">
         {found?.found.map((proposal) => {
           const v = proposal.job.variants.find((x) => x.id === proposal.job.chosen);
@@ -91,13 +149,34 @@ export function AskPanel() {
               <VariantPicture parts={proposal.figures.parts} label={name} />
               <p>{proposal.sentence}</p>
               <p className="hint">
-                {proposal.figures.pads.map((pad) => `${pad.title} ${formatQuantity(pad.load, 'mass', job.units)}`).join(', ')}; {proposal.figures.stops} stop, {proposal.figures.cautions} caution.{' '}
-                {proposal.proven ? 'No arrangement of the places looked at is better.' : 'There may be better ones; the search was not exhaustive.'}
+                {proposal.figures.pads
+                  .map((pad) => `${pad.title} ${formatQuantity(pad.load, 'mass', job.units)}`)
+                  .join(', ')}
+                ; {proposal.figures.stops} stop, {proposal.figures.cautions} caution.{' '}
+                {proposal.proven
+                  ? 'No arrangement of the places looked at is better.'
+                  : 'There may be better ones; the search was not exhaustive.'}
               </p>
-              {kept.includes(name) ? <p className="hint">Kept as a variant.</p> : (
+              {kept.includes(name) ? (
+                <p className="hint">Kept as a variant.</p>
+              ) : (
                 <div className="proposal-actions">
-                  <button type="button" className="btn btn-sm btn-primary" aria-label={`Adopt ${name}`} onClick={() => keep(proposal, true)}>Adopt</button>
-                  <button type="button" className="btn btn-sm btn-outline-primary" aria-label={`Keep ${name}`} onClick={() => keep(proposal, false)}>Keep as a variant</button>
+                  <button
+                    type="button"
+                    className="btn btn-sm btn-primary"
+                    aria-label={`Adopt ${name}`}
+                    onClick={() => keep(proposal, true)}
+                  >
+                    Adopt
+                  </button>
+                  <button
+                    type="button"
+                    className="btn btn-sm btn-outline-primary"
+                    aria-label={`Keep ${name}`}
+                    onClick={() => keep(proposal, false)}
+                  >
+                    Keep as a variant
+                  </button>
                 </div>
               )}
             </article>

@@ -31,22 +31,29 @@ export function Comparison({ figures, job, onEdit, onAdopt, onRemove }: Props) {
       cell: (f: VariantFigures) => {
         const pad = f.pads.find((p) => p.id === id);
         if (!pad) return '–';
-        return pad.limit > 0 ? `${say(pad.load, 'mass')}, ${pad.left < 0 ? `${say(-pad.left, 'mass')} over` : `${say(pad.left, 'mass')} left`}` : say(pad.load, 'mass');
+        return pad.limit > 0
+          ? `${say(pad.load, 'mass')}, ${pad.left < 0 ? `${say(-pad.left, 'mass')} over` : `${say(pad.left, 'mass')} left`}`
+          : say(pad.load, 'mass');
       },
     })),
-    ...first.pads.filter((p) => p.limit > 0).map(({ id, title }) => ({
-      label: `${title}, how sure`,
-      cell: (f: VariantFigures) => {
-        const pad = f.pads.find((p) => p.id === id);
-        return pad ? `± ${say(2 * pad.sigma, 'mass')}, over with ${percent(pad.over)}` : '–';
-      },
-    })),
+    ...first.pads
+      .filter((p) => p.limit > 0)
+      .map(({ id, title }) => ({
+        label: `${title}, how sure`,
+        cell: (f: VariantFigures) => {
+          const pad = f.pads.find((p) => p.id === id);
+          return pad ? `± ${say(2 * pad.sigma, 'mass')}, over with ${percent(pad.over)}` : '–';
+        },
+      })),
     { label: 'Right less left', cell: (f) => say(f.sides, 'mass') },
     { label: 'Centre of gravity, height', cell: (f) => say(f.centre, 'length') },
     { label: 'Fitout without contents', cell: (f) => say(f.fitout, 'mass') },
     { label: 'Height of the top', cell: (f) => say(f.height, 'length') },
     { label: 'Room in drawers and boxes', cell: (f) => say(f.litres, 'volume') },
-    { label: 'Bed', cell: (f) => (f.bed.length > 0 ? `${say(f.bed.length, 'length')} × ${say(f.bed.width, 'length')}` : '–') },
+    {
+      label: 'Bed',
+      cell: (f) => (f.bed.length > 0 ? `${say(f.bed.length, 'length')} × ${say(f.bed.width, 'length')}` : '–'),
+    },
     { label: 'Highest daily thing', cell: (f) => (f.highest > 0 ? say(f.highest, 'length') : '–') },
     { label: 'Steps to daily things', cell: (f) => String(f.steps) },
     { label: 'Price level, points', cell: (f) => Math.round(f.price).toString() },
@@ -69,18 +76,39 @@ export function Comparison({ figures, job, onEdit, onAdopt, onRemove }: Props) {
           {variants.map((v) => (
             <th key={v.id} scope="col" data-variant={v.id}>
               <div className="variant-head">
-                <TextField label={`Name of variant ${v.name}`} value={v.name} maxLength={120} required onCommit={(name) => onEdit('Name of variant', v.id, (x) => (x.name = name), `variant ${v.id}`)} />
-                {job.variants.length > 1 && <RemoveButton label={`Remove variant ${v.name}`} onClick={() => onRemove(v.id, v.name)} />}
+                <TextField
+                  label={`Name of variant ${v.name}`}
+                  value={v.name}
+                  maxLength={120}
+                  required
+                  onCommit={(name) => onEdit('Name of variant', v.id, (x) => (x.name = name), `variant ${v.id}`)}
+                />
+                {job.variants.length > 1 && (
+                  <RemoveButton label={`Remove variant ${v.name}`} onClick={() => onRemove(v.id, v.name)} />
+                )}
               </div>
-              {v.id === job.chosen ? <span className="adopted"><i className="bi bi-check-lg" aria-hidden /> Adopted: shown everywhere</span> : (
-                <button type="button" className="btn btn-sm btn-primary" aria-label={`Adopt ${v.name}`} onClick={() => onAdopt(v.id, v.name)}>Adopt</button>
+              {v.id === job.chosen ? (
+                <span className="adopted">
+                  <i className="bi bi-check-lg" aria-hidden /> Adopted: shown everywhere
+                </span>
+              ) : (
+                <button
+                  type="button"
+                  className="btn btn-sm btn-primary"
+                  aria-label={`Adopt ${v.name}`}
+                  onClick={() => onAdopt(v.id, v.name)}
+                >
+                  Adopt
+                </button>
               )}
             </th>
           ))}
         </tr>
       </thead>
       <tbody>
-        {head('Pictures', (f, v) => <VariantPicture parts={f.parts} label={v.name} />)}
+        {head('Pictures', (f, v) => (
+          <VariantPicture parts={f.parts} label={v.name} />
+        ))}
         {rows.map((row) => (
           <tr key={row.label}>
             <th scope="row">{row.label}</th>
@@ -95,13 +123,29 @@ export function Comparison({ figures, job, onEdit, onAdopt, onRemove }: Props) {
             })}
           </tr>
         ))}
-        {head('What differs', (f) => f.differs.length === 0 ? <span className="hint">{f === first ? 'The others are held against this one.' : 'Nothing.'}</span> : (
-          <ul className="differences">
-            {f.differs.slice(0, 12).map((d) => <li key={d.id} data-differs={d.kind}>{d.text}</li>)}
-            {f.differs.length > 12 && <li>and {f.differs.length - 12} more</li>}
-          </ul>
+        {head('What differs', (f) =>
+          f.differs.length === 0 ? (
+            <span className="hint">{f === first ? 'The others are held against this one.' : 'Nothing.'}</span>
+          ) : (
+            <ul className="differences">
+              {f.differs.slice(0, 12).map((d) => (
+                <li key={d.id} data-differs={d.kind}>
+                  {d.text}
+                </li>
+              ))}
+              {f.differs.length > 12 && <li>and {f.differs.length - 12} more</li>}
+            </ul>
+          ),
+        )}
+        {head('Why', (_, v) => (
+          <TextArea
+            label={`Why ${v.name}`}
+            value={v.why}
+            maxLength={1000}
+            rows={2}
+            onCommit={(why) => onEdit(`Why ${v.name}`, v.id, (x) => (x.why = why), `why ${v.id}`)}
+          />
         ))}
-        {head('Why', (_, v) => <TextArea label={`Why ${v.name}`} value={v.why} maxLength={1000} rows={2} onCommit={(why) => onEdit(`Why ${v.name}`, v.id, (x) => (x.why = why), `why ${v.id}`)} />)}
       </tbody>
     </table>
   );

@@ -16,9 +16,19 @@ export function TurnPanel({ onTurn }: { onTurn: (school: string, choice: string,
     <Panel title="The same, the other way" note="Makes a variant of the adopted one with one judgement call turned">
       <div className="turns">
         {!data && <p className="empty" aria-busy="true" />}
-        {data?.length === 0 && <p className="empty">Nothing in this arrangement can be turned in one step. Branch it and change it on the bench.</p>}
+        {data?.length === 0 && (
+          <p className="empty">
+            Nothing in this arrangement can be turned in one step. Branch it and change it on the bench.
+          </p>
+        )}
         {data?.map((way) => (
-          <button key={`${way.school} ${way.choice}`} type="button" className="chip" data-turn={`${way.school} ${way.choice}`} onClick={() => onTurn(way.school, way.choice, `Try ${way.label}`)}>
+          <button
+            key={`${way.school} ${way.choice}`}
+            type="button"
+            className="chip"
+            data-turn={`${way.school} ${way.choice}`}
+            onClick={() => onTurn(way.school, way.choice, `Try ${way.label}`)}
+          >
             {way.label}
           </button>
         ))}

@@ -24,18 +24,41 @@ export function VariantPicture({ parts, label }: { parts: VariantFigures['parts'
         const v = corners.map(([, y]) => y);
         const [left, right, low, high] = [Math.min(...u), Math.max(...u), Math.min(...v), Math.max(...v)];
         const scale = Math.max((right - left) / (WIDTH - 2 * EDGE), (high - low) / (HEIGHT - 2 * EDGE));
-        const w = { from: (left + right) / 2 - (WIDTH / 2) * scale, scale, width: WIDTH, height: HEIGHT, ground: HEIGHT / 2 + (low + high) / 2 / scale };
+        const w = {
+          from: (left + right) / 2 - (WIDTH / 2) * scale,
+          scale,
+          width: WIDTH,
+          height: HEIGHT,
+          ground: HEIGHT / 2 + (low + high) / 2 / scale,
+        };
         return (
-          <svg key={view} className="scene" viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={`${label}, ${view === 'side' ? 'from the left' : 'from above'}, to scale`}>
-            {bays.map((bay) => <BayShape key={bay.id} bay={bay} view={view} window={w} />)}
-            {[...parts].sort((a, b) => Number(a.change !== '') - Number(b.change !== '')).map((p) => {
-              const f = flat(view, p.box.from, p.box.to);
-              return (
-                <rect key={p.id} className={`variant-part ${p.change === '' ? '' : 'variant-differs'}`} x={drawX(w, f.u)} y={drawY(w, f.v + f.height)} width={Math.max(2, f.width / w.scale)} height={Math.max(2, f.height / w.scale)}>
-                  <title>{p.name}</title>
-                </rect>
-              );
-            })}
+          <svg
+            key={view}
+            className="scene"
+            viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+            role="img"
+            aria-label={`${label}, ${view === 'side' ? 'from the left' : 'from above'}, to scale`}
+          >
+            {bays.map((bay) => (
+              <BayShape key={bay.id} bay={bay} view={view} window={w} />
+            ))}
+            {[...parts]
+              .sort((a, b) => Number(a.change !== '') - Number(b.change !== ''))
+              .map((p) => {
+                const f = flat(view, p.box.from, p.box.to);
+                return (
+                  <rect
+                    key={p.id}
+                    className={`variant-part ${p.change === '' ? '' : 'variant-differs'}`}
+                    x={drawX(w, f.u)}
+                    y={drawY(w, f.v + f.height)}
+                    width={Math.max(2, f.width / w.scale)}
+                    height={Math.max(2, f.height / w.scale)}
+                  >
+                    <title>{p.name}</title>
+                  </rect>
+                );
+              })}
           </svg>
         );
       })}

@@ -13,8 +13,11 @@ interface VariantEdit {
 export function useVariantEdit(onTrouble: (sentence: string) => void) {
   const session = useSession();
   return (label: string, { edit, from = '', name = '', school = '', choice = '' }: VariantEdit) =>
-    session.derive(label, (job) => answer(api.POST('/api/variants', { body: { edit, from, name, school, choice, job } }))).then(
-      () => onTrouble(''),
-      (error: unknown) => onTrouble(error instanceof Refused ? error.message : 'The server does not answer; no variant was made.'),
-    );
+    session
+      .derive(label, (job) => answer(api.POST('/api/variants', { body: { edit, from, name, school, choice, job } })))
+      .then(
+        () => onTrouble(''),
+        (error: unknown) =>
+          onTrouble(error instanceof Refused ? error.message : 'The server does not answer; no variant was made.'),
+      );
 }

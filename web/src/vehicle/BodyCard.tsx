@@ -21,14 +21,24 @@ export function BodyCard() {
     <Panel title="Axles and body" className="wide">
       <div className="form form-wide">
         <Field label="Vehicle">
-          <TextField label="Vehicle" value={vehicle.name} maxLength={200} onCommit={(name) => edit('Vehicle name', (v) => (v.name = name), 'vehicle name')} />
+          <TextField
+            label="Vehicle"
+            value={vehicle.name}
+            maxLength={200}
+            onCommit={(name) => edit('Vehicle name', (v) => (v.name = name), 'vehicle name')}
+          />
         </Field>
         {line('Wheelbase', vehicle.wheelbase, 'length', (v, mm) => (v.wheelbase = mm))}
         {line('Front track', vehicle.trackFront, 'length', (v, mm) => (v.trackFront = mm))}
         {line('Rear track', vehicle.trackRear, 'length', (v, mm) => (v.trackRear = mm))}
         {line(`Radius of the ${word('tyre')}`, vehicle.tyreRadius, 'length', (v, mm) => (v.tyreRadius = mm))}
         <Field label="Load space">
-          <SelectField label="Load space" value={o.body} options={bodies} onCommit={(body) => edit('Load space', (v) => (v.outline.body = body))} />
+          <SelectField
+            label="Load space"
+            value={o.body}
+            options={bodies}
+            onCommit={(body) => edit('Load space', (v) => (v.outline.body = body))}
+          />
         </Field>
         {line('Front overhang', o.frontOverhang, 'length', (v, mm) => (v.outline.frontOverhang = mm))}
         {line('Rear overhang', o.rearOverhang, 'length', (v, mm) => (v.outline.rearOverhang = mm))}

@@ -29,11 +29,17 @@ export function ExtensionCard() {
       <div className="form">
         <label className="switch-line">
           <input
-            type="checkbox" role="switch" className="form-check-input" checked={e !== undefined}
-            onChange={(event) => edit(event.target.checked ? 'Add wheelbase extension' : 'Remove wheelbase extension', (v) => {
-              if (event.target.checked) v.extension = { by: 300, cut: v.outline.headboard, section: 0, behindCut: 0, certificated: false };
-              else delete v.extension;
-            })}
+            type="checkbox"
+            role="switch"
+            className="form-check-input"
+            checked={e !== undefined}
+            onChange={(event) =>
+              edit(event.target.checked ? 'Add wheelbase extension' : 'Remove wheelbase extension', (v) => {
+                if (event.target.checked)
+                  v.extension = { by: 300, cut: v.outline.headboard, section: 0, behindCut: 0, certificated: false };
+                else delete v.extension;
+              })
+            }
           />
           Extended, or planned to be
         </label>
@@ -42,11 +48,29 @@ export function ExtensionCard() {
             <div className="form-wide">
               {line('Extended by', e.by, 'length', (v, mm) => v.extension && (v.extension.by = mm))}
               {line('Cut, behind front axle', e.cut, 'length', (v, mm) => v.extension && (v.extension.cut = mm))}
-              {line('Mass of the section let in', e.section, 'mass', (v, kg) => v.extension && (v.extension.section = kg))}
-              {line('Dry mass behind the cut', e.behindCut, 'mass', (v, kg) => v.extension && (v.extension.behindCut = kg), 'Rear axle, springs and what else moves')}
+              {line(
+                'Mass of the section let in',
+                e.section,
+                'mass',
+                (v, kg) => v.extension && (v.extension.section = kg),
+              )}
+              {line(
+                'Dry mass behind the cut',
+                e.behindCut,
+                'mass',
+                (v, kg) => v.extension && (v.extension.behindCut = kg),
+                'Rear axle, springs and what else moves',
+              )}
             </div>
             <label className="switch-line">
-              <input type="checkbox" className="form-check-input" checked={e.certificated} onChange={(event) => edit('Certificate', (v) => v.extension && (v.extension.certificated = event.target.checked))} />
+              <input
+                type="checkbox"
+                className="form-check-input"
+                checked={e.certificated}
+                onChange={(event) =>
+                  edit('Certificate', (v) => v.extension && (v.extension.certificated = event.target.checked))
+                }
+              />
               An engineer’s certificate exists
             </label>
             <WhatMoves cut={e.cut} />
@@ -67,8 +91,13 @@ function WhatMoves({ cut }: { cut: number }) {
         <h3>Moves rearward with the axle</h3>
         <div className="sheet-actions">
           <button
-            type="button" className="btn btn-sm btn-outline-secondary"
-            onClick={() => edit('What stands behind the cut moves', (_, j) => movables(j).forEach(({ things }) => things.forEach((t) => (t.behind = t.at.x > cut))))}
+            type="button"
+            className="btn btn-sm btn-outline-secondary"
+            onClick={() =>
+              edit('What stands behind the cut moves', (_, j) =>
+                movables(j).forEach(({ things }) => things.forEach((t) => (t.behind = t.at.x > cut))),
+              )
+            }
           >
             All that stand behind the cut
           </button>
@@ -80,8 +109,18 @@ function WhatMoves({ cut }: { cut: number }) {
           {things.map((thing) => (
             <label key={thing.id} className="switch-line">
               <input
-                type="checkbox" className="form-check-input" checked={thing.behind}
-                onChange={(event) => edit(`${thing.name} moves with the axle`, (_, j) => movables(j).filter((m) => m.label === label).forEach((m) => m.things.filter((t) => t.id === thing.id).forEach((t) => (t.behind = event.target.checked))))}
+                type="checkbox"
+                className="form-check-input"
+                checked={thing.behind}
+                onChange={(event) =>
+                  edit(`${thing.name} moves with the axle`, (_, j) =>
+                    movables(j)
+                      .filter((m) => m.label === label)
+                      .forEach((m) =>
+                        m.things.filter((t) => t.id === thing.id).forEach((t) => (t.behind = event.target.checked)),
+                      ),
+                  )
+                }
               />
               {thing.name}
             </label>

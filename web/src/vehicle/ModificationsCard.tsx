@@ -19,9 +19,13 @@ type LimitID = Modification['limits'][number]['limit'];
 const moves: Record<Kind, readonly LimitID[]> = {
   'gross-upgrade': ['gross', 'frontAxle', 'rearAxle', 'combination'],
   'axle-rating': ['frontAxle', 'rearAxle'],
-  springs: [], airbags: [], tyres: [],
+  springs: [],
+  airbags: [],
+  tyres: [],
   'roof-rack': ['roofMoving', 'roofParked'],
-  bar: [], winch: [], 'long-range-tank': [],
+  bar: [],
+  winch: [],
+  'long-range-tank': [],
   towing: ['ball', 'trailerBraked', 'trailerUnbraked'],
   other: ['gross', 'frontAxle', 'rearAxle'],
 };
@@ -31,10 +35,26 @@ const withAxle: readonly Kind[] = ['springs', 'airbags', 'tyres'];
 function fresh(v: Vehicle, kind: Kind): Modification {
   const ahead: readonly Kind[] = ['bar', 'winch'];
   return {
-    id: newId(v.modifications, kind), name: labelOf(modificationKinds, kind), kind, counted: true, mass: 0,
-    at: { x: ahead.includes(kind) ? -v.outline.frontOverhang : v.wheelbase, y: 0, z: kind === 'roof-rack' ? v.outline.height : 600 },
-    source: 'data-sheet', inBaseline: false, behind: false, certificate: kind === 'gross-upgrade' || kind === 'axle-rating' ? 'planned' : 'not-needed',
-    limits: [], axle: withAxle.includes(kind) ? 'rear' : 'none', rate: 0, lift: 0, tyre: { index: 0, dual: false, dualIndex: 0 }, note: '',
+    id: newId(v.modifications, kind),
+    name: labelOf(modificationKinds, kind),
+    kind,
+    counted: true,
+    mass: 0,
+    at: {
+      x: ahead.includes(kind) ? -v.outline.frontOverhang : v.wheelbase,
+      y: 0,
+      z: kind === 'roof-rack' ? v.outline.height : 600,
+    },
+    source: 'data-sheet',
+    inBaseline: false,
+    behind: false,
+    certificate: kind === 'gross-upgrade' || kind === 'axle-rating' ? 'planned' : 'not-needed',
+    limits: [],
+    axle: withAxle.includes(kind) ? 'rear' : 'none',
+    rate: 0,
+    lift: 0,
+    tyre: { index: 0, dual: false, dualIndex: 0 },
+    note: '',
   };
 }
 
@@ -50,7 +70,9 @@ export function ModificationsCard() {
   };
   return (
     <Panel
-      title="Modifications" className="wide" note="Fitted or planned; untick what the plan should not count with"
+      title="Modifications"
+      className="wide"
+      note="Fitted or planned; untick what the plan should not count with"
       actions={
         <>
           <SelectField label="Kind of modification" value={kind} options={modificationKinds} onCommit={setKind} />
@@ -58,10 +80,20 @@ export function ModificationsCard() {
         </>
       }
     >
-      {vehicle.modifications.length === 0 && <p className="empty">None. Upgrades, springs, airbags, tyres, racks, bars, winches and tanks belong here, each with its mass and its certificate.</p>}
+      {vehicle.modifications.length === 0 && (
+        <p className="empty">
+          None. Upgrades, springs, airbags, tyres, racks, bars, winches and tanks belong here, each with its mass and
+          its certificate.
+        </p>
+      )}
       <div className="works">
         {vehicle.modifications.map((m) => (
-          <OneModification key={m.id} m={m} open={opened.includes(m.id)} onOpen={(open) => setOpened(open ? [...opened, m.id] : opened.filter((id) => id !== m.id))} />
+          <OneModification
+            key={m.id}
+            m={m}
+            open={opened.includes(m.id)}
+            onOpen={(open) => setOpened(open ? [...opened, m.id] : opened.filter((id) => id !== m.id))}
+          />
         ))}
       </div>
     </Panel>
@@ -78,13 +110,25 @@ function OneModification({ m, open, onOpen }: { m: Modification; open: boolean; 
         {tick(`Count with ${m.name}`, '', m.counted, (v, yes) => own((x) => (x.counted = yes))(v))}
         {text(`Name of ${m.name}`, m.name, (v, name) => own((x) => (x.name = name))(v), 120, true)}
         <span className="work-gist">{gist}</span>
-        <button type="button" className="icon-button" aria-expanded={open} aria-label={`Details of ${m.name}`} title="Details" onClick={() => onOpen(!open)}>
+        <button
+          type="button"
+          className="icon-button"
+          aria-expanded={open}
+          aria-label={`Details of ${m.name}`}
+          title="Details"
+          onClick={() => onOpen(!open)}
+        >
           <i className={`bi ${open ? 'bi-chevron-up' : 'bi-chevron-down'}`} aria-hidden />
         </button>
-        <RemoveButton label={`Remove ${m.name}`} onClick={() => edit(`Remove ${m.name}`, (v) => {
-          drop(v.modifications, m.id);
-          forgetPart(v, m.id);
-        })} />
+        <RemoveButton
+          label={`Remove ${m.name}`}
+          onClick={() =>
+            edit(`Remove ${m.name}`, (v) => {
+              drop(v.modifications, m.id);
+              forgetPart(v, m.id);
+            })
+          }
+        />
       </header>
       {open && <Details m={m} />}
     </article>
@@ -113,7 +157,12 @@ function useGist(m: Modification): string {
 function useLimitWord() {
   const { job } = useVehicleEdit();
   const vocabulary = useVocabulary();
-  const named: Partial<Record<LimitID, string>> = { roofMoving: 'Roof, moving', roofParked: 'Roof, parked', trailerBraked: 'Braked trailer', trailerUnbraked: 'Unbraked trailer' };
+  const named: Partial<Record<LimitID, string>> = {
+    roofMoving: 'Roof, moving',
+    roofParked: 'Roof, parked',
+    trailerBraked: 'Braked trailer',
+    trailerUnbraked: 'Unbraked trailer',
+  };
   return (limit: LimitID) => {
     return capital(named[limit] ?? vocabulary(job.region, limit).word);
   };
@@ -132,44 +181,136 @@ function Details({ m }: { m: Modification }) {
     <>
       <div className="form form-wide">
         <Field label="Kind">
-          <SelectField label={`Kind of ${m.name}`} value={m.kind} options={modificationKinds} onCommit={(kind) => edit(`Kind of ${m.name}`, own((x) => (x.kind = kind)))} />
+          <SelectField
+            label={`Kind of ${m.name}`}
+            value={m.kind}
+            options={modificationKinds}
+            onCommit={(kind) =>
+              edit(
+                `Kind of ${m.name}`,
+                own((x) => (x.kind = kind)),
+              )
+            }
+          />
         </Field>
         {line(['Mass', `Mass of ${m.name}`], m.mass, 'mass', (v, kg) => own((x) => (x.mass = kg))(v))}
         <Field label="Certificate">
-          <SelectField label={`Certificate of ${m.name}`} value={m.certificate} options={certificates} onCommit={(certificate) => edit(`Certificate of ${m.name}`, own((x) => (x.certificate = certificate)))} />
+          <SelectField
+            label={`Certificate of ${m.name}`}
+            value={m.certificate}
+            options={certificates}
+            onCommit={(certificate) =>
+              edit(
+                `Certificate of ${m.name}`,
+                own((x) => (x.certificate = certificate)),
+              )
+            }
+          />
         </Field>
         <Field label={`Station, side, height ${unit('length')}`}>
-          <span className="three">{station}{side}{height}</span>
+          <span className="three">
+            {station}
+            {side}
+            {height}
+          </span>
         </Field>
         <Field label="Mass from">
-          <SelectField label={`Source of ${m.name}`} value={m.source} options={massSources} onCommit={(source) => edit(`Source of ${m.name}`, own((x) => (x.source = source)))} />
+          <SelectField
+            label={`Source of ${m.name}`}
+            value={m.source}
+            options={massSources}
+            onCommit={(source) =>
+              edit(
+                `Source of ${m.name}`,
+                own((x) => (x.source = source)),
+              )
+            }
+          />
         </Field>
         {withAxle.includes(m.kind) && (
           <Field label="On">
-            <SelectField label={`Axle of ${m.name}`} value={m.axle} options={axles} onCommit={(axle) => edit(`Axle of ${m.name}`, own((x) => (x.axle = axle)))} />
+            <SelectField
+              label={`Axle of ${m.name}`}
+              value={m.axle}
+              options={axles}
+              onCommit={(axle) =>
+                edit(
+                  `Axle of ${m.name}`,
+                  own((x) => (x.axle = axle)),
+                )
+              }
+            />
           </Field>
         )}
         {(m.kind === 'springs' || m.kind === 'airbags') && (
           <>
-            {line([m.kind === 'springs' ? 'Rate' : 'Adds', `Rate of ${m.name}`], m.rate, 'rate', (v, k) => own((x) => (x.rate = k))(v), m.kind === 'springs' ? 'At the wheel, in the place of the old' : 'To the rate at the wheel', true)}
-            {line(['Lifts by', `Lift of ${m.name}`], m.lift, 'length', (v, mm) => own((x) => (x.lift = mm))(v), 'Against the unladen height before')}
+            {line(
+              [m.kind === 'springs' ? 'Rate' : 'Adds', `Rate of ${m.name}`],
+              m.rate,
+              'rate',
+              (v, k) => own((x) => (x.rate = k))(v),
+              m.kind === 'springs' ? 'At the wheel, in the place of the old' : 'To the rate at the wheel',
+              true,
+            )}
+            {line(
+              ['Lifts by', `Lift of ${m.name}`],
+              m.lift,
+              'length',
+              (v, mm) => own((x) => (x.lift = mm))(v),
+              'Against the unladen height before',
+            )}
           </>
         )}
         {m.kind === 'tyres' && (
           <>
-            {line(['Load index', `Load index of ${m.name}`], m.tyre.index, 'plain', (v, n) => own((x) => (x.tyre.index = Math.round(n)))(v), '70 to 130, from the side wall', true)}
-            {tick(`${m.name} dual`, 'Dual, two on each side', m.tyre.dual, (v, yes) => own((x) => (x.tyre.dual = yes))(v))}
-            {m.tyre.dual && line(['Dual index', `Dual index of ${m.name}`], m.tyre.dualIndex, 'plain', (v, n) => own((x) => (x.tyre.dualIndex = Math.round(n)))(v), undefined, true)}
+            {line(
+              ['Load index', `Load index of ${m.name}`],
+              m.tyre.index,
+              'plain',
+              (v, n) => own((x) => (x.tyre.index = Math.round(n)))(v),
+              '70 to 130, from the side wall',
+              true,
+            )}
+            {tick(`${m.name} dual`, 'Dual, two on each side', m.tyre.dual, (v, yes) =>
+              own((x) => (x.tyre.dual = yes))(v),
+            )}
+            {m.tyre.dual &&
+              line(
+                ['Dual index', `Dual index of ${m.name}`],
+                m.tyre.dualIndex,
+                'plain',
+                (v, n) => own((x) => (x.tyre.dualIndex = Math.round(n)))(v),
+                undefined,
+                true,
+              )}
           </>
         )}
         {offered.map((limit) => (
-          <div key={limit}>{line([word(limit), `${word(limit)} with ${m.name}`], m.limits.find((l) => l.limit === limit)?.kg ?? 0, 'mass', (v, kg) => own((x) => setLimit(x, limit, kg))(v), undefined, true)}</div>
+          <div key={limit}>
+            {line(
+              [word(limit), `${word(limit)} with ${m.name}`],
+              m.limits.find((l) => l.limit === limit)?.kg ?? 0,
+              'mass',
+              (v, kg) => own((x) => setLimit(x, limit, kg))(v),
+              undefined,
+              true,
+            )}
+          </div>
         ))}
-        {tick(`${m.name} is in the baseline`, 'The empty mass already contains it', m.inBaseline, (v, yes) => own((x) => (x.inBaseline = yes))(v))}
+        {tick(`${m.name} is in the baseline`, 'The empty mass already contains it', m.inBaseline, (v, yes) =>
+          own((x) => (x.inBaseline = yes))(v),
+        )}
       </div>
       {m.kind === 'airbags' && <p className="hint">Helper airbags level the vehicle. They raise no rating.</p>}
-      {m.kind === 'springs' && <p className="hint">Springs carry the mass better and change the height. They raise no rating.</p>}
-      {(m.kind === 'gross-upgrade' || m.kind === 'axle-rating') && <p className="hint">Belongs to certified people under local rules. In many places it matters whether it is certified before or after first registration, and axle ratings do not always rise with the gross.</p>}
+      {m.kind === 'springs' && (
+        <p className="hint">Springs carry the mass better and change the height. They raise no rating.</p>
+      )}
+      {(m.kind === 'gross-upgrade' || m.kind === 'axle-rating') && (
+        <p className="hint">
+          Belongs to certified people under local rules. In many places it matters whether it is certified before or
+          after first registration, and axle ratings do not always rise with the gross.
+        </p>
+      )}
     </>
   );
 }

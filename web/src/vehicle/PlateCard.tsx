@@ -28,9 +28,13 @@ export function PlateCard() {
         <thead>
           <tr>
             <th scope="col">Limit</th>
-            <th scope="col" className="over-figures">Figure {unit('mass')}</th>
+            <th scope="col" className="over-figures">
+              Figure {unit('mass')}
+            </th>
             <th scope="col">Read from</th>
-            <th scope="col" className="col-wide">What binds</th>
+            <th scope="col" className="col-wide">
+              What binds
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -41,9 +45,16 @@ export function PlateCard() {
                 <th scope="row" title={`${what}. ${others}`}>
                   {capital(word)}
                 </th>
-                <td>{input(`Limit: ${word}`, vehicle.limits[key].kg, 'mass', (v, kg) => (v.limits[key].kg = kg), true)}</td>
                 <td>
-                  <SelectField label={`Source: ${word}`} value={vehicle.limits[key].source} options={limitSources} onCommit={(source) => edit(`Source of ${word}`, (v) => (v.limits[key].source = source))} />
+                  {input(`Limit: ${word}`, vehicle.limits[key].kg, 'mass', (v, kg) => (v.limits[key].kg = kg), true)}
+                </td>
+                <td>
+                  <SelectField
+                    label={`Source: ${word}`}
+                    value={vehicle.limits[key].source}
+                    options={limitSources}
+                    onCommit={(source) => edit(`Source of ${word}`, (v) => (v.limits[key].source = source))}
+                  />
                 </td>
                 <td className="bounds">
                   <Bounds rating={assessment?.ratings.find((r) => r.limit === key)} />
@@ -57,7 +68,14 @@ export function PlateCard() {
   );
 }
 
-const kinds: Record<Rating['bounds'][number]['kind'], string> = { plate: 'Plate', upgrade: 'Upgrade', tyres: 'Tyres', hitch: 'Hitch', rack: 'Rack', modification: 'Modification' };
+const kinds: Record<Rating['bounds'][number]['kind'], string> = {
+  plate: 'Plate',
+  upgrade: 'Upgrade',
+  tyres: 'Tyres',
+  hitch: 'Hitch',
+  rack: 'Rack',
+  modification: 'Modification',
+};
 
 /** Every rating that bears on a limit; the one that binds stands first and is marked. */
 function Bounds({ rating }: { rating: Rating | undefined }) {
@@ -65,11 +83,22 @@ function Bounds({ rating }: { rating: Rating | undefined }) {
   const vocabulary = useVocabulary();
   if (!rating || rating.bounds.length === 0) return <span className="hint">nothing known</span>;
   const ordered = [...rating.bounds].sort((a, b) => Number(b.binds) - Number(a.binds));
-  const name = (b: Rating['bounds'][number]) => b.name || (b.kind === 'tyres' ? capital(`${vocabulary(job.region, 'tyre').word}s`) : kinds[b.kind]);
+  const name = (b: Rating['bounds'][number]) =>
+    b.name || (b.kind === 'tyres' ? capital(`${vocabulary(job.region, 'tyre').word}s`) : kinds[b.kind]);
   return (
     <ul>
       {ordered.map((b, i) => (
-        <li key={i} className={b.binds ? 'binds' : b.void === '' ? '' : 'void'} title={b.void === 'replaced' ? 'Replaced by an upgrade' : b.void === 'raises-nothing' ? 'Springs and airbags raise no rating' : undefined}>
+        <li
+          key={i}
+          className={b.binds ? 'binds' : b.void === '' ? '' : 'void'}
+          title={
+            b.void === 'replaced'
+              ? 'Replaced by an upgrade'
+              : b.void === 'raises-nothing'
+                ? 'Springs and airbags raise no rating'
+                : undefined
+          }
+        >
           {b.binds && (
             <>
               <i className="bi bi-lock-fill" aria-hidden /> <span className="visually-hidden">binds: </span>

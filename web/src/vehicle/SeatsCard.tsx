@@ -9,7 +9,10 @@ import { useVehicleEdit } from './useVehicleEdit';
 /** Where people and animals travel. */
 export function SeatsCard() {
   const { vehicle, edit, placeColumns } = useVehicleEdit();
-  const add = () => edit('Add seat', (v) => v.seats.push({ id: newId(v.seats, 'seat'), name: 'New seat', driver: false, at: { x: 2000, y: 0, z: 950 } }));
+  const add = () =>
+    edit('Add seat', (v) =>
+      v.seats.push({ id: newId(v.seats, 'seat'), name: 'New seat', driver: false, at: { x: 2000, y: 0, z: 950 } }),
+    );
   const remove = (seat: Seat) =>
     edit(`Remove ${seat.name}`, (v, job) => {
       drop(v.seats, seat.id);
@@ -26,15 +29,25 @@ export function SeatsCard() {
   return (
     <Panel title="Seats" className="wide" actions={<AddButton label="Add seat" onClick={add} />}>
       <ThingTable
-        label="Seats" what="Seat" things={vehicle.seats} empty="No seats. Everyone who travels needs one."
-        onRename={(s, name) => edit(`Name of ${s.name}`, (v) => on(v.seats, s.id, (x) => (x.name = name)), `seat ${s.id}`)}
+        label="Seats"
+        what="Seat"
+        things={vehicle.seats}
+        empty="No seats. Everyone who travels needs one."
+        onRename={(s, name) =>
+          edit(`Name of ${s.name}`, (v) => on(v.seats, s.id, (x) => (x.name = name)), `seat ${s.id}`)
+        }
         onRemove={remove}
         columns={[
           {
-            head: 'Driver’s', centred: true,
+            head: 'Driver’s',
+            centred: true,
             cell: (seat) => (
               <input
-                type="radio" name="driver-seat" className="form-check-input" aria-label={`${seat.name} is the driver’s seat`} checked={seat.driver}
+                type="radio"
+                name="driver-seat"
+                className="form-check-input"
+                aria-label={`${seat.name} is the driver’s seat`}
+                checked={seat.driver}
                 onChange={() => edit('Driver’s seat', (v) => v.seats.forEach((s) => (s.driver = s.id === seat.id)))}
               />
             ),

@@ -7,9 +7,22 @@ import { newId } from '../document/things';
 export function addTicket(v: Vehicle): void {
   v.baseline.definition = 'as-weighed';
   v.baseline.tickets.push({
-    id: newId(v.baseline.tickets, 'ticket'), name: `Ticket ${v.baseline.tickets.length + 1}`, date: '', reading: 'axles',
-    front: 0, rear: 0, frontLeft: 0, frontRight: 0, rearLeft: 0, rearRight: 0, total: 0, resolution: 10, level: true, counted: true,
-    tanks: v.tanks.map((t) => ({ tank: t.id, litres: t.now })), people: [],
+    id: newId(v.baseline.tickets, 'ticket'),
+    name: `Ticket ${v.baseline.tickets.length + 1}`,
+    date: '',
+    reading: 'axles',
+    front: 0,
+    rear: 0,
+    frontLeft: 0,
+    frontRight: 0,
+    rearLeft: 0,
+    rearRight: 0,
+    total: 0,
+    resolution: 10,
+    level: true,
+    counted: true,
+    tanks: v.tanks.map((t) => ({ tank: t.id, litres: t.now })),
+    people: [],
     parts: [...v.parts, ...v.modifications].filter((p) => p.inBaseline).map((p) => ({ part: p.id })),
   });
 }

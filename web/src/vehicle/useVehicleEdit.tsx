@@ -11,7 +11,11 @@ export function useVehicleEdit() {
   const { job, assessment, input, unit } = fields;
   const origin = assessment?.datums.find((d) => d.datum === job.datum)?.x ?? 0;
   /** The three fields of a place: station in the job's datum, side, height. */
-  const placeFields = (name: string, at: Point, place: (vehicle: Vehicle) => Point | undefined): [ReactNode, ReactNode, ReactNode] => {
+  const placeFields = (
+    name: string,
+    at: Point,
+    place: (vehicle: Vehicle) => Point | undefined,
+  ): [ReactNode, ReactNode, ReactNode] => {
     const set = (key: keyof Point) => (vehicle: Vehicle, value: number) => {
       const point = place(vehicle);
       if (point) point[key] = key === 'x' ? value + origin : value;
@@ -23,10 +27,17 @@ export function useVehicleEdit() {
     ];
   };
   /** The three columns of a list of placed things. */
-  const placeColumns = <T extends { id: string; name: string; at: Point }>(list: (vehicle: Vehicle) => T[]): Column<T>[] => {
-    const cell = (i: 0 | 1 | 2) => (thing: T) => placeFields(thing.name, thing.at, (v) => list(v).find((t) => t.id === thing.id)?.at)[i];
+  const placeColumns = <T extends { id: string; name: string; at: Point }>(
+    list: (vehicle: Vehicle) => T[],
+  ): Column<T>[] => {
+    const cell = (i: 0 | 1 | 2) => (thing: T) =>
+      placeFields(thing.name, thing.at, (v) => list(v).find((t) => t.id === thing.id)?.at)[i];
     return [
-      { head: `Station ${unit('length')}`, title: `Rearward of the ${labelOf(datums, job.datum)}; negative is ahead of it`, cell: cell(0) },
+      {
+        head: `Station ${unit('length')}`,
+        title: `Rearward of the ${labelOf(datums, job.datum)}; negative is ahead of it`,
+        cell: cell(0),
+      },
       { head: `Side ${unit('length')}`, title: 'Right of the centre line; left is negative', cell: cell(1) },
       { head: `Height ${unit('length')}`, title: 'Above the ground', cell: cell(2) },
     ];
