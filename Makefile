@@ -18,7 +18,7 @@ build: web
 ## web: the built front end in web/dist
 web: web/dist/index.html
 
-WEB_SOURCES := $(shell find web/src web/public -type f 2>/dev/null) web/index.html web/package.json web/vite.config.ts web/tsconfig.json
+WEB_SOURCES := $(shell find web/src web/public -type f ! -name schema.d.ts 2>/dev/null) web/index.html web/package.json web/vite.config.ts web/tsconfig.json
 
 web/node_modules/.installed: web/package-lock.json
 	cd web && npm ci --no-audit --no-fund
@@ -37,6 +37,7 @@ check: web
 	@scripts/need gcc
 	@echo "== gofmt" && test -z "$$(gofmt -l cmd internal e2e web/*.go | tee /dev/stderr)"
 	@echo "== vet and staticcheck" && $(GO) vet ./cmd/... ./internal/... ./e2e/... ./web && $(GO) tool staticcheck ./cmd/... ./internal/... ./e2e/... ./web
+	@echo "== columns" && scripts/columns
 	@echo "== generated contract is fresh" && scripts/fresh
 	@echo "== front end: lint and tests" && cd web && npm run --silent lint && npm run --silent test
 	@echo "== Go tests with the race detector" && $(GO) test -race ./cmd/... ./internal/... ./web
