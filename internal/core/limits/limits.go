@@ -190,6 +190,9 @@ func (t *Table) Baseline() load.Baseline { return t.baseline }
 // Effects are what a change of one carrier does to each limit, in the order of the
 // table, in the unit that its Counts count; negative takes something off it.
 func (t *Table) Effects(c load.Carrier, change load.Moments) []float64 {
+	if !t.Shown().State.Coupled {
+		change.Towed, change.Ball = 0, 0 // what is on a trailer that stays behind is on nothing
+	}
 	all := make([]float64, len(t.All))
 	for i, l := range t.All {
 		all[i] = leaning(l, t.Shown())(c, change)

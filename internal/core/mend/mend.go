@@ -103,8 +103,8 @@ func Limit(ctx context.Context, j *fitout.Job, components []fitout.Component, id
 }
 
 // none says what it comes to when nothing was found. That nothing short of another
-// vehicle will do is said only where no amounts of all the changes together would do, and
-// never of what is merely close.
+// vehicle will do is said only where no amounts of all the changes together would do, nor
+// together with what can be done to the vehicle, and never of what is merely close.
 func (s *search) none(found *Mends) string {
 	if len(found.Found) > 0 {
 		return ""
@@ -117,11 +117,11 @@ func (s *search) none(found *Mends) string {
 	case !isMass:
 		what = "within the workshop's rule"
 	}
-	if s.together() {
+	if s.together(nil) {
 		return fmt.Sprintf("No one, two or three changes of load bring it %s; more of them together may.", what)
 	}
 	said := fmt.Sprintf("No changes of load bring it %s, however many are made at once.", what)
-	if len(found.Vehicle) == 0 && upgradable[f.ID] != "" {
+	if len(found.Vehicle) == 0 && upgradable[f.ID] != "" && !s.together(s.raised()) {
 		said += fmt.Sprintf(" It is %s over, and a certified upgrade is taken to raise a rating by %.0f %% at most: "+
 			"nothing short of another vehicle will do.",
 			s.plan.Say.Mass(s.need), 100*s.plan.Job.Practice.UpgradeShare)

@@ -215,8 +215,12 @@ func (s *search) keeps(all set) bool {
 }
 
 // together tells whether amounts of all changes at once would do, each thing being
-// changed at most wholly: where they would not, no set of them does.
-func (s *search) together() bool {
+// changed at most wholly: where they would not, no set of them does. raised is by how much
+// each limit can be raised besides, in the order of the table; nil for none.
+func (s *search) together(raised []float64) bool {
+	if raised == nil {
+		raised = make([]float64, len(s.table.All))
+	}
 	p := &program{}
 	for i := range s.all {
 		p.cost, p.most = append(p.cost, 0), append(p.most, s.all[i].Most)
@@ -228,9 +232,10 @@ func (s *search) together() bool {
 		}
 		p.rows, p.bounds = append(p.rows, r), append(p.bounds, bound)
 	}
-	row(func(c *offer.Change) float64 { return c.Effects[s.at] }, -s.need)
+	row(func(c *offer.Change) float64 { return c.Effects[s.at] }, raised[s.at]-s.need)
 	for _, k := range s.kept {
-		row(func(c *offer.Change) float64 { return c.Effects[k] }, max(0, s.base[k])-s.base[k]+quantity.Tolerance)
+		row(func(c *offer.Change) float64 { return c.Effects[k] },
+			max(0, s.base[k])-s.base[k]+raised[k]+quantity.Tolerance)
 	}
 	things := map[string]bool{}
 	for i := range s.all {

@@ -9,6 +9,7 @@ import (
 	"zaino/internal/core/edit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/limits"
+	"zaino/internal/core/offer"
 	"zaino/internal/core/plan"
 	"zaino/internal/core/quantity"
 )
@@ -88,6 +89,8 @@ func (s *search) tryFixes(fixes []fitout.Fix) (Mend, bool) {
 	if target == nil || !s.mended(after, target) || s.passes(table) || s.breaks(after) {
 		return m, false
 	}
+	short := offer.Short(s.plan, offer.SuppliesOf(s.plan), offer.SuppliesOf(after))
+	m.Changes[0].Label = offer.Warned(m.Changes[0].Label, short)
 	m.Pads = table.PadsIn(table.Shown())
 	m.Reaches = s.reaches(target, table.Shown())
 	return m, true

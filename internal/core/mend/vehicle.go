@@ -35,6 +35,52 @@ func (s *search) vehicleWays() []Mend {
 	return found
 }
 
+// raised is by how much each limit can be raised, or relieved, by what can be done to the
+// vehicle, all of it at once, in the order of the table.
+func (s *search) raised() []float64 {
+	all := make([]float64, len(s.table.All))
+	for k, l := range s.table.All {
+		f := l.Facts()
+		id, can := upgradable[f.ID]
+		if !can || !f.Stated() {
+			continue
+		}
+		most := certified(s.plan.Vehicle, id, f) * (1 + s.plan.Job.Practice.UpgradeShare)
+		all[k] = max(0, most-f.Bound.Figure())
+		if f.ID == "rear" {
+			all[k] += s.relief()
+		}
+	}
+	return all
+}
+
+// relief is what the longest wheelbase and a hitch that levels all of the ball mass take
+// off the rear axle, kg.
+func (s *search) relief() float64 {
+	sum, before := 0.0, s.plan.Load.Axles().Rear
+	if most := s.plan.Job.Practice.LongestCut; most > 0 {
+		longer, err := edit.Apply(s.plan.Given, s.components, []fitout.FixEdit{{Kind: "extension", Value: most}})
+		if err == nil {
+			sum += max(0, before-plan.Of(&longer).Load.Axles().Rear)
+		}
+	}
+	if s.plan.Load.Coupled() {
+		sum += max(0, s.plan.Load.Towing.Vehicle.Rear)
+	}
+	return sum
+}
+
+// certified is what is certified of a limit now, by the plate or by an upgrade, kg.
+func certified(v *fitout.Vehicle, id fitout.LimitID, f *limits.Facts) float64 {
+	kg := v.Limits.Get(id).Kg
+	for _, b := range f.Rating.Bounds {
+		if b.Kind == rating.ByUpgrade && b.Void == rating.Valid {
+			kg = b.Kg
+		}
+	}
+	return kg
+}
+
 // upgrade raises a rating by what is over, to the next step that a plate would carry,
 // with tyres that carry it where those bind.
 func (s *search) upgrade() ([]fitout.Fix, float64) {
@@ -46,12 +92,7 @@ func (s *search) upgrade() ([]fitout.Fix, float64) {
 	}
 	needed := math.Ceil((f.Bound.Figure()+s.need)/step-1e-9) * step
 	v := s.plan.Vehicle
-	from := v.Limits.Get(id).Kg
-	for _, b := range f.Rating.Bounds {
-		if b.Kind == rating.ByUpgrade && b.Void == rating.Valid {
-			from = b.Kg
-		}
-	}
+	from := certified(v, id, f)
 	if from == 0 || quantity.Exceeds(needed, from*(1+s.plan.Job.Practice.UpgradeShare)) {
 		return nil, 0
 	}

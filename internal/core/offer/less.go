@@ -2,10 +2,8 @@ package offer
 
 import (
 	"fmt"
-	"math"
 	"slices"
 
-	"zaino/internal/core/brief"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/load"
 	"zaino/internal/core/module"
@@ -23,28 +21,23 @@ func lighter(at load.Mass, kg float64) load.Moments {
 // less of water or fuel than the brief needs says so first.
 func (s sheet) drains() []Change {
 	var all []Change
-	needs := brief.NeedsOf(&s.Job.Brief)
-	water, fuel := s.waterAboard(), s.fuelAboard()
 	for i := range s.Vehicle.Tanks {
 		t := &s.Vehicle.Tanks[i]
-		short := shortage{}
+		per := Supplies{}
 		if t.Kind == fitout.TankFuel {
-			short = shortage{"Fuel for a shorter way than the brief has", fuel - needs.Fuel.Litres}
+			per.Fuel = 1
 		}
 		place := s.Load.Tanks[i].Mass
 		place.Kg = 1
 		all = append(all, s.drain(load.Carrier{Kind: load.OneTank, Index: i, Tank: t}, "tank-level", t.ID, t.Name,
-			load.Moments{}.Add(place), t.Now, t.Min, t.Density, short))
+			load.Moments{}.Add(place), t.Now, t.Min, t.Density, per))
 	}
 	for i := range s.Variant.Items {
 		item := &s.Variant.Items[i]
 		level := item.Presence.Level
-		if level == nil || item.Presence.Kind != fitout.ByLevel || !s.Load.Items[i].Present {
+		comes := s.Load.Items[i].Present && (!s.Load.Items[i].Trailer || s.Load.Coupled())
+		if level == nil || item.Presence.Kind != fitout.ByLevel || !comes {
 			continue
-		}
-		short := shortage{}
-		if holdsWater(item) {
-			short = shortage{"Less water than the brief needs", water - needs.Water.Litres}
 		}
 		per := load.Moments{Towed: 1}
 		if !s.Load.Items[i].Trailer {
@@ -53,20 +46,13 @@ func (s sheet) drains() []Change {
 			per = load.Moments{}.Add(place)
 		}
 		all = append(all, s.drain(s.Load.Carrier(i), "item-level", item.ID, item.Name, per, level.Now, level.Min,
-			level.Density, short))
+			level.Density, held(item, 1)))
 	}
 	return slices.DeleteFunc(all, func(c Change) bool { return c.Most <= 0 })
 }
 
-// shortage is what is said when more than what is spare is left out, and how much is
-// spare, L.
-type shortage struct {
-	said  string
-	spare float64
-}
-
 func (s sheet) drain(c load.Carrier, kind, id, name string, perKg load.Moments, now, least, density float64,
-	short shortage) Change {
+	perLitre Supplies) Change {
 	per := perKg.Times(-density)
 	axles := s.axles(per)
 	return Change{
@@ -74,43 +60,14 @@ func (s sheet) drain(c load.Carrier, kind, id, name string, perKg load.Moments, 
 		Effort: density,
 		Can:    func(float64) bool { return true },
 		Fix: func(litres float64) fitout.Fix {
-			label := fmt.Sprintf("Carry %s less in %s", s.Say.Volume(litres), words.Lower(name))
-			if short.said != "" && litres > max(0, short.spare)+1e-6 {
-				label = fmt.Sprintf("%s: %s", short.said, words.Lower(label))
+			return fitout.Fix{
+				Label: s.saying(fmt.Sprintf("Carry %s less in %s", s.Say.Volume(litres), words.Lower(name)),
+					Supplies{perLitre.Water * litres, perLitre.Fuel * litres}),
+				Edit:  fitout.FixEdit{Kind: kind, ID: id, Value: now - litres},
+				Front: axles.Front * litres, Rear: axles.Rear * litres,
 			}
-			return fitout.Fix{Label: label, Edit: fitout.FixEdit{Kind: kind, ID: id, Value: now - litres},
-				Front: axles.Front * litres, Rear: axles.Rear * litres}
 		},
 	}
-}
-
-// holdsWater tells whether a vessel is one for fresh water: by its kind, or as a vessel of
-// no kind with the density of water.
-func holdsWater(item *fitout.Item) bool {
-	if item.Module != nil {
-		return module.TraitsOf(item.Module.Kind).Water
-	}
-	return item.Presence.Level != nil && math.Abs(item.Presence.Level.Density-1) < 0.01
-}
-
-func (s sheet) waterAboard() float64 {
-	sum := 0.0
-	for i := range s.Variant.Items {
-		if item := &s.Variant.Items[i]; s.Load.Items[i].Present && item.Presence.Kind == fitout.ByLevel && holdsWater(item) {
-			sum += item.Presence.Level.Now
-		}
-	}
-	return sum
-}
-
-func (s sheet) fuelAboard() float64 {
-	sum := 0.0
-	for _, t := range s.Vehicle.Tanks {
-		if t.Kind == fitout.TankFuel {
-			sum += t.Now
-		}
-	}
-	return sum
 }
 
 // leavings switch something off that can stay behind, with all that needs it. Who comes
@@ -139,7 +96,8 @@ func (s sheet) leavings() []Change {
 			continue
 		}
 		all = append(all, s.whole(things, -sum.Kg-sum.Towed, effects, s.axles(sum), fitout.Fix{
-			Label: "Leave " + words.Lower(sw.Name) + " behind", Edit: fitout.FixEdit{Kind: "switch-off", ID: sw.ID},
+			Label: s.saying("Leave "+words.Lower(sw.Name)+" behind", s.aboard.minus(suppliesIn(s.Plan, &without))),
+			Edit:  fitout.FixEdit{Kind: "switch-off", ID: sw.ID},
 		}))
 	}
 	return all

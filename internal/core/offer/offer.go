@@ -40,7 +40,8 @@ type Change struct {
 // sheet is a plan with the table that the effects of changes are told in.
 type sheet struct {
 	*plan.Plan
-	table *limits.Table
+	table  *limits.Table
+	aboard Supplies
 }
 
 // effects are what a change of moments of one carrier does to every limit.
@@ -77,7 +78,7 @@ func (c *Change) Relief(limit int) float64 { return -c.Effects[limit] }
 // All are all single changes, whichever limit they take something off. Of parts of the
 // catalogue those are thought of that are the least lighter.
 func All(p *plan.Plan, components []fitout.Component) []Change {
-	s := sheet{p, limits.Of(p)}
+	s := sheet{p, limits.Of(p), SuppliesOf(p)}
 	return slices.Concat(
 		s.moves(), s.across(), s.drains(), s.leavings(), s.uncoupling(), s.lighter(), s.seatings(),
 		s.ontoTrailer(), s.offTrailer(), s.swaps(components), s.ballShifts(),

@@ -34,6 +34,9 @@ func (s sheet) ontoTrailer() []Change {
 
 // offTrailer takes a thing off the trailer, onto the vehicle where it has its place.
 func (s sheet) offTrailer() []Change {
+	if !s.Load.Coupled() {
+		return nil
+	}
 	var all []Change
 	for i := range s.Variant.Items {
 		item, placed := &s.Variant.Items[i], &s.Load.Items[i]
@@ -56,18 +59,21 @@ func (s sheet) uncoupling() []Change {
 	if !s.Load.Coupled() {
 		return nil
 	}
-	L := s.Load.Wheelbase
+	L, less := s.Load.Wheelbase, Supplies{}
 	change := s.Load.Towing.Moments(L).Times(-1)
 	effects := s.effects(load.Carrier{Kind: load.TheTrailer}, change)
 	for i := range s.Load.Items {
 		if placed := &s.Load.Items[i]; placed.Present && placed.Trailer {
+			if item := &s.Variant.Items[i]; item.Presence.Kind == fitout.ByLevel {
+				less = less.plus(held(item, item.Presence.Level.Now))
+			}
 			for k, by := range s.effects(s.Load.Carrier(i), load.Moments{Towed: -placed.Towed}) {
 				effects[k] += by
 			}
 		}
 	}
 	return []Change{s.whole([]string{"trailer"}, s.Job.Trailer.Mass, effects, s.axles(change), fitout.Fix{
-		Label: "Uncouple the trailer", Edit: fitout.FixEdit{Kind: "uncouple"},
+		Label: s.saying("Uncouple the trailer", less), Edit: fitout.FixEdit{Kind: "uncouple"},
 	})}
 }
 
