@@ -58,6 +58,7 @@ type Plan struct {
 	weighedAt float64 // wheelbase at which the baseline was read, before any extension, mm
 	vehicle   *fitout.Vehicle
 	variant   *fitout.Variant
+	road      []Mass  // of the items, where they are on the road, whatever is shown
 	holders   []int   // index of the module that an item lies in, or −1
 	variety   variety // what may vary, and what hangs on what
 }
@@ -110,7 +111,7 @@ func NewPlan(j *fitout.Job) *Plan {
 
 // place puts every item where it stands, sits or rides.
 func (p *Plan) place() {
-	p.Items = make([]Placed, len(p.variant.Items))
+	p.Items, p.road = make([]Placed, len(p.variant.Items)), make([]Mass, len(p.variant.Items))
 	for i := range p.variant.Items {
 		item := &p.variant.Items[i]
 		thing := Placed{ID: item.ID, Name: item.Name, Mass: at(item.At, item.Mass+item.Presence.Content())}
@@ -120,7 +121,7 @@ func (p *Plan) place() {
 		if item.OnTrailer && p.Trailer != nil {
 			thing.Trailer, thing.Towed, thing.Mass = true, thing.Mass.Kg, Mass{}
 		}
-		p.Items[i] = thing
+		p.Items[i], p.road[i] = thing, thing.Mass
 	}
 }
 

@@ -111,9 +111,16 @@ func (p *Plan) aboard(i int, s *State) bool {
 	})
 }
 
+// onRoad is an item where it is on the road, whatever stance is shown.
+func (p *Plan) onRoad(i int) Placed {
+	thing := p.Items[i]
+	thing.Mass = p.road[i]
+	return thing
+}
+
 // In returns an item as it is in a state, and whether it is aboard.
 func (p *Plan) In(i int, s *State) (Placed, bool) {
-	item, thing := &p.variant.Items[i], p.Items[i]
+	item, thing := &p.variant.Items[i], p.onRoad(i)
 	if !p.now(i) || !p.aboard(i, s) {
 		return thing, false
 	}

@@ -37,13 +37,13 @@ func (p *Plan) worst(count Count, coupled bool) State {
 	worth := make([]float64, len(p.variety.terms))
 	for k, t := range p.variety.terms {
 		for _, i := range t.items {
-			item := &p.variant.Items[i]
+			item, thing := &p.variant.Items[i], p.onRoad(i)
 			l := level(item)
 			if l == nil {
-				worth[k] += count(p.Carrier(i), p.Items[i].onto(Moments{}, coupled))
+				worth[k] += count(p.Carrier(i), thing.onto(Moments{}, coupled))
 				continue
 			}
-			content := vessel{p.Carrier(i), p.Items[i], item.Mass, l.Min, l.Max, l.Density}
+			content := vessel{p.Carrier(i), thing, item.Mass, l.Min, l.Max, l.Density}
 			litres, value := content.best(count, coupled)
 			s.Levels[item.ID] = litres
 			worth[k] += value

@@ -248,7 +248,7 @@ func TestNoStateIsWorseThanTheExactWorstOfEachLimit(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		j := example.Travelling()
 		v := &j.Variants[0]
-		for i, kg := range rapid.SliceOfN(rapid.Float64Range(1, 120), 2, 4).Draw(t, "kg") {
+		for i, kg := range rapid.SliceOfN(rapid.Float64Range(1, 400), 2, 4).Draw(t, "kg") {
 			id := string(rune('p' + i))
 			v.Switches = append(v.Switches, fitout.Switch{ID: id, Name: id, On: true})
 			example.Add(&j, id, kg, rapid.Float64Range(1000, 4200).Draw(t, "x"), func(item *fitout.Item) {
@@ -261,10 +261,15 @@ func TestNoStateIsWorseThanTheExactWorstOfEachLimit(t *testing.T) {
 		example.Add(&j, "jar", 2, 2500, func(i *fitout.Item) {
 			i.Presence = fitout.Presence{Kind: fitout.ByLevel, Level: &fitout.Level{Max: 20, Now: 15, Density: 1}}
 		})
+		// A hitch that levels more than the ball does, and a trailer that carries more than
+		// it weighs.
+		j.Trailer.Distribution = rapid.SampledFrom([]float64{0, 60000, 400000}).Draw(t, "distribution")
+		j.Trailer.Mass = rapid.Float64Range(150, 1500).Draw(t, "trailer")
+		j.Trailer.Ball = min(j.Trailer.Mass, rapid.Float64Range(20, 140).Draw(t, "ball"))
 		j.Practice.TipLoss = rapid.Float64Range(1, 6).Draw(t, "tip")
 		j.Practice.SideShare = rapid.Float64Range(0.005, 0.05).Draw(t, "sides")
 		j.Practice.FrontShare = rapid.Float64Range(0.4, 0.55).Draw(t, "front")
-		j.Practice.BallLeast = rapid.Float64Range(0.06, 0.1).Draw(t, "ball")
+		j.Practice.BallLeast = rapid.Float64Range(0.06, 0.1).Draw(t, "ball least")
 		if err := fitout.Validate(&j); err != nil {
 			t.Fatal(err)
 		}
