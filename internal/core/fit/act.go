@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/quantity"
 	"zaino/internal/core/words"
 )
 
@@ -130,7 +131,7 @@ func (s *Scene) moveStep(i int, outside bool) Act {
 	if outside {
 		text = "Put " + words.Lower(p.Name()) + " outside"
 	}
-	if p.Kg() > s.Practice.OneLifts {
+	if quantity.Exceeds(p.Kg(), s.Practice.OneLifts) {
 		text, minutes = text+", two people", heavyMinutes
 	}
 	return Act{"move", p.ID, text, minutes}

@@ -61,7 +61,7 @@ func cellOverfull(p *plan.Plan) []fitout.Finding {
 		item := &p.Items[i]
 		for _, f := range Of(p).Cells[item.ID] {
 			c := f.Cell
-			if f.Filled <= Fullest {
+			if !quantity.Exceeds(f.Filled, Fullest) {
 				continue
 			}
 			found = append(found, fitout.Finding{

@@ -4,6 +4,7 @@ import (
 	"fmt"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/quantity"
 	"zaino/internal/core/words"
 )
 
@@ -17,7 +18,7 @@ func heavyHigh(s *Scene) []fitout.Finding {
 	for i := range s.Parts {
 		p := &s.Parts[i]
 		z := p.Box.Middle().Z
-		if p.Kg() < s.Practice.HeavyFrom || z <= s.Practice.HighFrom {
+		if quantity.Exceeds(s.Practice.HeavyFrom, p.Kg()) || !quantity.Exceeds(z, s.Practice.HighFrom) {
 			continue
 		}
 		f := about("heavy-high", fitout.Note, p)

@@ -4,6 +4,7 @@ import (
 	"fmt"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/quantity"
 	"zaino/internal/core/words"
 )
 
@@ -52,7 +53,7 @@ func latchWeak(s *Scene) []fitout.Finding {
 		share := map[fitout.Face]float64{fitout.FaceRear: r.Rearward, fitout.FaceFront: r.Forward,
 			fitout.FaceLeft: r.Sideways, fitout.FaceRight: r.Sideways, fitout.FaceTop: r.Upward}[m.Faces]
 		need := share * gravity * p.Kg()
-		if m.Holds >= need {
+		if !quantity.Exceeds(need, m.Holds) {
 			continue
 		}
 		f := about("latch-weak", fitout.Stop, p)

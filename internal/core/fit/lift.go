@@ -5,6 +5,7 @@ import (
 	"strings"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/quantity"
 	"zaino/internal/core/words"
 )
 
@@ -33,7 +34,7 @@ func liftOut(s *Scene) []fitout.Finding {
 		p := &s.Parts[i]
 		people := max(1, want.People)
 		most := people * s.Practice.OneLifts
-		if p.Kg() <= most {
+		if !quantity.Exceeds(p.Kg(), most) {
 			return
 		}
 		f := about("lift-out", fitout.Caution, p)

@@ -5,6 +5,7 @@ import (
 	"math"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/quantity"
 )
 
 // Stiffness of panels across their span, N/mm²: birch-type plywood, aluminium
@@ -49,7 +50,7 @@ func panelSag(s *Scene) []fitout.Finding {
 			return 5 * kg * gravity * math.Pow(span, 3) / (384 * e * width * math.Pow(t, 3) / 12)
 		}
 		most := span * sagShare
-		if sag(m.Panel) <= most {
+		if !quantity.Exceeds(sag(m.Panel), most) {
 			continue
 		}
 		thick := m.Panel

@@ -4,6 +4,7 @@ import (
 	"fmt"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/quantity"
 )
 
 // daily calls back for everything that the brief has taken out daily or more: a
@@ -36,13 +37,13 @@ func reachHeight(s *Scene) []fitout.Finding {
 	s.daily(func(f fitout.Finding, name string, box fitout.Box, holder *Part) {
 		height := box.From.Z - holder.Module().Drop
 		over := height - s.Reach.Grip
-		if over <= slack || s.stepBeside() && over <= s.Practice.Step {
+		if over <= slack || s.stepBeside() && !quantity.Exceeds(over, s.Practice.Step) {
 			return
 		}
 		f.Title = fmt.Sprintf("%s %s above reach", name, s.Say.Length(over))
 		f.Sentence = fmt.Sprintf("%s is used daily and lies %s above ground; %s grips up to %s. Put it %s lower", name,
 			s.Say.Length(height), s.Reach.Who, s.Say.Length(s.Reach.Grip), s.Say.Length(over))
-		if over <= s.Practice.Step {
+		if !quantity.Exceeds(over, s.Practice.Step) {
 			f.Sentence += fmt.Sprintf(", or keep a step of %s by it", s.Say.Length(s.Practice.Step))
 		}
 		f.Sentence += "."

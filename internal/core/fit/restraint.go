@@ -34,7 +34,7 @@ func restraint(s *Scene) []fitout.Finding {
 			held += m.Rating
 			unknown = unknown || m.Rating == 0
 		}
-		if held >= need || unknown {
+		if !quantity.Exceeds(need, held) || unknown {
 			continue
 		}
 		if fixed == 0 {

@@ -4,6 +4,7 @@ import (
 	"fmt"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/quantity"
 	"zaino/internal/core/words"
 )
 
@@ -34,13 +35,13 @@ func rimHeight(s *Scene) []fitout.Finding {
 			f.Fixes = append(f.Fixes, edit("Slide that drops by "+s.Say.Length(over+p.Module().Drop), "drop", p.ID,
 				over+p.Module().Drop))
 		}
-		if over <= s.Practice.Step {
+		if !quantity.Exceeds(over, s.Practice.Step) {
 			f.Sentence += fmt.Sprintf(", or keep a step of %s by it", s.Say.Length(s.Practice.Step))
 		}
 		f.Sentence += "."
 		f.Value, f.Limit, f.Margin, f.Source = rim, s.Reach.Rim, -over, "practice"
 		f.Lines = []fitout.Line{s.upright(p.Box, 0, rim)}
-		if s.stepBeside() && over <= s.Practice.Step {
+		if s.stepBeside() && !quantity.Exceeds(over, s.Practice.Step) {
 			continue // a step comes along
 		}
 		found = append(found, f)

@@ -5,6 +5,7 @@ import (
 	"math"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/quantity"
 	"zaino/internal/core/words"
 )
 
@@ -46,7 +47,7 @@ func strutForce(s *Scene) []fitout.Finding {
 		sin := func(degrees float64) float64 { return math.Sin(degrees * math.Pi / 180) }
 		need := max(lifts/(at*sin(shutAngle)), wind/(at*sin(openAngle)))
 		has := m.Struts * m.Force
-		if kg <= heavyLid && m.Struts == 0 || has >= need {
+		if !quantity.Exceeds(kg, heavyLid) && m.Struts == 0 || !quantity.Exceeds(need, has) {
 			continue
 		}
 		f := about("strut-force", fitout.Caution, p)

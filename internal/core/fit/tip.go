@@ -4,6 +4,7 @@ import (
 	"fmt"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/quantity"
 	"zaino/internal/core/words"
 )
 
@@ -20,7 +21,7 @@ func tipUnit(s *Scene) []fitout.Finding {
 		name, out := s.heaviest(i)
 		arm := travelOf(p) - depthOf(p)/2
 		tips, holds := out*arm, (p.Kg()-out)*depthOf(p)/2
-		if tips <= holds {
+		if !quantity.Exceeds(tips, holds) {
 			continue
 		}
 		f := about("tip-unit", fitout.Stop, p)
