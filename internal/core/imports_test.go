@@ -16,7 +16,7 @@ import (
 // arithmetic.
 var below = map[string]string{
 	"quantity": "",
-	"fitout":   "",
+	"fitout":   "quantity",
 	"words":    "fitout quantity",
 	"module":   "fitout",
 	"load":     "fitout",

@@ -1,5 +1,11 @@
 package fitout
 
+import (
+	"math"
+
+	"zaino/internal/core/quantity"
+)
+
 // Accepted is a finding that the specialist has looked at and lets stand, as bad as it
 // was then. One that grows worse is not let stand any more.
 type Accepted struct {
@@ -28,7 +34,7 @@ const (
 )
 
 // Stands compares a finding that it is about with what was let stand: it holds for the
-// same severity or a lesser one, and up to a tenth beyond what it was.
+// same severity or a lesser one, and until its figure is worse by more than a tenth.
 func (a *Accepted) Stands(f *Finding) Standing {
 	switch {
 	case a.Severity == "" && len(f.With) > 0:
@@ -37,8 +43,18 @@ func (a *Accepted) Stands(f *Finding) Standing {
 		return Holds
 	case f.Severity.Rank() < a.Severity.Rank():
 		return Graver
-	case -f.Margin > a.Beyond+max(a.Beyond, -a.Beyond)/10+1e-6:
+	case quantity.Exceeds(-f.Margin, a.Beyond+a.allowance(f)):
 		return Grown
 	}
 	return Holds
+}
+
+// allowance is a tenth of the figure that was let stand, which its limit and how far it
+// was beyond that give, and at least a tenth of how far it was beyond.
+func (a *Accepted) allowance(f *Finding) float64 {
+	figure := f.Limit + a.Beyond
+	if f.Value < f.Limit { // the limit is a least
+		figure = f.Limit - a.Beyond
+	}
+	return max(math.Abs(figure), math.Abs(a.Beyond)) / 10
 }
