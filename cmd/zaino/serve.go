@@ -58,17 +58,9 @@ func demoCommand() *cobra.Command {
 // openStore opens a database with what the list of jobs shows about findings.
 func openStore(path string) (*store.Store, error) {
 	return store.Open(path, store.Options{Summarise: func(j *fitout.Job) store.Summary {
-		summary := store.Summary{}
-		for _, f := range assess.Of(j).Findings {
-			switch {
-			case f.Accepted != "":
-			case f.Severity == fitout.Stop:
-				summary.Stops++
-			case f.Severity == fitout.Caution:
-				summary.Cautions++
-			}
-		}
-		return summary
+		a := assess.Of(j)
+		stops, cautions := a.Open()
+		return store.Summary{Stops: stops, Cautions: cautions}
 	}})
 }
 

@@ -10,6 +10,7 @@ import (
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/demo"
+	"zaino/internal/example"
 )
 
 func job() *fitout.Job {
@@ -133,4 +134,24 @@ func TestNothingBreaksTheReader(t *testing.T) {
 		}
 		_, _ = ReadItems(body, job())
 	})
+}
+
+// What rides on the trailer keeps its station on the vehicle, to which it comes back, and
+// the file says where it rides; reading it gives both again.
+func TestWhatRidesOnTheTrailerKeepsItsStation(t *testing.T) {
+	j := example.Travelling()
+	drum := &j.Variants[0].Items[4]
+	require.True(t, drum.OnTrailer)
+	drum.At = fitout.Point{X: 3000, Y: -120, Z: 950}
+	text, err := WriteItems(&j)
+	require.NoError(t, err)
+	p, err := ReadItems(string(text), &j)
+	require.NoError(t, err)
+	for i, row := range p.Rows {
+		assert.Equal(t, j.Variants[0].Items[i].OnTrailer, row.Item.OnTrailer, row.Item.Name)
+		if row.Item.OnTrailer {
+			assert.Equal(t, drum.At, row.Item.At)
+			assert.InDelta(t, 50, row.Item.Mass, 1e-9)
+		}
+	}
 }

@@ -22,6 +22,20 @@ func waivable(f *fitout.Finding) bool {
 	return f.Severity != fitout.Stop || f.Mend == "" && (f.Subject.Kind == "module" || f.Subject.Kind == "bay")
 }
 
+// Open counts the stops and cautions that nobody lets stand: what is still to be done.
+func (a *Assessment) Open() (stops, cautions int) {
+	for i := range a.Findings {
+		switch f := &a.Findings[i]; {
+		case f.Accepted != "":
+		case f.Severity == fitout.Stop:
+			stops++
+		case f.Severity == fitout.Caution:
+			cautions++
+		}
+	}
+	return stops, cautions
+}
+
 // accept marks the findings that the specialist lets stand with the reason, and tells
 // of those that were let stand as something better than they are now.
 func accept(p *plan.Plan, findings []fitout.Finding) []Fallen {

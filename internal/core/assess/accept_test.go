@@ -101,3 +101,17 @@ func TestWhatWasLetStandFallsWhenItGetsGraver(t *testing.T) {
 	require.Len(t, a.Fallen, 1)
 	assert.Contains(t, a.Fallen[0].Told, "as a caution, and it is a stop now")
 }
+
+// What is let stand is not still to be done: neither a stop nor a caution counts.
+func TestWhatIsLetStandIsNotOpen(t *testing.T) {
+	j := example.Fitted()
+	benchItem(&j, "unit").At.X -= 40
+	before := assess.Of(&j)
+	stops, cautions := before.Open()
+	require.NotZero(t, stops)
+	letStand(t, &j, "parts-clash")
+	after := assess.Of(&j)
+	fewer, same := after.Open()
+	assert.Equal(t, stops-len(j.Accepted), fewer)
+	assert.Equal(t, cautions, same)
+}

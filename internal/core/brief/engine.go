@@ -7,7 +7,6 @@ import (
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/limits"
 	"zaino/internal/core/plan"
-	"zaino/internal/core/quantity"
 	"zaino/internal/core/words"
 )
 
@@ -98,9 +97,8 @@ func implied(p *plan.Plan) []Implied {
 		if n.Fuel.Tow > 1 {
 			tow = fmt.Sprintf(" × %s for the trailer", p.Say.Plain(n.Fuel.Tow))
 		}
-		add("fuel", "Fuel to carry", n.Fuel.Litres, "volume", "%s × %s × %s for the surfaces%s + %s reserve.",
-			p.Say.Distance(b.Trip.FuelDistance), quantity.Format(a.Consumption, quantity.Consumption, p.Say.Units),
-			p.Say.Plain(n.Fuel.Surface), tow, p.Say.Volume(n.Fuel.Reserve))
+		add("fuel", "Fuel to carry", n.Fuel.Litres, "volume", "%s × %s for the surfaces%s + %s reserve.",
+			p.Say.Used(b.Trip.FuelDistance, a.Consumption), p.Say.Plain(n.Fuel.Surface), tow, p.Say.Volume(n.Fuel.Reserve))
 	}
 	if n.Bed.Length > 0 {
 		add("bed-length", "Bed, length", n.Bed.Length, "length", "%s and %s beyond.", n.Bed.Tallest,

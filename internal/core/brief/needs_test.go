@@ -1,12 +1,19 @@
 package brief
 
 import (
+	"regexp"
+	"slices"
+	"strconv"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/plan"
+	"zaino/internal/core/quantity"
 )
 
 // crew are two who sleep in the vehicle and a dog, nine nights out.
@@ -92,4 +99,38 @@ func TestNeedsNeverShrinkWithTheTrip(t *testing.T) {
 		assert.Greater(t, after.Water.Litres, before.Water.Litres)
 		assert.Greater(t, after.Fuel.Litres, before.Fuel.Litres)
 	})
+}
+
+// The words of the fuel are a sum that comes to the figure, in both systems of units: so
+// many miles are divided by the miles that a gallon takes one, and not multiplied.
+func TestTheReasonOfTheFuelComesToItsFigure(t *testing.T) {
+	for _, c := range []struct {
+		region   fitout.Region
+		reason   string
+		perLitre float64
+	}{
+		{fitout.AustraliaNZ, `^([\d ]+) km × ([\d.]+) L/100 km × ([\d.]+) for the surfaces \+ ([\d.]+) L reserve`, 1},
+		{fitout.NorthAmerica, `^([\d ,]+) mi ÷ ([\d.]+) mpg × ([\d.]+) for the surfaces \+ ([\d.]+) gal reserve`,
+			1 / quantity.LitresPerGal},
+	} {
+		j := fitout.NewJob("j", "J", c.region)
+		j.Brief.Trip.FuelDistance = 450
+		p := plan.Of(&j)
+		all := implied(p)
+		k := slices.IndexFunc(all, func(i Implied) bool { return i.ID == "fuel" })
+		require.GreaterOrEqual(t, k, 0)
+		said := regexp.MustCompile(c.reason).FindStringSubmatch(strings.ReplaceAll(all[k].Reason, "\u00a0", " "))
+		require.NotNil(t, said, all[k].Reason)
+		var n [4]float64
+		for i := range n {
+			figure, err := strconv.ParseFloat(strings.NewReplacer(" ", "", ",", "").Replace(said[i+1]), 64)
+			require.NoError(t, err)
+			n[i] = figure
+		}
+		litres := n[0] / n[1] * n[2]
+		if c.perLitre == 1 {
+			litres = n[0] * n[1] / 100 * n[2]
+		}
+		assert.InEpsilon(t, all[k].Value*c.perLitre, litres+n[3], 0.02, all[k].Reason)
+	}
 }

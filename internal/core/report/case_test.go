@@ -116,3 +116,30 @@ func TestASeatChangeOfSomeoneBehindTheCut(t *testing.T) {
 	}
 	assert.InDelta(t, 75*1800/3500.0, rear(true)-rear(false), 1e-6)
 }
+
+// A case whose member of a choice was removed leaves the choice as it is shown, unless
+// the choice may be none: nobody is left without the one thing or the other.
+func TestARemovedMemberEmptiesNoChoiceThatIsNeverNone(t *testing.T) {
+	for _, none := range []bool{false, true} {
+		j := example.Travelling()
+		v := &j.Variants[0]
+		v.Choices = []fitout.Choice{{ID: "cook", Name: "Stove", None: none, Chosen: "gas",
+			Members: []fitout.Member{{ID: "gas", Name: "Gas"}, {ID: "wood", Name: "Wood"}}}}
+		example.Add(&j, "gas", 20, 3000, func(i *fitout.Item) {
+			i.Presence = fitout.Presence{Kind: fitout.ByChoice, Choice: "cook", Member: "gas"}
+		})
+		v.Cases = []fitout.Case{{ID: "c", Name: "C", Choices: []fitout.CaseChoice{{Choice: "cook", Member: "coal"}}},
+			{ID: "d", Name: "D", Choices: []fitout.CaseChoice{{Choice: "cook"}}}}
+		require.NoError(t, fitout.Validate(&j))
+		table := limits.Of(plan.Of(&j))
+		removed, err := table.StateAt("case:c")
+		require.NoError(t, err)
+		assert.Equal(t, "gas", removed.State.Choices["cook"])
+		empty, err := table.StateAt("case:d")
+		require.NoError(t, err)
+		assert.Equal(t, map[bool]string{false: "gas", true: ""}[none], empty.State.Choices["cook"])
+		shown, err := edit.ShowState(&j, "case:d")
+		require.NoError(t, err, "and the state can be shown")
+		assert.Equal(t, empty.State.Choices["cook"], shown.Variants[0].Choices[0].Chosen)
+	}
+}

@@ -4,6 +4,7 @@
 package words
 
 import (
+	"fmt"
 	"strings"
 	"unicode"
 
@@ -33,6 +34,16 @@ func (s Speaker) Volume(litres float64) string {
 
 // Distance puts km into words.
 func (s Speaker) Distance(km float64) string { return quantity.Format(km, quantity.Distance, s.Units) }
+
+// Used puts into words what a way in km takes at a consumption in L/100 km: a way is
+// multiplied by litres on a way, and divided by miles a gallon.
+func (s Speaker) Used(km, consumption float64) string {
+	sign := "×"
+	if s.Units == quantity.US {
+		sign = "÷"
+	}
+	return fmt.Sprintf("%s %s %s", s.Distance(km), sign, quantity.Format(consumption, quantity.Consumption, s.Units))
+}
 
 // Temperature puts °C into words.
 func (s Speaker) Temperature(c float64) string {
