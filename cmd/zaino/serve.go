@@ -96,7 +96,7 @@ func (s *serving) run(cmd *cobra.Command) error {
 	s.announce(cmd, listener.Addr(), options.AccessCode)
 	return serveUntilSignal(cmd.Context(), listener, &http.Server{
 		Handler: api.New(options), ReadHeaderTimeout: 5 * time.Second, ReadTimeout: 30 * time.Second,
-		WriteTimeout: 60 * time.Second, IdleTimeout: 2 * time.Minute, MaxHeaderBytes: 64 << 10,
+		WriteTimeout: api.LongestSearch + 15*time.Second, IdleTimeout: 2 * time.Minute, MaxHeaderBytes: 64 << 10,
 		ErrorLog: slog.NewLogLogger(log.Handler(), slog.LevelWarn),
 	}, jobs, log)
 }
@@ -146,6 +146,7 @@ func serveUntilSignal(ctx context.Context, listener net.Listener, server *http.S
 	log *slog.Logger) error {
 	ctx, stop := signal.NotifyContext(ctx, os.Interrupt, syscall.SIGTERM)
 	defer stop()
+	server.BaseContext = func(net.Listener) context.Context { return ctx } // a search ends with the signal
 	go thinDaily(ctx, jobs, log)
 	failed := make(chan error, 1)
 	go func() { failed <- server.Serve(listener) }()

@@ -5,6 +5,7 @@ import (
 	"encoding/json"
 	"net/http"
 	"reflect"
+	"time"
 
 	"github.com/danielgtaylor/huma/v2"
 
@@ -155,7 +156,7 @@ func (h handlers) propose(ctx context.Context, in *jobBody) (*huma.StreamRespons
 				Accepted: "rear-axle, low, sides, access, steps or room"})
 		}
 	}
-	return lines(func(tell func(any)) {
+	return lines(ctx, func(ctx context.Context, tell func(any)) {
 		found := arrange.Propose(ctx, &job, request.Wishes, func(share float64) { tell(ProposeLine{Share: share}) })
 		tell(ProposeLine{Share: 1, Proposals: &found})
 	}), nil
@@ -177,18 +178,24 @@ func (h handlers) mend(ctx context.Context, in *jobBody) (*huma.StreamResponse, 
 	if err != nil {
 		return nil, problem(err)
 	}
-	return lines(func(tell func(any)) {
+	return lines(ctx, func(ctx context.Context, tell func(any)) {
 		mends, _ := mend.Limit(ctx, &job, components, request.Limit, func(share float64) { tell(MendLine{Share: share}) })
 		tell(MendLine{Share: 1, Mends: &mends})
 	}), nil
 }
 
-// lines answers with lines of JSON as they come.
-func lines(work func(tell func(line any))) *huma.StreamResponse {
+// LongestSearch is how long a search may take; what it has found by then is the answer.
+// The server gives an answer a little longer before it cuts it off.
+const LongestSearch = 45 * time.Second
+
+// lines answers with lines of JSON as they come, for as long as a search may take.
+func lines(ctx context.Context, work func(ctx context.Context, tell func(line any))) *huma.StreamResponse {
 	return &huma.StreamResponse{Body: func(out huma.Context) {
+		ctx, stop := context.WithTimeout(ctx, LongestSearch)
+		defer stop()
 		out.SetHeader("Content-Type", "application/x-ndjson")
 		encoder := json.NewEncoder(out.BodyWriter())
-		work(func(line any) {
+		work(ctx, func(line any) {
 			_ = encoder.Encode(line) // who called it off does not listen any more
 			if f, ok := out.BodyWriter().(http.Flusher); ok {
 				f.Flush()

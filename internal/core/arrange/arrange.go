@@ -8,6 +8,7 @@ import (
 	"fmt"
 	"math"
 	"slices"
+	"time"
 	"strings"
 
 	"zaino/internal/core/assess"
@@ -81,13 +82,19 @@ func Propose(ctx context.Context, j *fitout.Job, wishes Wishes, progress func(sh
 	if reason := d.impossibleAlone(); reason != "" {
 		return Proposals{Found: []Proposal{}, Impossible: reason}
 	}
-	seeds := d.pack(ctx, progress)
+	packing, enough := halfOf(ctx)
+	seeds := d.pack(packing, progress)
+	late := packing.Err() != nil
+	enough()
 	result := Proposals{Found: []Proposal{}}
 	if ctx.Err() != nil {
 		return result
 	}
 	if len(seeds) == 0 {
-		result.Impossible = d.whyNot(ctx)
+		if result.Impossible = d.whyNot(ctx); late || ctx.Err() != nil {
+			result.Impossible = "No arrangement was found in the time that a search may take. Leave parts out, or place " +
+				"and lock some by hand first."
+		}
 		return result
 	}
 	search := propose.NewSearch(d.problem())
@@ -118,6 +125,16 @@ func Propose(ctx context.Context, j *fitout.Job, wishes Wishes, progress func(sh
 			"every hard rule.", apart)
 	}
 	return result
+}
+
+// halfOf ends when half of the time that is left is over, so that what was packed is
+// searched in the other half.
+func halfOf(ctx context.Context) (context.Context, context.CancelFunc) {
+	end, ends := ctx.Deadline()
+	if !ends {
+		return ctx, func() {}
+	}
+	return context.WithTimeout(ctx, time.Until(end)/2)
 }
 
 // build makes a solution into a variant and holds it against every rule in every

@@ -139,6 +139,31 @@ func TestVariantsAreBranchedVariedAndCompared(t *testing.T) {
 	}
 }
 
+// A search that is called off, or has had its time, answers with the best so far, and
+// claims of what it did not look at nothing.
+func TestASearchThatIsCalledOffAnswersWithTheBestSoFar(t *testing.T) {
+	j := example.Twelve()
+	whole := arrange.Propose(context.Background(), &j, arrange.Wishes{}, func(float64) {})
+	require.Greater(t, len(whole.Found), 1)
+	ctx, off := context.WithCancel(context.Background())
+	told := 0
+	some := arrange.Propose(ctx, &j, arrange.Wishes{}, func(share float64) {
+		told++
+		if share > 0.8 { // a first proposal is there
+			off()
+		}
+	})
+	assert.NotEmpty(t, some.Found)
+	assert.Less(t, len(some.Found), len(whole.Found))
+	assert.Empty(t, some.Impossible)
+
+	told = 0
+	none := arrange.Propose(ctx, &j, arrange.Wishes{}, func(float64) { told++ })
+	assert.Empty(t, none.Found)
+	assert.LessOrEqual(t, told, 2, "it ends before it begins")
+	assert.NotContains(t, none.Impossible, "without any one", "which was not tried")
+}
+
 func BenchmarkProposeTwelveModules(b *testing.B) {
 	j := example.Twelve()
 	for b.Loop() {
