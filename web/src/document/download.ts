@@ -2,9 +2,17 @@ import type { MouseEvent } from 'react';
 
 import type { JobSession } from './session';
 
-/** Fetches a file of the job as it is on the screen: what waits to be saved goes first. Where it cannot be saved, it is said that the file is older. */
+/**
+ * Fetches a file of the job as it is on the screen: what waits to be saved goes first.
+ * Where it cannot be saved, it is said that the file is older; a server that is away
+ * gives none, and the page stays.
+ */
 export async function download(session: JobSession, path: string): Promise<void> {
   const trouble = await session.flush();
+  if (session.getSnapshot().save === 'offline') {
+    session.tell(`There is no file yet. ${trouble}`);
+    return;
+  }
   if (trouble !== '') session.tell(`The file is of what was saved last; the edits since are not in it. ${trouble}`);
   window.location.assign(path);
 }

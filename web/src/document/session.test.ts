@@ -1,55 +1,10 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 
-import type { Document, Job } from '../api/types';
+import type { Job } from '../api/types';
+import { Refused, state } from './fakeServer';
 import { JobSession } from './session';
 
-/** A server that keeps one job in memory and answers as the real one does. */
-const server = vi.hoisted(() => {
-  class Refused extends Error {
-    constructor(
-      readonly status: number,
-      message: string,
-      readonly conflict?: unknown,
-    ) {
-      super(message);
-    }
-  }
-  const state = {
-    stored: { revision: 1, job: {} } as { revision: number; job: unknown },
-    saves: [] as { base: number; job: unknown }[],
-    assessed: [] as unknown[],
-    /** What the next save is answered with instead. */
-    next: [] as ((body: { base: number; job: unknown }) => unknown)[],
-  };
-  return { Refused, state };
-});
-
-vi.mock('../api/client', () => {
-  const { state, Refused } = server;
-  return {
-    Refused,
-    answer: (request: Promise<unknown>) => request,
-    api: {
-      GET: (path: string) =>
-        Promise.resolve(
-          path.endsWith('revision') ? { revision: state.stored.revision } : structuredClone(state.stored),
-        ),
-      POST: (_: string, { body }: { body: unknown }) => {
-        state.assessed.push(body);
-        return Promise.resolve({ variant: 'a', items: [], findings: [] });
-      },
-      PUT: async (_: string, { body }: { body: { base: number; job: unknown } }) => {
-        state.saves.push(structuredClone(body));
-        const special = state.next.shift();
-        if (special) return special(body);
-        state.stored = structuredClone({ revision: state.stored.revision + 1, job: body.job });
-        return Promise.resolve(structuredClone(state.stored));
-      },
-    },
-  };
-});
-
-const { state, Refused } = server;
+vi.mock('../api/client', () => import('./fakeServer'));
 
 const item = (id: string, mass: number) => ({ id, name: id, mass, at: { x: 1000, y: 0, z: 0 } });
 
@@ -162,7 +117,7 @@ describe('saving', () => {
     expect(kept.size).toBe(1);
     await settle(4000);
     expect(now().save).toBe('saved');
-    expect(masses((state.stored as Document).job)).toBe('fridge 40, spare 31');
+    expect(masses((state.stored).job)).toBe('fridge 40, spare 31');
   });
 
   it('takes up after a reload what was not saved', async () => {
@@ -191,9 +146,9 @@ describe('saving', () => {
 
 describe('somebody else', () => {
   const theirEdit = (change: (job: Job) => void) => {
-    const job = structuredClone(state.stored.job) as Job;
+    const job = structuredClone(state.stored.job);
     change(job);
-    state.stored = { revision: state.stored.revision + 1, job };
+    state.stored = { ...state.stored, revision: state.stored.revision + 1, job };
   };
 
   it('shows on the screen without asking', async () => {
@@ -325,7 +280,7 @@ describe('trying what is offered', () => {
     session.keep();
     expect(now().trial).toBeUndefined();
     await settle(10);
-    expect(masses((state.stored as Document).job)).toBe('fridge 30, spare 31');
+    expect(masses((state.stored).job)).toBe('fridge 30, spare 31');
     expect(now().undo).toBe('Lighter');
     session.undo();
     expect(masses(now().job)).toBe('fridge 43, spare 31');
@@ -385,9 +340,9 @@ describe('trying what is offered', () => {
 
   it('is not overtaken by what somebody else saves', async () => {
     await session.try('Lighter', offered(setMass('fridge', 30)));
-    const theirs = structuredClone(state.stored.job) as Job;
+    const theirs = structuredClone(state.stored.job);
     theirs.name = 'Theirs';
-    state.stored = { revision: 2, job: theirs };
+    state.stored = { ...state.stored, revision: 2, job: theirs };
     await settle(6000);
     expect(now().trial?.label).toBe('Lighter');
     session.putBack();
