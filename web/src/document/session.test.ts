@@ -117,7 +117,7 @@ describe('saving', () => {
     expect(kept.size).toBe(1);
     await settle(4000);
     expect(now().save).toBe('saved');
-    expect(masses((state.stored).job)).toBe('fridge 40, spare 31');
+    expect(masses(state.stored.job)).toBe('fridge 40, spare 31');
   });
 
   it('takes up after a reload what was not saved', async () => {
@@ -280,7 +280,7 @@ describe('trying what is offered', () => {
     session.keep();
     expect(now().trial).toBeUndefined();
     await settle(10);
-    expect(masses((state.stored).job)).toBe('fridge 30, spare 31');
+    expect(masses(state.stored.job)).toBe('fridge 30, spare 31');
     expect(now().undo).toBe('Lighter');
     session.undo();
     expect(masses(now().job)).toBe('fridge 43, spare 31');
