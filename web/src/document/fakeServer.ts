@@ -33,7 +33,7 @@ export const api = {
     answered(() =>
       path.endsWith('revision') ? { revision: state.stored.revision, lineage: state.stored.lineage } : state.stored,
     ),
-  POST: (path: string, { body }: { body: Job }) => {
+  POST: (path: string, { body }: { body: Job }): Promise<unknown> => {
     if (path === '/api/lift') return answered(() => ({ ...body, version: state.stored.job.version }));
     state.assessed.push(body);
     return answered(() => ({ variant: 'a', items: [], findings: [] }));

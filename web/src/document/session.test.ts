@@ -97,7 +97,7 @@ describe('saving', () => {
       const theirs = freshJob();
       setMass('fridge', 40)(theirs);
       theirs.name = 'Theirs';
-      state.stored = { revision: 5, job: structuredClone(theirs) };
+      state.stored = { ...state.stored, revision: 5, job: structuredClone(theirs) };
       return Promise.resolve({ revision: 5, job: theirs });
     });
     session.edit('Mass', setMass('fridge', 40));
