@@ -8,8 +8,8 @@ import (
 	"fmt"
 	"math"
 	"slices"
-	"time"
 	"strings"
+	"time"
 
 	"zaino/internal/core/assess"
 	"zaino/internal/core/edit"
