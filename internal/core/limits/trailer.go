@@ -7,7 +7,6 @@ import (
 	"zaino/internal/core/load"
 	"zaino/internal/core/plan"
 	"zaino/internal/core/rating"
-	"zaino/internal/core/words"
 )
 
 // trailer is the mass of a coupled trailer, with what rides on it, against what the
@@ -40,29 +39,6 @@ func trailer(p *plan.Plan) []*Mass {
 			return m.Towed
 		}
 		return 0
-	}
-	return []*Mass{m}
-}
-
-// ball is what a coupled trailer puts on the ball, before any weight distribution.
-func ball(p *plan.Plan) []*Mass {
-	if p.Job.Trailer == nil {
-		return nil
-	}
-	r := rating.In(p).Get(fitout.LimitBall)
-	m := rated(p, "ball", words.Capital(p.Say.Term(fitout.TermBall)), r)
-	by := r.BindsOr(p.Say, "the vehicle")
-	m.facts.Term, m.facts.Subject, m.facts.Towing = p.Say.Term(fitout.TermBall), fitout.Subject{Kind: "ball"}, true
-	m.facts.Note = "the limit of " + by
-	m.comes = "comes to"
-	m.carries = func(load, most string) string {
-		return fmt.Sprintf("The %s is %s; the limit of %s is %s.", m.facts.Term, load, by, most)
-	}
-	m.count = func(c load.Carrier, m load.Moments) float64 {
-		if c.Kind != load.TheTrailer {
-			return 0
-		}
-		return m.Ball
 	}
 	return []*Mass{m}
 }

@@ -71,10 +71,9 @@ func (s sheet) shift(i int, direction string, most, sign float64, way fitout.Poi
 		X: mass.Kg * way.X, Y: mass.Kg * way.Y, XY: mass.Kg * (way.X*mass.Y + way.Y*mass.X),
 	}
 	axles := s.axles(per)
-	kind, stands, stored := "part-y", item.At.Y, item.At.Y
+	kind, stored := "part-y", item.At.Y
 	if way.X != 0 {
-		kind, stands = "move-item", item.At.X
-		stored = s.Stored(i, stands)
+		kind, stored = "move-item", s.Stored(i, item.At.X)
 	}
 	return Change{
 		Things: []string{item.ID}, Most: math.Floor(max(0, most)/ShiftStep) * ShiftStep, Step: ShiftStep, Axles: axles,
