@@ -7,6 +7,7 @@ import (
 	"math"
 	"reflect"
 	"regexp"
+	"strings"
 	"testing"
 	"time"
 
@@ -35,6 +36,41 @@ func asJSON(t *rapid.T, what string, of any) {
 	if _, err := json.Marshal(of); err != nil {
 		t.Fatalf("%s: %v at %s", what, err, notFinite(reflect.ValueOf(of), ""))
 	}
+	if at := nilList(reflect.ValueOf(of), ""); at != "" {
+		t.Fatalf("%s: %s is null and not a list", what, at)
+	}
+}
+
+// nilList is where a list is null in JSON; the contract promises lists.
+func nilList(v reflect.Value, at string) string {
+	switch v.Kind() {
+	case reflect.Pointer, reflect.Interface:
+		if !v.IsNil() && v.Type() != reflect.TypeFor[*fitout.Job]() {
+			return nilList(v.Elem(), at)
+		}
+	case reflect.Struct:
+		if v.Type() == reflect.TypeFor[fitout.Job]() {
+			return "" // as it was drawn
+		}
+		for i := range v.NumField() {
+			field := v.Type().Field(i)
+			if field.IsExported() && !strings.Contains(field.Tag.Get("json"), "omitempty") && field.Tag.Get("json") != "-" {
+				if found := nilList(v.Field(i), at+"."+field.Name); found != "" {
+					return found
+				}
+			}
+		}
+	case reflect.Slice:
+		if v.IsNil() {
+			return at
+		}
+		for i := range v.Len() {
+			if found := nilList(v.Index(i), fmt.Sprintf("%s[%d]", at, i)); found != "" {
+				return found
+			}
+		}
+	}
+	return ""
 }
 
 func notFinite(v reflect.Value, at string) string {

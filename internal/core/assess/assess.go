@@ -115,6 +115,9 @@ func findings(p *plan.Plan) ([]fitout.Finding, []Fallen) {
 		if f.Lines == nil {
 			f.Lines = []fitout.Line{}
 		}
+		if f.With == nil {
+			f.With = []string{}
+		}
 	}
 	fallen := accept(p, all)
 	slices.SortStableFunc(all, func(x, y fitout.Finding) int {

@@ -136,6 +136,7 @@ func implied(p *plan.Plan) []Implied {
 // payload goes from the limit on the gross down to what is left for the fitout.
 func payload(p *plan.Plan) (lines []PayloadLine, left float64, known bool) {
 	b, n := &p.Job.Brief, NeedsOf(&p.Job.Brief)
+	lines = []PayloadLine{}
 	gross := limits.Of(p).Get("gross").Facts()
 	most := gross.Bound.Figure()
 	take := func(label string, kg float64, reason string, args ...any) {
