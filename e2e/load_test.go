@@ -142,6 +142,8 @@ func TestDragNudgeTypeAndTakeBack(t *testing.T) {
 	p.saved()
 
 	// A reload and another browser show the same.
+	p.waitFor("!document.querySelector('[data-pad=rear] [data-figure=load]').textContent.includes(" +
+		quoted(strings.TrimSuffix(before, " kg")[2:]) + ")")
 	rear := p.pad("rear", "load")
 	p.visit(s.url + "/jobs/river-gauging/load")
 	p.waitPad("rear", "load", rear)
