@@ -10,6 +10,7 @@ import (
 	"zaino/internal/core/balance"
 	"zaino/internal/core/baseline"
 	"zaino/internal/core/brief"
+	"zaino/internal/core/edit"
 	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/limits"
@@ -87,8 +88,22 @@ func Of(j *fitout.Job) Assessment {
 		e.figures(p, &a)
 	}
 	a.Findings, a.Fallen = findings(p)
-	offer.To(p, a.Findings)
+	offer.To(p, a.Findings, harmless(p, a.Findings))
 	return a
+}
+
+// harmless tells of a change that is offered for a limit whether it leaves every rule of
+// the whole job as it was. Only what puts something elsewhere can break one, so that only
+// that is tried: an assessment is asked for with every step of a drag.
+func harmless(p *plan.Plan, before []fitout.Finding) func(fitout.FixEdit, *limits.Facts) bool {
+	known := BrokenIn(before)
+	return func(change fitout.FixEdit, mended *limits.Facts) bool {
+		if !edit.PutsElsewhere(change.Kind) {
+			return true
+		}
+		changed, err := edit.Apply(p.Given, nil, []fitout.FixEdit{change})
+		return err == nil && !known.Further(plan.Of(&changed), mended)
+	}
 }
 
 // Findings are what every engine finds, worst first, what the specialist lets stand

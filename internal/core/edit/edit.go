@@ -16,15 +16,17 @@ type Kind struct {
 	// Apply makes the edit; false where nothing in the job answers to it. What is bought
 	// comes from the given components.
 	Apply func(j *fitout.Job, components []fitout.Component, e *fitout.FixEdit) (fitout.Job, bool)
+	// Elsewhere tells that it puts a thing elsewhere on the vehicle, where it may be in the way.
+	Elsewhere bool
 	// Caution is what is said with every edit of the kind; empty for nothing.
 	Caution string
 }
 
 // kinds are all of them by their word in the document of an edit.
 var kinds = map[string]Kind{
-	"move-item":    moved,
+	"move-item":    elsewhere(moved),
 	"part-x":       moved,
-	"part-y":       across,
+	"part-y":       elsewhere(across),
 	"part-z":       up,
 	"part-length":  length,
 	"part-width":   width,
@@ -36,8 +38,8 @@ var kinds = map[string]Kind{
 	"ball":         ball,
 	"distribution": distribution,
 	"to-trailer":   toTrailer,
-	"off-trailer":  offTrailer,
-	"seat":         seat,
+	"off-trailer":  elsewhere(offTrailer),
+	"seat":         elsewhere(seat),
 	"swap":         swap,
 	"travel":       travel,
 	"drop":         drop,
@@ -51,6 +53,15 @@ var kinds = map[string]Kind{
 	"springs":      springs,
 	"extension":    extension,
 }
+
+// elsewhere marks a kind as one that puts a thing elsewhere on the vehicle.
+func elsewhere(k Kind) Kind {
+	k.Elsewhere = true
+	return k
+}
+
+// PutsElsewhere tells whether a kind of edit puts a thing elsewhere on the vehicle.
+func PutsElsewhere(kind string) bool { return kinds[kind].Elsewhere }
 
 // Kinds are the words of all kinds, in order.
 func Kinds() []string { return slices.Sorted(maps.Keys(kinds)) }

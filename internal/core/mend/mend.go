@@ -9,6 +9,7 @@ import (
 	"slices"
 	"strings"
 
+	"zaino/internal/core/assess"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/limits"
 	"zaino/internal/core/offer"
@@ -139,10 +140,10 @@ type search struct {
 	need       float64 // what has to be taken off it, in the unit that it counts
 	clear      bool    // it is within its limit, and is to come clear of it
 	all        []offer.Change
-	best       []offer.Change     // those that take something off it, the best first
-	before     map[string][]about // what is broken already
-	kept       []int              // the other limits that have to be kept, by their place
-	base       []float64          // by how much each limit is passed now
+	best       []offer.Change // those that take something off it, the best first
+	before     assess.Broken  // what is broken already
+	kept       []int          // the other limits that have to be kept, by their place
+	base       []float64      // by how much each limit is passed now
 }
 
 func newSearch(p *plan.Plan, components []fitout.Component, l limits.Limit, at int) *search {
@@ -157,7 +158,7 @@ func newSearch(p *plan.Plan, components []fitout.Component, l limits.Limit, at i
 		return cmp.Compare(a.Effort/a.Relief(at), b.Effort/b.Relief(at))
 	})
 	s.best = s.best[:min(len(s.best), mostCombined)]
-	s.before = broken(p)
+	s.before = assess.BrokenIn(assess.Findings(p))
 	for k, other := range s.table.All {
 		f := other.Facts()
 		s.base = append(s.base, other.Beyond(s.table.Shown()))

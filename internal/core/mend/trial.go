@@ -2,10 +2,8 @@ package mend
 
 import (
 	"fmt"
-	"slices"
 	"strings"
 
-	"zaino/internal/core/assess"
 	"zaino/internal/core/edit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/limits"
@@ -13,50 +11,6 @@ import (
 	"zaino/internal/core/plan"
 	"zaino/internal/core/quantity"
 )
-
-// broken are the stops and cautions of a plan: what each is about, by rule, stance and
-// severity.
-func broken(p *plan.Plan) map[string][]about {
-	all := map[string][]about{}
-	for _, f := range assess.Findings(p) {
-		if f.Severity != fitout.Note {
-			all[kindOf(&f)] = append(all[kindOf(&f)], aboutOf(&f))
-		}
-	}
-	return all
-}
-
-func kindOf(f *fitout.Finding) string { return f.Rule + " " + f.Stance + " " + string(f.Severity) }
-
-// about are the ids of what a finding is about.
-type about map[string]bool
-
-func aboutOf(f *fitout.Finding) about {
-	a := about{f.Subject.ID + "@" + f.Subject.Measure: true}
-	if len(f.With) > 0 { // which of many is named first says nothing
-		a = about{f.Subject.ID: true}
-	}
-	for _, id := range f.With {
-		a[id] = true
-	}
-	return a
-}
-
-// known tells whether a finding is about nothing that was not found before.
-func (s *search) known(f *fitout.Finding) bool {
-	return slices.ContainsFunc(s.before[kindOf(f)], func(before about) bool {
-		for id := range aboutOf(f) {
-			if !before[id] {
-				return false
-			}
-		}
-		return true
-	})
-}
-
-// expected are the cautions that a change of the vehicle brings with it and that are said
-// with it.
-var expected = map[string]bool{"upgrade-uncertified": true, "extension-uncertified": true}
 
 // try makes the changes of a set on the whole job and holds it against every limit and
 // every rule.
@@ -86,7 +40,7 @@ func (s *search) tryFixes(fixes []fitout.Fix) (Mend, bool) {
 	after := plan.Of(&job)
 	table := limits.Of(after)
 	target := table.Get(s.limit.Facts().ID)
-	if target == nil || !s.mended(after, target) || s.passes(table) || s.breaks(after) {
+	if target == nil || !s.mended(after, target) || s.passes(table) || s.before.Further(after, s.limit.Facts()) {
 		return m, false
 	}
 	short := offer.Short(s.plan, offer.SuppliesOf(s.plan), offer.SuppliesOf(after))
@@ -121,22 +75,6 @@ func (s *search) passes(after *limits.Table) bool {
 		if quantity.Exceeds(l.Beyond(after.Shown()), before) {
 			return true
 		}
-	}
-	return false
-}
-
-// breaks tells whether a rule of the job is broken that was not before. That what is
-// mended comes close to its limit, or could pass it in another state, is no new matter.
-func (s *search) breaks(after *plan.Plan) bool {
-	own := s.limit.Facts().Rule
-	for _, f := range assess.Findings(after) {
-		if f.Severity == fitout.Note || s.known(&f) || expected[f.Rule] {
-			continue
-		}
-		if f.Subject == s.limit.Facts().Subject && (f.Rule == own+"-close" || f.Rule == own+"-worst-over") {
-			continue
-		}
-		return true
 	}
 	return false
 }

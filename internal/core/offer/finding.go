@@ -9,13 +9,17 @@ import (
 	"zaino/internal/core/plan"
 )
 
-// mostFixes is how many changes a finding offers.
-const mostFixes = 4
+// How many changes a finding offers, and how many of the best are tried for it.
+const (
+	mostFixes = 4
+	mostTried = 8
+)
 
 // To puts the best single changes to findings about a limit that is passed: those that
 // suffice and keep every other limit first, the least effort first; then what helps most
-// of those that do not, and say so.
-func To(p *plan.Plan, findings []fitout.Finding) {
+// of those that do not, and say so. harmless tells whether a change leaves every rule of
+// the whole job as it was; others are not offered.
+func To(p *plan.Plan, findings []fitout.Finding, harmless func(fitout.FixEdit, *limits.Facts) bool) {
 	var all []Change
 	for i := range findings {
 		f := &findings[i]
@@ -25,7 +29,7 @@ func To(p *plan.Plan, findings []fitout.Finding) {
 		if all == nil {
 			all = All(p, nil)
 		}
-		f.Fixes = fixes(p, all, f.Mend)
+		f.Fixes = fixes(p, all, f.Mend, harmless)
 	}
 }
 
@@ -37,7 +41,8 @@ type offered struct {
 }
 
 // fixes are the best single changes for a limit that is passed.
-func fixes(p *plan.Plan, changes []Change, id string) []fitout.Fix {
+func fixes(p *plan.Plan, changes []Change, id string,
+	harmless func(fitout.FixEdit, *limits.Facts) bool) []fitout.Fix {
 	t := limits.Of(p)
 	at := slices.IndexFunc(t.All, func(l limits.Limit) bool { return l.Facts().ID == id })
 	if at < 0 {
@@ -72,7 +77,13 @@ func fixes(p *plan.Plan, changes []Change, id string) []fitout.Fix {
 		return 1
 	})
 	best := []fitout.Fix{}
-	for _, o := range all[:min(len(all), mostFixes)] {
+	for _, o := range all[:min(len(all), mostTried)] {
+		if len(best) == mostFixes {
+			break
+		}
+		if !harmless(o.fix.Edit, t.All[at].Facts()) {
+			continue
+		}
 		if !o.enough {
 			o.fix.Label += " (not enough alone)"
 		}

@@ -23,7 +23,7 @@ func (s sheet) ontoTrailer() []Change {
 		}
 		change := lighter(placed.Mass, placed.Mass.Kg)
 		change.Towed = placed.Mass.Kg
-		all = append(all, s.whole([]string{item.ID}, placed.Mass.Kg, s.effects(s.Load.Carrier(i), change), s.axles(change),
+		all = append(all, s.whole([]string{item.ID, riding(item)}, placed.Mass.Kg, s.effects(s.Load.Carrier(i), change), s.axles(change),
 			fitout.Fix{
 				Label: fmt.Sprintf("Carry %s on the trailer, over its axle", words.Lower(item.Name)),
 				Edit:  fitout.FixEdit{Kind: "to-trailer", ID: item.ID},
@@ -31,6 +31,9 @@ func (s sheet) ontoTrailer() []Change {
 	}
 	return all
 }
+
+// riding is an item's place on the trailer, as a thing that is changed once.
+func riding(item *fitout.Item) string { return "ride of " + item.ID }
 
 // offTrailer takes a thing off the trailer, onto the vehicle where it has its place.
 func (s sheet) offTrailer() []Change {
@@ -72,7 +75,12 @@ func (s sheet) uncoupling() []Change {
 			}
 		}
 	}
-	return []Change{s.whole([]string{"trailer"}, s.Job.Trailer.Mass, effects, s.axles(change), fitout.Fix{
+	// What was put onto the trailer is not left behind with it by another change.
+	things := []string{"trailer"}
+	for i := range s.Variant.Items {
+		things = append(things, riding(&s.Variant.Items[i]))
+	}
+	return []Change{s.whole(things, s.Job.Trailer.Mass, effects, s.axles(change), fitout.Fix{
 		Label: s.saying("Uncouple the trailer", less), Edit: fitout.FixEdit{Kind: "uncouple"},
 	})}
 }
