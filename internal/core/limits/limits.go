@@ -129,6 +129,8 @@ type Table struct {
 
 	plan     *plan.Plan
 	shown    *Situation
+	leaning  []load.Count // of each limit, what decides in the state shown
+	beyond   []float64    // of each limit, by how much it is passed in the state shown
 	baseline load.Baseline
 	spread   *load.Spread
 }
@@ -193,9 +195,14 @@ func (t *Table) Effects(c load.Carrier, change load.Moments) []float64 {
 	if !t.Shown().State.Coupled {
 		change.Towed, change.Ball = 0, 0 // what is on a trailer that stays behind is on nothing
 	}
+	if t.leaning == nil {
+		for _, l := range t.All {
+			t.leaning = append(t.leaning, leaning(l, t.Shown()))
+		}
+	}
 	all := make([]float64, len(t.All))
-	for i, l := range t.All {
-		all[i] = leaning(l, t.Shown())(c, change)
+	for i, count := range t.leaning {
+		all[i] = count(c, change)
 	}
 	return all
 }
@@ -215,12 +222,17 @@ func leaning(l Limit, in *Situation) load.Count {
 // Keeps tells whether effects leave every limit but one kept that is kept now, and
 // none further beyond that is passed already. An empty id leaves out none.
 func (t *Table) Keeps(effects []float64, but string) bool {
+	if t.beyond == nil {
+		for _, l := range t.All {
+			t.beyond = append(t.beyond, l.Beyond(t.Shown()))
+		}
+	}
 	for i, l := range t.All {
 		f := l.Facts()
 		if f.ID == but || !f.Stated() || f.Towing && !t.Shown().State.Coupled {
 			continue
 		}
-		if now := l.Beyond(t.Shown()); quantity.Exceeds(now+effects[i], max(0, now)) {
+		if now := t.beyond[i]; quantity.Exceeds(now+effects[i], max(0, now)) {
 			return false
 		}
 	}
