@@ -31,7 +31,7 @@ func (m *Mass) Load(in *Situation) float64 { return in.Sum(m.count) + m.always }
 // Beyond is by how much the load is more than the limit, kg.
 func (m *Mass) Beyond(in *Situation) float64 { return -m.facts.Bound.Left(m.Load(in)) }
 
-// Counts is what it counts.
+// Counts are the one count of what it is loaded with.
 func (m *Mass) Counts() []load.Count { return []load.Count{m.count} }
 
 // Worst is the state in which it is loaded most; of what only loads it while the

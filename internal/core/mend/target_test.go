@@ -311,3 +311,34 @@ func TestABallIsBroughtToItsShare(t *testing.T) {
 		assert.InDelta(t, off[0].Fixes[0].Front, assess.Of(&brought).Axles.Front-before.Front, 1e-6)
 	}
 }
+
+// What the whole load stands on is not moved: a tray is where its mounts are.
+func TestACarrierIsNotMoved(t *testing.T) {
+	j := leaning()
+	j.Vehicle.Outline.Width, j.Vehicle.Outline.RearOverhang, j.Vehicle.Outline.Headboard = 1850, 1150, 2100
+	example.Add(&j, "tray", 150, 3200, func(i *fitout.Item) { i.Size = fitout.Size{Length: 2150, Width: 1800, Height: 200} })
+	j.Vehicle.Limits.RearAxle.Kg = assess.Of(&j).Axles.Rear - 25
+	mends := mendsOf(t, &j, "rear")
+	require.NotEmpty(t, mends.Found)
+	for _, m := range mends.Found {
+		for _, c := range m.Changes {
+			assert.NotEqual(t, "tray", c.Edit.ID, c.Label)
+		}
+	}
+	for _, f := range example.Found(t, j, "rear-over") {
+		for _, fix := range f.Fixes {
+			assert.NotEqual(t, "tray", fix.Edit.ID, fix.Label)
+		}
+	}
+}
+
+// Of what is merely close nobody is told to buy another vehicle.
+func TestWhatIsMerelyCloseCallsForNoOtherVehicle(t *testing.T) {
+	j := heavy(-5)
+	j.Practice.UpgradeShare, j.Practice.LongestCut = 0, 0
+	near := example.Found(t, j, "rear-close")
+	require.Len(t, near, 1)
+	mends := mendsOf(t, &j, "rear")
+	assert.Empty(t, mends.Found)
+	assert.Equal(t, "It is within its limit. No one, two or three changes of load bring it clear of it.", mends.None)
+}
