@@ -162,3 +162,24 @@ func TestGoldenFilesAreNeverEdited(t *testing.T) {
 		assert.Equal(t, want, hex.EncodeToString(sum[:]), "v%d.zaino.json", i+1)
 	}
 }
+
+// Every figure of the document says from where to where it may be: without a range one
+// that is far too large would end in a figure that is none.
+func TestEveryFigureHasItsRange(t *testing.T) {
+	var see func(at reflect.Type, path string, tag reflect.StructTag)
+	see = func(at reflect.Type, path string, tag reflect.StructTag) {
+		switch at.Kind() {
+		case reflect.Pointer, reflect.Slice:
+			see(at.Elem(), path, "")
+		case reflect.Struct:
+			for i := range at.NumField() {
+				see(at.Field(i).Type, path+"."+at.Field(i).Name, at.Field(i).Tag)
+			}
+		case reflect.Float64:
+			assert.NotEmpty(t, tag.Get("minimum"), path)
+			assert.NotEmpty(t, tag.Get("maximum"), path)
+		}
+	}
+	see(reflect.TypeFor[fitout.Job](), "job", "")
+	see(reflect.TypeFor[fitout.Component](), "component", "")
+}
