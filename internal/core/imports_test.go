@@ -34,7 +34,7 @@ var below = map[string]string{
 
 	"edit":   "fitout load module plan words limits fit brief",
 	"offer":  "fitout load module plan quantity words limits fit brief edit",
-	"assess": "fitout plan words balance baseline brief fit limits offer rating ride space",
+	"assess": "fitout plan words edit balance baseline brief fit limits offer rating ride space",
 
 	"mend":    "fitout load plan quantity assess edit limits offer rating",
 	"report":  "fitout load module plan words assess balance fit limits rating space",
