@@ -8,6 +8,15 @@ export default defineConfig({
     // a page that does not need one does not load it.
     assetsInlineLimit: 0,
   },
-  server: { proxy: { '/api': 'http://localhost:8347' } },
+  // The program answers its own pages only, so that requests go to it as from one.
+  server: {
+    proxy: {
+      '/api': {
+        target: 'http://localhost:8347',
+        changeOrigin: true,
+        headers: { origin: 'http://localhost:8347' },
+      },
+    },
+  },
   test: { include: ['src/**/*.test.ts'] },
 });

@@ -29,7 +29,10 @@ import (
 )
 
 // ruleID is the pattern of a rule's id in the contract.
-var ruleID = regexp.MustCompile(`^[a-z0-9]+(-[a-z0-9]+)*$`)
+var ruleID = func() *regexp.Regexp {
+	field, _ := reflect.TypeFor[fitout.Finding]().FieldByName("Rule")
+	return regexp.MustCompile(field.Tag.Get("pattern"))
+}()
 
 // asJSON fails for what is no JSON, NaN and infinity, and says where it stands.
 func asJSON(t *rapid.T, what string, of any) {
