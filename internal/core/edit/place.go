@@ -5,28 +5,18 @@ import "zaino/internal/core/fitout"
 // Edits of where a thing stands and of its size. Places are as the document keeps them,
 // before a wheelbase extension.
 var (
-	moved = item(func(_ *fitout.Job, i *fitout.Item, e *fitout.FixEdit) bool {
-		i.At.X = e.Value
-		return true
-	})
-	across = item(func(_ *fitout.Job, i *fitout.Item, e *fitout.FixEdit) bool {
-		i.At.Y = e.Value
-		return true
-	})
-	up = item(func(_ *fitout.Job, i *fitout.Item, e *fitout.FixEdit) bool {
-		i.At.Z = e.Value
-		return true
-	})
-	length = item(func(_ *fitout.Job, i *fitout.Item, e *fitout.FixEdit) bool {
-		i.Size.Length = e.Value
-		return true
-	})
-	width = item(func(_ *fitout.Job, i *fitout.Item, e *fitout.FixEdit) bool {
-		i.Size.Width = e.Value
-		return true
-	})
-	height = item(func(_ *fitout.Job, i *fitout.Item, e *fitout.FixEdit) bool {
-		i.Size.Height = e.Value
-		return true
-	})
+	moved  = figure(func(i *fitout.Item) *float64 { return &i.At.X })
+	across = figure(func(i *fitout.Item) *float64 { return &i.At.Y })
+	up     = figure(func(i *fitout.Item) *float64 { return &i.At.Z })
+	length = figure(func(i *fitout.Item) *float64 { return &i.Size.Length })
+	width  = figure(func(i *fitout.Item) *float64 { return &i.Size.Width })
+	height = figure(func(i *fitout.Item) *float64 { return &i.Size.Height })
 )
+
+// figure is the edit that sets one figure of an item.
+func figure(of func(*fitout.Item) *float64) Kind {
+	return item(func(_ *fitout.Job, i *fitout.Item, e *fitout.FixEdit) bool {
+		*of(i) = e.Value
+		return true
+	})
+}
