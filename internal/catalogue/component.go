@@ -21,6 +21,7 @@ func Components() ([]fitout.Component, error) {
 	}
 	for i := range all {
 		all[i].Fill()
+		all[i].Item.Component = all[i].ID
 	}
 	return all, nil
 }

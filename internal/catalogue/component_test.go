@@ -27,9 +27,17 @@ func TestComponentsArePlausible(t *testing.T) {
 			job := fitout.NewJob("job", "Job", fitout.AustraliaNZ)
 			job.Variants[0].Items = []fitout.Item{c.Item}
 			require.NoError(t, fitout.Validate(&job))
+			require.NoError(t, fitout.CheckComponent(&c))
+			if c.Device != nil {
+				assert.Positive(t, c.Item.Price)
+			}
 			kg := module.Placed(job.Variants[0].Items, nil)[0].Mass
 			litres := c.Item.Box().Litres()
-			assert.Greater(t, kg, 0.5)
+			least := 0.5
+			if c.Device != nil { // a lamp is no drawer unit
+				least = 0.05
+			}
+			assert.Greater(t, kg, least)
 			assert.Less(t, kg/litres, 2.0, "%.1f kg in %.0f L", kg, litres)
 			assert.Greater(t, kg/litres, 0.015, "%.1f kg in %.0f L", kg, litres)
 			if module.Of(c.Item.Module.Kind).Holds {

@@ -31,10 +31,12 @@ var below = map[string]string{
 	"baseline": "fitout load plan limits",
 	"brief":    "fitout plan quantity words limits",
 	"fit":      "fitout module plan quantity words space brief",
+	"power":    "fitout plan words",
+	"wiring":   "fitout module plan quantity words power",
 
-	"edit":   "fitout load module plan words limits fit brief",
+	"edit":   "fitout load module plan words limits fit brief power wiring",
 	"offer":  "fitout load module plan quantity words limits fit brief edit",
-	"assess": "fitout plan words edit balance baseline brief fit limits offer rating ride space",
+	"assess": "fitout plan words edit balance baseline brief fit limits offer power rating ride space wiring",
 
 	"mend":    "fitout load plan quantity assess edit limits offer rating",
 	"report":  "fitout load module plan words assess balance fit limits rating space",

@@ -67,8 +67,36 @@ func TestFirstDemoJobIsOverItsRearAxleAndNothingElse(t *testing.T) {
 	}
 	assert.Equal(t, []string{"rear-over"}, stops)
 	for _, job := range jobs[1:] {
-		a := assess.Of(&job)
-		assert.False(t, a.Stopped(), job.Name)
+		for _, f := range assess.Of(&job).Findings {
+			assert.False(t, f.Severity == fitout.Stop && f.Subject.Kind != "power", "%s: %s", job.Name, f.Title)
+		}
+	}
+}
+
+// What the electrics of the demo jobs have to say is true and chosen, and nothing else is
+// said: chargers that ask for more than the alternator makes, a charger that is set for
+// another battery, an incubator that would go cold.
+func TestDemoElectricsHaveNoFalseAlarm(t *testing.T) {
+	jobs, err := Jobs()
+	require.NoError(t, err)
+	expected := map[string][]string{
+		"river-gauging": {"caution alternator-asked", "caution panel-shaded", "caution mains-caution", "note others-locked",
+			"note cables-uncounted"},
+		"sound-recordist": {"stop charger-chemistry", "stop port-over", "caution no-isolator", "caution battery-with-people",
+			"caution inverter-battery", "caution plugs-mixed", "caution plug-loose", "note no-meter", "note no-way-home",
+			"note mains-caution", "note switch-order"},
+		"queen-bees": {"stop power-runs-out", "stop must-not-drop", "stop fuse-above-cable", "stop fuse-one-end",
+			"caution mains-caution", "caution trailer-fed-twice", "caution inverter-battery", "caution standby", "caution too-dark",
+			"caution cable-drop", "note no-way-home", "note cables-uncounted"},
+	}
+	for _, job := range jobs {
+		told := []string{}
+		for _, f := range assess.Of(&job).Findings {
+			if f.Subject.Kind == "power" {
+				told = append(told, string(f.Severity)+" "+f.Rule)
+			}
+		}
+		assert.ElementsMatch(t, expected[job.ID], told, job.ID)
 	}
 }
 

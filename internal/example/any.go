@@ -249,6 +249,7 @@ func (d drawing) variant(j *fitout.Job, v *fitout.Variant, seat func() string) {
 		return u.Of
 	}, func(u *fitout.UsedFirst) bool { u.Of = item(); return true })
 	v.Stance = one(d, v.Stances, func(s *fitout.Stance) string { return s.ID }, "")
+	d.electrics(v, item)
 }
 
 func (d drawing) presence(v *fitout.Variant, item *fitout.Item) {

@@ -45,7 +45,7 @@ func (s *Store) KeepComponents(components []fitout.Component) error {
 	defer s.writing.Unlock()
 	return s.db.Transaction(func(tx *gorm.DB) error {
 		for _, c := range components {
-			c.Own = true
+			c.Own, c.Item.Component = true, c.ID
 			document, err := json.Marshal(c)
 			if err != nil {
 				return err

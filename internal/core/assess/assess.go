@@ -16,9 +16,11 @@ import (
 	"zaino/internal/core/limits"
 	"zaino/internal/core/offer"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/power"
 	"zaino/internal/core/rating"
 	"zaino/internal/core/ride"
 	"zaino/internal/core/space"
+	"zaino/internal/core/wiring"
 	"zaino/internal/core/words"
 )
 
@@ -43,8 +45,10 @@ type Assessment struct {
 	Bays     []space.BayFigures `json:"bays" doc:"in the order of the vehicle"`
 	Brief    brief.Figures      `json:"brief" doc:"what follows from the brief"`
 	Fitted
-	Findings []fitout.Finding `json:"findings" doc:"worst first, what the specialist lets stand last"`
-	Fallen   []Fallen         `json:"fallen" doc:"what was let stand and does not hold any more"`
+	Power    power.PowerFigures   `json:"power" doc:"what came of the days, by the battery"`
+	Wiring   wiring.WiringFigures `json:"wiring" doc:"every cable and fuse"`
+	Findings []fitout.Finding     `json:"findings" doc:"worst first, what the specialist lets stand last"`
+	Fallen   []Fallen             `json:"fallen" doc:"what was let stand and does not hold any more"`
 }
 
 // DatumOrigin is where a datum lies.
@@ -74,6 +78,8 @@ func engines() []engine {
 		into(space.Engine(), func(a *Assessment) *[]space.BayFigures { return &a.Bays }),
 		into(brief.Engine(), func(a *Assessment) *brief.Figures { return &a.Brief }),
 		into(fit.Engine(), func(a *Assessment) *fit.Figures { return &a.Fitted }),
+		into(power.Engine(), func(a *Assessment) *power.PowerFigures { return &a.Power }),
+		into(wiring.Engine(), func(a *Assessment) *wiring.WiringFigures { return &a.Wiring }),
 	}
 }
 

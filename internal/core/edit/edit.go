@@ -52,6 +52,10 @@ var kinds = map[string]Kind{
 	"tyres":        tyres,
 	"springs":      springs,
 	"extension":    extension,
+	"equip":        equip,
+	"drive-hours":  driveHours,
+	"load-less":    loadLess,
+	"count-cables": countCables,
 }
 
 // elsewhere marks a kind as one that puts a thing elsewhere on the vehicle.

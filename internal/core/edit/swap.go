@@ -71,6 +71,7 @@ func Replace(old, with *fitout.Item) {
 	}
 	old.Name, old.Mass, old.Source, old.Size, old.At = with.Name, with.Mass, with.Source, size, at
 	old.Module, old.Form = &m, modules.Of(m.Kind).Form
+	old.Component, old.Price = with.Component, with.Price
 }
 
 // rehouse lays what lay in a part that was replaced into the compartment of the

@@ -11,6 +11,7 @@ type Case struct {
 	Levels   []CaseLevel  `json:"levels" key:"of" maxItems:"200"`
 	People   []CasePerson `json:"people" key:"item" maxItems:"60"`
 	Coupled  bool         `json:"coupled" doc:"the trailer is coupled, where there is one"`
+	Charges  []CaseCharge `json:"charges" key:"system" maxItems:"20" doc:"what batteries hold when it begins; those not named are as planned"`
 	Stance   string       `json:"stance" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the stance that belongs to it; empty for the road"`
 }
 
@@ -37,6 +38,12 @@ type CasePerson struct {
 	Item   string `json:"item" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of the item that is the person or animal"`
 	Aboard bool   `json:"aboard" doc:"false: stays at home, whatever else is set"`
 	Seat   string `json:"seat" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the seat; empty for where they sit in the plan"`
+}
+
+// CaseCharge sets what a battery holds when the days begin: a trailer that stood empty.
+type CaseCharge struct {
+	System string  `json:"system" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of a system of the electrics"`
+	Charge float64 `json:"charge" minimum:"0" maximum:"1" doc:"state of charge, 0 to 1"`
 }
 
 // UsedFirst names a tank or level item in the order of use.

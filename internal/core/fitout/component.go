@@ -1,6 +1,9 @@
 package fitout
 
-import "reflect"
+import (
+	"reflect"
+	"strings"
+)
 
 // Component is a part to place on the bench: an item without a place, of the
 // generic catalogue or of the workshop's own. A built one has no mass of its
@@ -10,6 +13,8 @@ type Component struct {
 	Why  string `json:"why" maxLength:"400" doc:"where its mass comes from"`
 	Own  bool   `json:"own" doc:"added by this workshop"`
 	Item Item   `json:"item"`
+
+	Device *Device `json:"device,omitempty" doc:"what it is electrically"`
 }
 
 // Loosen takes off what ties the item of a component to the job that it came
@@ -30,6 +35,9 @@ func (c *Component) Fill() { fillLists(reflect.ValueOf(c).Elem()) }
 func CheckComponent(c *Component) error {
 	trial := NewJob("trial", "trial", AustraliaNZ)
 	trial.Variants[0].Items = []Item{c.Item}
+	if c.Device != nil {
+		trial.Variants[0].Electrics.Take(c.Device)
+	}
 	v := validator{}
 	v.pattern(c)
 	if c.Item.Module == nil {
@@ -40,7 +48,11 @@ func CheckComponent(c *Component) error {
 		problems = err
 	}
 	for _, p := range problems {
-		p.Path = "item" + p.Path[len("variants[0].items[0]"):]
+		if path, ok := strings.CutPrefix(p.Path, "variants[0].electrics"); ok {
+			p.Path = "device" + path
+		} else {
+			p.Path = "item" + p.Path[len("variants[0].items[0]"):]
+		}
 		v.problems = append(v.problems, p)
 	}
 	if len(v.problems) == 0 {

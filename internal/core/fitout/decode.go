@@ -152,16 +152,26 @@ func (v *validator) fields(path string, value any, t reflect.Type, name string) 
 		v.refuse(path, name, given(value), "an object in braces")
 		return
 	}
-	if own, _ := fields["name"].(string); own != "" {
-		name = own
+	if called, _ := fields["name"].(string); called != "" {
+		name = called
 	}
-	known := make([]string, 0, t.NumField())
-	for i := range t.NumField() {
-		key := jsonName(t.Field(i))
-		known = append(known, key)
-		if field, present := fields[key]; present && !plainlyRight(field, t.Field(i).Type.Kind()) {
-			v.shape(join(path, key), field, t.Field(i).Type, name)
+	own, met := rules[t], 0
+	for i := range own {
+		field, present := fields[own[i].name]
+		if !present {
+			continue
 		}
+		met++
+		if typ := t.Field(i).Type; !plainlyRight(field, typ.Kind()) {
+			v.shape(join(path, own[i].name), field, typ, name)
+		}
+	}
+	if met == len(fields) {
+		return
+	}
+	known := make([]string, len(own))
+	for i := range own {
+		known[i] = own[i].name
 	}
 	unknown := []string{}
 	for key := range fields {

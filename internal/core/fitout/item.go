@@ -20,6 +20,8 @@ type Item struct {
 	OnTrailer bool       `json:"onTrailer" doc:"rides on the trailer, over its axle, where there is one"`
 	In        *InCell    `json:"in,omitempty" doc:"the compartment that it lies in"`
 	Module    *Module    `json:"module,omitempty" doc:"present for a part of the fitout"`
+	Component string     `json:"component" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the component of the catalogue that it was"`
+	Price     int        `json:"price" minimum:"0" maximum:"100000000000" unit:"cents" doc:"in cents of the brief's currency; 0 = not said"`
 }
 
 // Form is the shape by which the scene shows an item.

@@ -12,14 +12,14 @@ package fitout
 // package describes. Older versions are lifted by Decode, newer ones refused.
 const (
 	Format  = "zaino.job"
-	Version = 5
+	Version = 6
 )
 
 // Job is one customer's build: the vehicle, shared by all variants, and the
 // variants, each a whole arrangement of items.
 type Job struct {
 	Format   string     `json:"format" enum:"zaino.job" doc:"always zaino.job"`
-	Version  int        `json:"version" doc:"version of the format, 5"`
+	Version  int        `json:"version" doc:"version of the format, 6"`
 	ID       string     `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
 	Name     string     `json:"name" minLength:"1" maxLength:"120"`
 	Customer string     `json:"customer" maxLength:"200"`
@@ -50,6 +50,8 @@ type Variant struct {
 	From     string      `json:"from" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the variant that it was made from; empty for none"`
 	Stance   string      `json:"stance" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the stance in which loads are shown; empty for the road"`
 	Why      string      `json:"why" maxLength:"1000" doc:"why it was adopted, or why not"`
+
+	Electrics Electrics `json:"electrics" doc:"what stores, charges and runs"`
 }
 
 // Point is a place in the vehicle's frame, mm.
@@ -117,7 +119,7 @@ func NewJob(id, name string, region Region) Job {
 			Hitch:         Hitch{Overhang: 1200, Height: 450},
 		},
 		Variants: []Variant{{ID: "a", Name: "A", Items: []Item{}, Switches: []Switch{}, Choices: []Choice{},
-			Stances: []Stance{}, Cases: []Case{}, UsedUp: []UsedFirst{}}},
+			Stances: []Stance{}, Cases: []Case{}, UsedUp: []UsedFirst{}, Electrics: NewElectrics()}},
 		Chosen: "a",
 	}
 }

@@ -7,7 +7,9 @@ import (
 )
 
 // lifts are the pure steps from each version to the next; lifts[0] is 1 to 2.
-var lifts = [...]func(document map[string]any){toVersion2, toVersion3, toVersion4, toVersion5}
+var lifts = [...]func(document map[string]any){
+	toVersion2, toVersion3, toVersion4, toVersion5, toVersion6,
+}
 
 // lift brings a document of an older version up to the present one and returns
 // it as JSON. What a step does not know it leaves for the checks that follow.
@@ -102,6 +104,14 @@ func toVersion5(job map[string]any) {
 		delete(a, "subject")
 	}
 	once(job, "", ListKeys())
+}
+
+// toVersion6 adds electrics in which nothing is entered yet; no older document says any.
+func toVersion6(job map[string]any) {
+	job["version"] = json.Number("6")
+	for _, variant := range list(job["variants"]) {
+		object(variant)["electrics"] = tree(NewElectrics())
+	}
 }
 
 // complete puts in what is missing of fields, however deep.

@@ -60,35 +60,26 @@ func (k ListKey) of(thing any) (string, bool) {
 }
 
 // twice refuses things of a list that have the same key.
-func (v *validator) twice(path, name string, list reflect.Value, key ListKey) {
-	if len(key.Fields) == 0 || list.Len() < 2 {
+func (v *validator) twice(name string, list reflect.Value, r *rule) {
+	if len(r.key) == 0 || list.Len() < 2 {
 		return
-	}
-	t := list.Type().Elem()
-	at := make([]int, len(key.Fields))
-	for i, field := range key.Fields {
-		for k := range t.NumField() {
-			if jsonName(t.Field(k)) == field {
-				at[i] = k
-			}
-		}
 	}
 	seen := make(map[string]bool, list.Len())
 	for i := range list.Len() {
-		parts := make([]string, len(at))
-		for k, n := range at {
-			parts[k] = list.Index(i).Field(n).String()
+		thing := list.Index(i)
+		id := thing.Field(r.key[0]).String()
+		for _, n := range r.key[1:] {
+			id += "/" + thing.Field(n).String()
 		}
-		id := strings.Join(parts, "/")
 		if !seen[id] {
 			seen[id] = true
 			continue
 		}
 		called := name
-		if own := list.Index(i).FieldByName("Name"); own.IsValid() && own.String() != "" {
+		if own := thing.FieldByName("Name"); own.IsValid() && own.String() != "" {
 			called = own.String()
 		}
-		v.refuse(path+"["+strconv.Itoa(i)+"]."+key.Fields[0], called, shown(id)+" a second time", "one whose "+
-			strings.Join(key.Fields, " and ")+" no other entry of the list has")
+		v.refuse(v.way()+"["+strconv.Itoa(i)+"]."+r.keys.Fields[0], called, shown(id)+" a second time", "one whose "+
+			strings.Join(r.keys.Fields, " and ")+" no other entry of the list has")
 	}
 }

@@ -60,7 +60,7 @@ func full() Job {
 		Sleepers: []Sleeper{{Traveller: "ann"}}}}
 	v.Cases = []Case{{ID: "full", Name: "Full", Switches: []CaseSwitch{{Switch: "raft", On: true}},
 		Choices: []CaseChoice{{Choice: "roof", Member: "m"}},
-		Levels:  []CaseLevel{{Of: "fuel", Litres: 40}}, People: []CasePerson{{Item: "ann", Seat: "passenger"}},
+		Levels:  []CaseLevel{{Of: "fuel", Litres: 40}}, Charges: []CaseCharge{{System: "house", Charge: 0.5}}, People: []CasePerson{{Item: "ann", Seat: "passenger"}},
 		Stance: "cook"}}
 	v.UsedUp = []UsedFirst{{Of: "fuel"}}
 	j.Accepted = []Accepted{{Key: "rim-height/fridge", Stance: "cook", Severity: Caution, Beyond: 40,

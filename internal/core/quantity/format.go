@@ -24,6 +24,9 @@ func Format(value float64, kind Kind, system System) string {
 	if kind == Length && system == US {
 		return sixteenths(own) + before + system.unitOf(kind)
 	}
+	if kind == Copper && system == US {
+		return gauge(own) + before + system.unitOf(kind)
+	}
 	text := group(own, decimals(own, kind, system))
 	if kind == Angle {
 		return text + system.unitOf(kind)
@@ -44,8 +47,14 @@ func decimals(own float64, kind Kind, system System) int {
 			return 1
 		}
 		return decimalsBelow(own, 10)
-	case Rate, Consumption, Angle:
+	case Rate, Consumption, Angle, Time:
 		return 1
+	case Voltage, Copper:
+		return 2
+	case Power:
+		return decimalsBelow(own, 10)
+	case Charge, Current:
+		return decimalsBelow(own, 100)
 	}
 	return 0
 }

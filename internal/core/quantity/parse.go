@@ -14,7 +14,7 @@ const longest = 80
 // brackets, units behind any number or bracket, feet followed by inches, mixed
 // fractions, decimal commas. A number without a unit is in the system's own
 // (mm, kg, L, km or in, lb, gal, mi). The result is in the kind's base unit:
-// mm, kg, litres, km, N/mm, °C, L/100 km or degrees.
+// mm, kg, litres, km, N/mm, °C, L/100 km, degrees, W, Wh, Ah, A, V, h or mm² of copper.
 //
 // It refuses, saying why: an empty or over-long text, units of another kind or
 // unknown ones, products of two measures, division by zero, and a comma that
@@ -22,6 +22,9 @@ const longest = 80
 func Parse(text string, kind Kind, system System) (float64, error) {
 	if len(text) > longest {
 		return 0, fmt.Errorf("%d characters were given; accepted are up to %d", len(text), longest)
+	}
+	if n, is := thickGauge(clean(text)); is && kind == Copper && (system == US || strings.HasSuffix(clean(text), "awg")) {
+		return Gauge(n), nil
 	}
 	bare, system := withoutUnit(clean(text), kind, system)
 	p := parser{text: bare, kind: kind, system: system}
@@ -78,6 +81,20 @@ func example(kind Kind) string {
 		return `35 or 95 °F`
 	case Consumption:
 		return `12.5 or 19 mpg`
+	case Power:
+		return `45, 1.2 kW or 2*8`
+	case Energy:
+		return `500 or 1.2 kWh`
+	case Charge:
+		return `105 or 2*105`
+	case Current:
+		return `30 or 500 mA`
+	case Voltage:
+		return `12.8`
+	case Time:
+		return `1.5 or 10 min`
+	case Copper:
+		return `6, 2.5 mm² or 10 AWG`
 	}
 	return `12 or 3*4`
 }

@@ -13,7 +13,7 @@ import (
 // Kind is what a quantity measures.
 type Kind string
 
-// The kinds. Plain is a number without a unit. Temperature and Consumption are
+// The kinds. Plain is a number without a unit. Temperature, Consumption and Copper are
 // scales: their units are no multiples of each other.
 const (
 	Length      Kind = "length"
@@ -24,6 +24,13 @@ const (
 	Temperature Kind = "temperature" // of the air
 	Consumption Kind = "consumption" // of fuel
 	Angle       Kind = "angle"
+	Power       Kind = "power"
+	Energy      Kind = "energy"
+	Charge      Kind = "charge" // of a battery
+	Current     Kind = "current"
+	Voltage     Kind = "voltage"
+	Time        Kind = "time"
+	Copper      Kind = "copper" // area of a conductor
 	Plain       Kind = "plain"
 )
 
@@ -55,6 +62,9 @@ var units = map[string]unit{
 	"liters": {Volume, 1},
 	"km":     {Distance, 1}, "mi": {Distance, KmPerMile}, "mile": {Distance, KmPerMile}, "miles": {Distance, KmPerMile},
 	"°": {Angle, 1}, "deg": {Angle, 1},
+	"w": {Power, 1}, "kw": {Power, 1000}, "wh": {Energy, 1}, "kwh": {Energy, 1000},
+	"ah": {Charge, 1}, "mah": {Charge, 0.001}, "a": {Current, 1}, "ma": {Current, 0.001}, "v": {Voltage, 1}, "mv": {Voltage, 0.001},
+	"h": {Time, 1}, "hour": {Time, 1}, "hours": {Time, 1}, "min": {Time, 1.0 / 60},
 	"gal": {Volume, LitresPerGal}, "qt": {Volume, LitresPerGal / 4}, "impgal": {Volume, 4.54609},
 }
 
@@ -77,6 +87,7 @@ var written = map[Kind]map[System][]string{
 	Temperature: {Metric: {"°c", "c"}, US: {"°f", "f"}},
 	Consumption: {Metric: {"l/100km", "l/100 km"}, US: {"mpg"}},
 	Rate:        {Metric: {"n/mm"}, US: {"lb/in", "lbs/in"}},
+	Copper:      {Metric: {"mm²", "mm2"}, US: {"awg"}},
 }
 
 // kmPerLitre is 100 km per mile over litres per US gallon: miles per gallon
@@ -123,6 +134,11 @@ func (s System) toBase(value float64, kind Kind) float64 {
 			return 0
 		}
 		return kmPerLitre / value
+	case s == US && kind == Copper:
+		if value == noCopper {
+			return 0
+		}
+		return Gauge(value)
 	}
 	return value * s.factor(kind)
 }
@@ -134,6 +150,11 @@ func (s System) fromBase(value float64, kind Kind) float64 {
 		return value*1.8 + 32
 	case s == US && kind == Consumption:
 		return s.toBase(value, kind) // the reciprocal is its own way back
+	case s == US && kind == Copper:
+		if value <= 0 {
+			return noCopper
+		}
+		return gaugeOf(value)
 	}
 	return value / s.factor(kind)
 }
@@ -143,6 +164,8 @@ func (s System) unitOf(kind Kind) string {
 	own := map[Kind][2]string{
 		Length: {"mm", "in"}, Mass: {"kg", "lb"}, Volume: {"L", "gal"}, Distance: {"km", "mi"},
 		Rate: {"N/mm", "lb/in"}, Temperature: {"°C", "°F"}, Consumption: {"L/100 km", "mpg"}, Angle: {"°", "°"},
+		Power: {"W", "W"}, Energy: {"Wh", "Wh"}, Charge: {"Ah", "Ah"}, Current: {"A", "A"}, Voltage: {"V", "V"},
+		Time: {"h", "h"}, Copper: {"mm²", "AWG"},
 	}[kind]
 	if s == US {
 		return own[1]

@@ -5,6 +5,7 @@ package words
 
 import (
 	"fmt"
+	"math"
 	"strings"
 	"unicode"
 
@@ -49,6 +50,30 @@ func (s Speaker) Used(km, consumption float64) string {
 func (s Speaker) Temperature(c float64) string {
 	return quantity.Format(c, quantity.Temperature, s.Units)
 }
+
+// Watts puts W into words.
+func (s Speaker) Watts(w float64) string { return quantity.Format(w, quantity.Power, s.Units) }
+
+// Energy puts Wh into words.
+func (s Speaker) Energy(wh float64) string { return quantity.Format(wh, quantity.Energy, s.Units) }
+
+// Charge puts Ah into words.
+func (s Speaker) Charge(ah float64) string { return quantity.Format(ah, quantity.Charge, s.Units) }
+
+// Amps puts A into words.
+func (s Speaker) Amps(a float64) string { return quantity.Format(a, quantity.Current, s.Units) }
+
+// Volts puts V into words.
+func (s Speaker) Volts(v float64) string { return quantity.Format(v, quantity.Voltage, s.Units) }
+
+// Hours puts h into words.
+func (s Speaker) Hours(h float64) string { return quantity.Format(h, quantity.Time, s.Units) }
+
+// Copper puts the mm² of a conductor into words, in US units as its gauge.
+func (s Speaker) Copper(area float64) string { return quantity.Format(area, quantity.Copper, s.Units) }
+
+// Percent puts a share from 0 to 1 into words.
+func (s Speaker) Percent(share float64) string { return s.Plain(math.Round(1000*share)/10) + " %" }
 
 // Plain puts a bare number into words.
 func (s Speaker) Plain(value float64) string { return quantity.Format(value, quantity.Plain, s.Units) }

@@ -41,6 +41,9 @@ export function GearCard() {
         hidden: false,
         upright: false,
         away: false,
+        watts: 0,
+        hours: 0,
+        mains: false,
         note: '',
       });
     });

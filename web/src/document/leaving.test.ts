@@ -37,7 +37,7 @@ beforeEach(async () => {
       },
     ),
   );
-  const job = { id: 'job', name: 'Job', version: 5, chosen: 'a', variants: [{ id: 'a', items: [] }] };
+  const job = { id: 'job', name: 'Job', version: 6, chosen: 'a', variants: [{ id: 'a', items: [] }] };
   Object.assign(state, {
     stored: { revision: 1, lineage: 'a', job: job as unknown as Job },
     saves: [],
@@ -117,7 +117,7 @@ describe('what the browser kept', () => {
     kept.set('zaino.pending.job', JSON.stringify({ base: 1, baseJob: old, job: { ...old, name: 'Old' } }));
     session = await JobSession.open('job');
     await settle(10);
-    expect(state.saves.at(-1)).toMatchObject({ base: 1, lineage: '', job: { name: 'Old', version: 5 } });
+    expect(state.saves.at(-1)).toMatchObject({ base: 1, lineage: '', job: { name: 'Old', version: 6 } });
     expect(stored()).toBe('Old');
   });
 

@@ -28,6 +28,7 @@ function caseOfNow(job: Job): Omit<Case, 'id' | 'name'> {
       ),
     ],
     people: [],
+    charges: [],
     coupled: job.trailer?.coupled ?? false,
     stance: '',
   };

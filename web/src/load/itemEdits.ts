@@ -32,6 +32,8 @@ export function plainItem(id: string, name: string, group: string): Item {
     work: '',
     locked: false,
     onTrailer: false,
+    component: '',
+    price: 0,
   };
 }
 

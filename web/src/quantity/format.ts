@@ -1,4 +1,4 @@
-import { fromBase, unitName, type Kind, type System } from './units';
+import { fromBase, unitName, writeGauge, type Kind, type System } from './units';
 
 /** Between thousands. */
 const NARROW = '\u202f';
@@ -15,10 +15,14 @@ export function formatQuantity(value: number, kind: Kind, system: System): strin
 export function formatNumber(value: number, kind: Kind, system: System): string {
   const shown = fromBase(value, kind, system);
   if (kind === 'plain') return group(shown, 2);
+  if (kind === 'copper' && system === 'us') return writeGauge(shown);
+  if (kind === 'voltage' || kind === 'copper') return group(shown, 2);
+  if (kind === 'power') return group(shown, Math.abs(shown) < 10 ? 1 : 0);
+  if (kind === 'charge' || kind === 'current') return group(shown, Math.abs(shown) < 100 ? 1 : 0);
   if (kind === 'length') return system === 'us' ? sixteenths(shown) : group(shown, 0);
   if (kind === 'mass') return group(shown, Math.abs(shown) < (system === 'us' ? 10 : 100) ? 1 : 0);
   if (kind === 'volume') return group(shown, system === 'us' || Math.abs(shown) < 10 ? 1 : 0);
-  return group(shown, kind === 'distance' || kind === 'temperature' ? 0 : 1);
+  return group(shown, kind === 'distance' || kind === 'temperature' || kind === 'energy' ? 0 : 1);
 }
 
 /** A mass for a column of masses: always one decimal, so that the points stand under each other. */
@@ -32,6 +36,7 @@ export function formatMassColumn(kg: number, system: System): string {
 export function editable(value: number, kind: Kind, system: System): string {
   const shown = fromBase(value, kind, system);
   if (kind === 'length' && system === 'us') return sixteenths(shown).replace('−', '-').replaceAll(NARROW, '');
+  if (kind === 'copper' && system === 'us') return writeGauge(shown);
   const decimals = kind === 'plain' ? 3 : kind === 'length' ? 1 : 2;
   return String(round(shown, decimals));
 }

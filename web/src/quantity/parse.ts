@@ -1,4 +1,4 @@
-import { toBase, units, written, type Kind, type System } from './units';
+import { gauge, readThickGauge, toBase, units, written, type Kind, type System } from './units';
 
 const LONGEST = 80;
 
@@ -19,6 +19,8 @@ interface Amount {
 export function parseQuantity(text: string, kind: Kind, system: System): number {
   if (text.length > LONGEST)
     throw new NotAQuantity(`${text.length} characters were given; accepted are up to ${LONGEST}`);
+  const thick = kind === 'copper' ? readThickGauge(clean(text)) : undefined;
+  if (thick !== undefined && (system === 'us' || clean(text).endsWith('awg'))) return gauge(thick);
   const [bare, own] = withoutUnit(clean(text), kind, system);
   return new Parser(bare, kind, own).read();
 }
@@ -63,6 +65,13 @@ export function example(kind: Kind): string {
     temperature: '35 or 95 °F',
     consumption: '12.5 or 19 mpg',
     angle: '12 or 3*4',
+    power: '45, 1.2 kW or 2*8',
+    energy: '500 or 1.2 kWh',
+    charge: '105 or 2*105',
+    current: '30 or 500 mA',
+    voltage: '12.8',
+    time: '1.5 or 10 min',
+    copper: '6, 2.5 mm² or 10 AWG',
     plain: '12 or 3*4',
   }[kind];
 }

@@ -1,6 +1,6 @@
 /** Measures as people write them. The core's package quantity is the model; both are held to its testdata/vectors.json. */
 export type Kind =
-  'length' | 'mass' | 'volume' | 'distance' | 'rate' | 'temperature' | 'consumption' | 'angle' | 'plain';
+  'length' | 'mass' | 'volume' | 'distance' | 'rate' | 'temperature' | 'consumption' | 'angle' | 'power' | 'energy' | 'charge' | 'current' | 'voltage' | 'time' | 'copper' | 'plain';
 export type System = 'metric' | 'us';
 
 export const MM_PER_INCH = 25.4;
@@ -42,6 +42,20 @@ export const units: Readonly<Record<string, { kind: Kind; factor: number }>> = {
   miles: { kind: 'distance', factor: KM_PER_MILE },
   '°': { kind: 'angle', factor: 1 },
   deg: { kind: 'angle', factor: 1 },
+  w: { kind: 'power', factor: 1 },
+  kw: { kind: 'power', factor: 1000 },
+  wh: { kind: 'energy', factor: 1 },
+  kwh: { kind: 'energy', factor: 1000 },
+  ah: { kind: 'charge', factor: 1 },
+  mah: { kind: 'charge', factor: 0.001 },
+  a: { kind: 'current', factor: 1 },
+  ma: { kind: 'current', factor: 0.001 },
+  v: { kind: 'voltage', factor: 1 },
+  mv: { kind: 'voltage', factor: 0.001 },
+  h: { kind: 'time', factor: 1 },
+  hour: { kind: 'time', factor: 1 },
+  hours: { kind: 'time', factor: 1 },
+  min: { kind: 'time', factor: 1 / 60 },
   impgal: { kind: 'volume', factor: 4.54609 },
 };
 
@@ -50,6 +64,7 @@ export const written: Partial<Record<Kind, Record<System, readonly string[]>>> =
   temperature: { metric: ['°c', 'c'], us: ['°f', 'f'] },
   consumption: { metric: ['l/100km', 'l/100 km'], us: ['mpg'] },
   rate: { metric: ['n/mm'], us: ['lb/in', 'lbs/in'] },
+  copper: { metric: ['mm²', 'mm2'], us: ['awg'] },
 };
 
 /** Miles per gallon times litres per 100 km. */
@@ -63,10 +78,32 @@ const usFactors: Partial<Record<Kind, number>> = {
   rate: RATE_PER_LB_IN,
 };
 
-/** Turns a number in the system's own unit into the base unit of its kind: mm, kg, L, km, N/mm, °C, L/100 km, degrees. */
+/** The gauge that stands for no conductor at all. */
+const NO_COPPER = 99;
+
+/** Area of a conductor of an American gauge, mm² (ASTM B258); 0 is 1/0, −1 is 2/0. */
+export const gauge = (n: number) => 0.012668 * 92 ** ((36 - n) / 19.5);
+const gaugeOf = (area: number) => 36 - (19.5 * Math.log(area / 0.012668)) / Math.log(92);
+
+/** Writes the nearest whole gauge, the thick ones as 1/0 to 4/0. */
+export function writeGauge(n: number): string {
+  if (n >= NO_COPPER) return '0';
+  const whole = Math.round(n);
+  return whole > 0 ? String(whole) : `${1 - whole}/0`;
+}
+
+/** Reads a gauge from 0 to 0000, written so or 1/0 to 4/0. */
+export function readThickGauge(text: string): number | undefined {
+  const found = /^(0{1,4}|[1-4]\/0) *(?:awg)?$/.exec(text)?.[1];
+  if (found === undefined) return undefined;
+  return 1 - (found.includes('/') ? Number(found[0]) : found.length);
+}
+
+/** Turns a number in the system's own unit into the base unit of its kind: mm, kg, L, km, N/mm, °C, L/100 km, degrees … */
 export function toBase(value: number, kind: Kind, system: System): number {
   if (system === 'us' && kind === 'temperature') return (value - 32) / 1.8;
   if (system === 'us' && kind === 'consumption') return value === 0 ? 0 : MPG / value;
+  if (system === 'us' && kind === 'copper') return value === NO_COPPER ? 0 : gauge(value);
   return value * (system === 'us' ? (usFactors[kind] ?? 1) : 1);
 }
 
@@ -74,6 +111,7 @@ export function toBase(value: number, kind: Kind, system: System): number {
 export function fromBase(value: number, kind: Kind, system: System): number {
   if (system === 'us' && kind === 'temperature') return value * 1.8 + 32;
   if (system === 'us' && kind === 'consumption') return toBase(value, kind, system);
+  if (system === 'us' && kind === 'copper') return value <= 0 ? NO_COPPER : gaugeOf(value);
   return value / (system === 'us' ? (usFactors[kind] ?? 1) : 1);
 }
 
@@ -86,6 +124,13 @@ const names: Record<Kind, readonly [metric: string, us: string]> = {
   temperature: ['°C', '°F'],
   consumption: ['L/100 km', 'mpg'],
   angle: ['°', '°'],
+  power: ['W', 'W'],
+  energy: ['Wh', 'Wh'],
+  charge: ['Ah', 'Ah'],
+  current: ['A', 'A'],
+  voltage: ['V', 'V'],
+  time: ['h', 'h'],
+  copper: ['mm²', 'AWG'],
   plain: ['', ''],
 };
 

@@ -1,0 +1,465 @@
+package assess_test
+
+import (
+	"fmt"
+	"slices"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"zaino/internal/core/assess"
+	"zaino/internal/core/fitout"
+	"zaino/internal/example"
+)
+
+// wired is a sound, modest house: a starting battery with its alternator, lithium with
+// meter and isolator, a charger while driving, a panel, a fridge, a light and a panel of
+// fuses. No rule of power has anything to say of it.
+func wired() fitout.Job {
+	j := example.Ute()
+	j.Brief.Trip.Nights, j.Brief.Trip.Coldest, j.Brief.Trip.Hottest = 3, 5, 30
+	at := func(id string, x, z float64, kind fitout.ModuleKind) {
+		example.Add(&j, id, 8, x, func(i *fitout.Item) {
+			i.At.Z = z
+			i.Module = &fitout.Module{Kind: kind, Faces: fitout.FaceNone, Wall: fitout.NoMaterial, Runner: fitout.NoRunner,
+				Stack: fitout.Beside, Cells: []fitout.Cell{}, Fixings: []fitout.Fixing{}}
+		})
+	}
+	at("battery", 2400, 950, fitout.BatteryBox)
+	at("board", 2900, 1000, fitout.Board)
+	at("fridge", 3300, 1000, fitout.UprightFridge)
+	at("panel", 2600, 1900, fitout.PlainGear)
+	e := &j.Variants[0].Electrics
+	e.Days.OfBrief, e.Days.Low, e.Days.High = true, 5, 30
+	e.Systems = []fitout.PowerSystem{
+		{ID: "start", Name: "Starting battery", Kind: fitout.StartSystem, Voltage: 12, Full: 1, Ports: []fitout.Port{},
+			Battery: fitout.Battery{Chemistry: fitout.Flooded, Capacity: 80, Parallel: 1, Discharge: 400}},
+		{ID: "house", Name: "House battery", Kind: fitout.HouseSystem, Voltage: 12, Full: 1, Isolator: true, Meter: true,
+			Ports: []fitout.Port{}, Item: "battery",
+			Battery: fitout.Battery{Chemistry: fitout.LFP, Capacity: 120, Parallel: 1, Charge: 80, Discharge: 120}},
+	}
+	e.Chargers = []fitout.Charger{{ID: "dcdc", Name: "Charger", System: "house", From: "start", Amps: 25, For: "any", Volts: 50}}
+	e.Sources = []fitout.PowerSource{
+		{ID: "alternator", Name: "Alternator", Kind: fitout.Alternator, System: "start", Amps: 140, Mount: fitout.FlatPanel,
+			Shades: []fitout.Shade{}, Spans: []fitout.Span{}},
+		{ID: "sun", Name: "Panel", Kind: fitout.Solar, System: "house", Watts: 160, Mount: fitout.FlatPanel, Item: "panel",
+			Shades: []fitout.Shade{}, Spans: []fitout.Span{}},
+	}
+	e.Loads = []fitout.PowerLoad{
+		{ID: "cool", Name: "Fridge", System: "house", Count: 1, Watts: 45, Use: fitout.UseHeat, Electronic: true, Least: 10.7,
+			Item: "fridge", Heat: &fitout.HeatUse{Mean: 12, At: 32, AtInner: 4, Inner: 4}, Spans: []fitout.Span{}},
+		{ID: "light", Name: "Bench light", System: "house", Count: 2, Watts: 8, Use: fitout.UseSpans,
+			Spans: []fitout.Span{{ID: "s", From: 18, To: 22, Share: 1}},
+			Light: &fitout.LightUse{Lumens: 760, Beam: 120, Zone: fitout.LightBench, Away: 700, Ends: 1}},
+	}
+	e.Links = []fitout.PowerLink{{ID: "emergency", Name: "Emergency link", Kind: fitout.EmergencyLink, From: "house", To: "start",
+		Amps: 150, ByHand: true}}
+	e.Panels = []fitout.SwitchPanel{{ID: "fuses", Name: "Fuse box", System: "house", Ways: 6, Amps: 60, Item: "board",
+		Cutouts: []fitout.Cutout{}}}
+	example.Add(&j, "cables", 14, 2800, func(i *fitout.Item) { i.Name = "Cables" })
+	return j
+}
+
+func electrics(j *fitout.Job) *fitout.Electrics { return &j.Variants[0].Electrics }
+
+// inverted adds an inverter with a kettle.
+func inverted(j *fitout.Job) {
+	e := electrics(j)
+	e.Inverters = append(e.Inverters, fitout.Inverter{ID: "inverter", Name: "Inverter", System: "house", Watts: 1000, Surge: 2000,
+		Standby: 8, Remote: true, Bonded: true})
+	e.Loads = append(e.Loads, fitout.PowerLoad{ID: "kettle", Name: "Kettle", Inverter: "inverter", Count: 1, Watts: 900,
+		Use: fitout.UseSpans, Spans: []fitout.Span{{ID: "s", From: 7, To: 7.2, Share: 1}}})
+}
+
+// changed changes what was said of a circuit.
+func changed(j *fitout.Job, of string, change func(*fitout.Circuit)) {
+	e := electrics(j)
+	e.Circuits = append(e.Circuits, fitout.Circuit{Of: of, Crossings: []fitout.Crossing{}, Agreed: true})
+	change(&e.Circuits[len(e.Circuits)-1])
+}
+
+func ruled(j *fitout.Job, conditions ...fitout.Condition) {
+	e := electrics(j)
+	for i := range conditions {
+		conditions[i].ID = fmt.Sprint("c", i)
+	}
+	e.Controls = []fitout.Control{{ID: "switch", Name: "Switch", At: "off", Positions: []fitout.Position{}},
+		{ID: "turn", Name: "Changeover", At: "a", Positions: []fitout.Position{{ID: "a", Name: "A"}, {ID: "b", Name: "B"}}}}
+	e.Outputs = append(e.Outputs, fitout.Output{ID: "rule", Of: "dcdc", Lines: []fitout.LogicLine{{ID: "l", Conditions: conditions}}})
+}
+
+func TestAModestHouseIsSound(t *testing.T) {
+	j := wired()
+	require.NoError(t, fitout.Validate(&j))
+	for _, f := range assess.Of(&j).Findings {
+		assert.NotEqual(t, "power", f.Subject.Kind, "%s: %s", f.Title, f.Sentence)
+	}
+	inverted(&j)
+	for _, f := range assess.Of(&j).Findings {
+		if f.Subject.Kind == "power" {
+			assert.Equal(t, "mains-caution", f.Rule, f.Sentence)
+		}
+	}
+}
+
+// powerRules has for every rule of power and wiring a mistake that it sees, and beside it
+// the nearest thing that is none.
+var powerRules = []struct {
+	rule        string
+	fires, near func(j *fitout.Job, e *fitout.Electrics)
+}{
+	{"power-runs-out", func(_ *fitout.Job, e *fitout.Electrics) { e.Loads[1].Watts, e.Days.DriveEvery = 120, 0 },
+		func(_ *fitout.Job, e *fitout.Electrics) { e.Loads[1].Watts, e.Days.DriveEvery = 8, 0 }},
+	{"power-reserve", func(_ *fitout.Job, e *fitout.Electrics) { e.Systems[1].Reserve, e.Loads[1].Watts = 0.7, 80 },
+		func(_ *fitout.Job, e *fitout.Electrics) { e.Systems[1].Reserve, e.Loads[1].Watts = 0.3, 80 }},
+	{"battery-current", func(j *fitout.Job, e *fitout.Electrics) { inverted(j); e.Systems[1].Battery.Discharge = 70 },
+		func(j *fitout.Job, e *fitout.Electrics) { inverted(j); e.Systems[1].Battery.Discharge = 90 }},
+	{"battery-charged-fast", func(_ *fitout.Job, e *fitout.Electrics) { e.Systems[1].Battery.Charge = 20 },
+		func(_ *fitout.Job, e *fitout.Electrics) { e.Systems[1].Battery.Charge = 36 }},
+	{"battery-frost", func(j *fitout.Job, _ *fitout.Electrics) { j.Brief.Trip.Coldest, j.Brief.Trip.Hottest = -15, 3 },
+		func(j *fitout.Job, e *fitout.Electrics) {
+			j.Brief.Trip.Coldest, j.Brief.Trip.Hottest = -15, 3
+			e.Systems[1].Battery.Warmer = 16
+		}},
+	{"battery-cold", func(j *fitout.Job, e *fitout.Electrics) {
+		j.Brief.Trip.Coldest, j.Brief.Trip.Hottest = -10, 20
+		e.Systems[1].Battery = fitout.Battery{Chemistry: fitout.AGM, Capacity: 60, Parallel: 1, Charge: 40, Discharge: 50, Vented: true}
+		e.Loads[1].Watts = 28
+		e.Loads[1].Spans[0].From = 17
+	}, func(j *fitout.Job, e *fitout.Electrics) {
+		j.Brief.Trip.Coldest, j.Brief.Trip.Hottest = -10, 20
+		e.Systems[1].Battery = fitout.Battery{Chemistry: fitout.AGM, Capacity: 160, Parallel: 1, Charge: 40, Discharge: 50, Vented: true}
+	}},
+	{"charger-chemistry", func(_ *fitout.Job, e *fitout.Electrics) { e.Chargers[0].For = "agm" },
+		func(_ *fitout.Job, e *fitout.Electrics) { e.Chargers[0].For = "lfp" }},
+	{"no-isolator", func(_ *fitout.Job, e *fitout.Electrics) { e.Systems[1].Isolator = false },
+		func(_ *fitout.Job, e *fitout.Electrics) { e.Systems[0].Isolator = false }},
+	{"battery-loose", func(j *fitout.Job, e *fitout.Electrics) {
+		example.Add(j, "loose", 25, 2400)
+		e.Systems[1].Item = "loose"
+	}, func(_ *fitout.Job, e *fitout.Electrics) { e.Systems[1].Item = "" }},
+	{"battery-with-people", func(j *fitout.Job, e *fitout.Electrics) {
+		inPeoplesSpace(j)
+		e.Systems[1].Battery.Chemistry = fitout.AGM
+	},
+		func(j *fitout.Job, e *fitout.Electrics) {
+			inPeoplesSpace(j)
+			e.Systems[1].Battery.Chemistry, e.Systems[1].Battery.Vented = fitout.AGM, true
+		}},
+	{"no-meter", func(_ *fitout.Job, e *fitout.Electrics) { e.Systems[1].Meter = false },
+		func(_ *fitout.Job, e *fitout.Electrics) { e.Systems[0].Meter = false }},
+	{"start-unprotected", func(_ *fitout.Job, e *fitout.Electrics) { e.Loads[1].System = "start" },
+		func(_ *fitout.Job, e *fitout.Electrics) { e.Loads[1].System, e.Loads[1].Shed = "start", 0.7 }},
+	{"charges-engine-off", func(_ *fitout.Job, e *fitout.Electrics) { e.Chargers[0].Always = true },
+		func(j *fitout.Job, e *fitout.Electrics) {
+			e.Chargers[0].Always = true
+			ruled(j, fitout.Condition{What: fitout.IfVoltage, Of: "start", Value: 13.2})
+		}},
+	{"no-way-home", func(_ *fitout.Job, e *fitout.Electrics) { e.Links = e.Links[:0] },
+		func(_ *fitout.Job, e *fitout.Electrics) {
+			e.Links = e.Links[:0]
+			reserve := e.Systems[0]
+			reserve.ID, reserve.Name, reserve.Kind = "reserve", "Reserve", fitout.ReserveSystem
+			e.Systems = append(e.Systems, reserve)
+		}},
+	{"laid-up", func(_ *fitout.Job, e *fitout.Electrics) {
+		e.Systems[1].Isolator, e.Loads[1].Standby, e.Days.LaidUp = false, 1, 8
+	}, func(_ *fitout.Job, e *fitout.Electrics) { e.Loads[1].Standby, e.Days.LaidUp = 1, 8 }},
+	{"alternator-asked", func(_ *fitout.Job, e *fitout.Electrics) { e.Chargers[0].Amps = 70 },
+		func(_ *fitout.Job, e *fitout.Electrics) { e.Chargers[0].Amps = 30 }},
+	{"alternator-unsaid", func(_ *fitout.Job, e *fitout.Electrics) { e.Sources = e.Sources[1:] },
+		func(_ *fitout.Job, e *fitout.Electrics) { e.Sources, e.Chargers = e.Sources[1:], e.Chargers[:0] }},
+	{"charger-ring", func(_ *fitout.Job, e *fitout.Electrics) {
+		e.Chargers = append(e.Chargers, fitout.Charger{ID: "back", Name: "Back", System: "start", From: "house", Amps: 5, For: "any"})
+	}, func(_ *fitout.Job, e *fitout.Electrics) {
+		e.Chargers = append(e.Chargers, fitout.Charger{ID: "second", Name: "Second", System: "house", From: "start", Amps: 5, For: "any"})
+	}},
+	{"charges-nothing", func(_ *fitout.Job, e *fitout.Electrics) { e.Chargers[0].System = "gone" },
+		func(_ *fitout.Job, _ *fitout.Electrics) {}},
+	{"string-cold", func(_ *fitout.Job, e *fitout.Electrics) {
+		e.Sources[1].Charger, e.Sources[1].Open, e.Chargers[0].From = "dcdc", 48, ""
+	},
+		func(_ *fitout.Job, e *fitout.Electrics) {
+			e.Sources[1].Charger, e.Sources[1].Open, e.Chargers[0].From = "dcdc", 46, ""
+		}},
+	{"port-over", func(_ *fitout.Job, e *fitout.Electrics) {
+		e.Systems[1].Ports, e.Loads[1].Port = []fitout.Port{{ID: "socket", Name: "Socket", Amps: 1}}, "socket"
+	}, func(_ *fitout.Job, e *fitout.Electrics) {
+		e.Systems[1].Ports, e.Loads[1].Port = []fitout.Port{{ID: "socket", Name: "Socket", Amps: 2}}, "socket"
+	}},
+	{"panel-shaded", func(j *fitout.Job, _ *fitout.Electrics) {
+		example.Add(j, "tent", 20, 3000, func(i *fitout.Item) { i.At.Z = 2000 })
+	}, func(j *fitout.Job, _ *fitout.Electrics) {
+		example.Add(j, "tent", 20, 4200, func(i *fitout.Item) { i.At.Z = 2000 })
+	}},
+	{"generator-exhaust", func(_ *fitout.Job, e *fitout.Electrics) { generator(e, false) },
+		func(_ *fitout.Job, e *fitout.Electrics) { generator(e, true) }},
+	{"generator-fuel", func(_ *fitout.Job, e *fitout.Electrics) { generator(e, true) },
+		func(_ *fitout.Job, e *fitout.Electrics) { generator(e, true); e.Sources[2].Spans = []fitout.Span{} }},
+	{"mains-caution", func(j *fitout.Job, _ *fitout.Electrics) { inverted(j) }, func(_ *fitout.Job, _ *fitout.Electrics) {}},
+	{"relay-lithium", func(_ *fitout.Job, e *fitout.Electrics) { relay(e) },
+		func(_ *fitout.Job, e *fitout.Electrics) { relay(e); e.Systems[1].Battery.Chemistry = fitout.AGM }},
+	{"sources-meet", func(j *fitout.Job, e *fitout.Electrics) { inverted(j); generator(e, true) },
+		func(j *fitout.Job, e *fitout.Electrics) {
+			inverted(j)
+			generator(e, true)
+			e.Links = append(e.Links, changeover(true))
+		}},
+	{"changeover-both", func(_ *fitout.Job, e *fitout.Electrics) { e.Links = append(e.Links, changeover(false)) },
+		func(_ *fitout.Job, e *fitout.Electrics) { e.Links = append(e.Links, changeover(true)) }},
+	{"trailer-fed-twice", func(_ *fitout.Job, e *fitout.Electrics) { trailer(e, true) },
+		func(_ *fitout.Job, e *fitout.Electrics) { trailer(e, false) }},
+	{"load-unfed", func(_ *fitout.Job, e *fitout.Electrics) { e.Loads[1].System = "gone" },
+		func(_ *fitout.Job, e *fitout.Electrics) { e.Loads[1].System = "start" }},
+	{"least-voltage", func(_ *fitout.Job, e *fitout.Electrics) { e.Loads[1].Least = 13.4 },
+		func(_ *fitout.Job, e *fitout.Electrics) { e.Loads[1].Least = 12.5 }},
+	{"inverter-over", func(j *fitout.Job, e *fitout.Electrics) { inverted(j); e.Loads[2].Watts = 1100 },
+		func(j *fitout.Job, e *fitout.Electrics) { inverted(j); e.Loads[2].Watts = 1000 }},
+	{"inverter-surge", func(j *fitout.Job, e *fitout.Electrics) { inverted(j); e.Loads[2].Surge = 2400 },
+		func(j *fitout.Job, e *fitout.Electrics) { inverted(j); e.Loads[2].Surge = 1900 }},
+	{"inverter-battery", func(j *fitout.Job, e *fitout.Electrics) { inverted(j); e.Inverters[0].Watts = 1500 },
+		func(j *fitout.Job, _ *fitout.Electrics) { inverted(j) }},
+	{"standby", func(j *fitout.Job, e *fitout.Electrics) {
+		inverted(j)
+		e.Inverters[0].Always, e.Inverters[0].Remote = true, false
+	}, func(j *fitout.Job, e *fitout.Electrics) { inverted(j); e.Inverters[0].Always = true }},
+	{"cooling-lost", func(_ *fitout.Job, e *fitout.Electrics) { e.Loads[0].Heat.Warmer, e.Loads[0].Watts = 15, 20 },
+		func(_ *fitout.Job, e *fitout.Electrics) { e.Loads[0].Heat.Warmer = 15 }},
+	{"must-not-drop", func(_ *fitout.Job, e *fitout.Electrics) { e.Loads[0].Essential, e.Loads[0].Shed = true, 0.3 },
+		func(_ *fitout.Job, e *fitout.Electrics) { e.Loads[0].Essential, e.Loads[1].Shed = true, 0.3 }},
+	{"cooling-unsaid", func(_ *fitout.Job, e *fitout.Electrics) { e.Loads[0].Heat = nil },
+		func(_ *fitout.Job, e *fitout.Electrics) { e.Loads[0].Heat.Mean = 5 }},
+	{"load-idle", func(_ *fitout.Job, e *fitout.Electrics) { e.Loads[1].Spans = []fitout.Span{} },
+		func(_ *fitout.Job, e *fitout.Electrics) { e.Loads[1].Spans[0].Share = 0.1 }},
+	{"others-locked", func(_ *fitout.Job, e *fitout.Electrics) { e.Loads[1].Others = true },
+		func(_ *fitout.Job, _ *fitout.Electrics) {}},
+	{"loud-at-night", func(_ *fitout.Job, e *fitout.Electrics) { e.Loads[0].Sleeping, e.Loads[0].Noise = true, 38 },
+		func(_ *fitout.Job, e *fitout.Electrics) { e.Loads[0].Sleeping, e.Loads[0].Noise = true, 28 }},
+	{"too-dark", func(_ *fitout.Job, e *fitout.Electrics) { e.Loads[1].Light.Away = 1500 },
+		func(_ *fitout.Job, e *fitout.Electrics) { e.Loads[1].Light.Away = 900 }},
+	{"switch-order", func(_ *fitout.Job, e *fitout.Electrics) { e.Loads[1].Light.Zone = fitout.LightBed },
+		func(_ *fitout.Job, e *fitout.Electrics) {
+			e.Loads[1].Light.Zone, e.Loads[1].Light.AtSleep = fitout.LightBed, true
+		}},
+	{"logic-never-on", func(j *fitout.Job, _ *fitout.Electrics) {
+		ruled(j, fitout.Condition{What: fitout.IfVoltage, Of: "start", Value: 13},
+			fitout.Condition{What: fitout.IfVoltage, Of: "start", Value: 12.2, Not: true})
+	}, func(j *fitout.Job, _ *fitout.Electrics) {
+		ruled(j, fitout.Condition{What: fitout.IfVoltage, Of: "start", Value: 12.2},
+			fitout.Condition{What: fitout.IfVoltage, Of: "start", Value: 13, Not: true})
+	}},
+	{"logic-never-off", func(j *fitout.Job, _ *fitout.Electrics) { ruled(j) },
+		func(j *fitout.Job, _ *fitout.Electrics) { ruled(j, fitout.Condition{What: fitout.IfEngine}) }},
+	{"logic-ring", func(j *fitout.Job, _ *fitout.Electrics) {
+		ruled(j, fitout.Condition{What: fitout.IfOutput, Of: "rule"})
+	},
+		func(j *fitout.Job, e *fitout.Electrics) {
+			ruled(j, fitout.Condition{What: fitout.IfOutput, Of: "other"})
+			e.Outputs = append(e.Outputs, fitout.Output{ID: "other", Of: "light", Lines: []fitout.LogicLine{}})
+		}},
+	{"logic-gone", func(j *fitout.Job, _ *fitout.Electrics) {
+		ruled(j, fitout.Condition{What: fitout.IfCharge, Of: "gone", Value: 0.5})
+	},
+		func(j *fitout.Job, _ *fitout.Electrics) {
+			ruled(j, fitout.Condition{What: fitout.IfControl, Of: "turn", Place: "b"})
+		}},
+	{"case-runs-out", func(j *fitout.Job, e *fitout.Electrics) { begun(j, e, 0.101) },
+		func(j *fitout.Job, e *fitout.Electrics) { begun(j, e, 0.9) }},
+
+	{"cable-drop", func(j *fitout.Job, _ *fitout.Electrics) {
+		changed(j, "cool", func(c *fitout.Circuit) { c.Area, c.Length = 0.75, 6000 })
+	},
+		func(j *fitout.Job, _ *fitout.Electrics) {
+			changed(j, "cool", func(c *fitout.Circuit) { c.Area, c.Length = 4, 6000 })
+		}},
+	{"cable-thin", func(j *fitout.Job, _ *fitout.Electrics) {
+		changed(j, "dcdc", func(c *fitout.Circuit) { c.Area, c.Length = 1.5, 500 })
+	},
+		func(j *fitout.Job, _ *fitout.Electrics) {
+			changed(j, "dcdc", func(c *fitout.Circuit) { c.Area, c.Length = 4, 500 })
+		}},
+	{"cable-refused", func(j *fitout.Job, _ *fitout.Electrics) {
+		changed(j, "dcdc", func(c *fitout.Circuit) { c.Insulation, c.Hot = 75, fitout.EngineBay })
+	}, func(j *fitout.Job, _ *fitout.Electrics) {
+		changed(j, "dcdc", func(c *fitout.Circuit) { c.Insulation, c.Hot = 105, fitout.EngineBay })
+	}},
+	{"fuse-above-cable", func(j *fitout.Job, _ *fitout.Electrics) {
+		changed(j, "light", func(c *fitout.Circuit) { c.Area, c.Fuse = 0.75, 20 })
+	},
+		func(j *fitout.Job, _ *fitout.Electrics) {
+			changed(j, "light", func(c *fitout.Circuit) { c.Area, c.Fuse = 0.75, 10 })
+		}},
+	{"fuse-below-load", func(j *fitout.Job, _ *fitout.Electrics) { changed(j, "dcdc", func(c *fitout.Circuit) { c.Fuse = 30 }) },
+		func(j *fitout.Job, _ *fitout.Electrics) { changed(j, "dcdc", func(c *fitout.Circuit) { c.Fuse = 40 }) }},
+	{"fuse-far", func(j *fitout.Job, _ *fitout.Electrics) {
+		changed(j, "dcdc", func(c *fitout.Circuit) { c.FuseAt = 200 })
+	},
+		func(j *fitout.Job, _ *fitout.Electrics) {
+			changed(j, "dcdc", func(c *fitout.Circuit) { c.FuseAt, c.Sheathed = 1700, true })
+		}},
+	{"fuse-missing", func(j *fitout.Job, _ *fitout.Electrics) {
+		changed(j, "light", func(c *fitout.Circuit) { c.FuseKind = fitout.NoFuse })
+	},
+		func(j *fitout.Job, _ *fitout.Electrics) {
+			changed(j, "light", func(c *fitout.Circuit) { c.FuseKind = fitout.BladeFuse })
+		}},
+	{"fuse-one-end", func(j *fitout.Job, _ *fitout.Electrics) {
+		changed(j, "emergency", func(c *fitout.Circuit) { c.NoFarFuse = true })
+	},
+		func(j *fitout.Job, _ *fitout.Electrics) {
+			changed(j, "emergency", func(c *fitout.Circuit) { c.FarFuse = 200 })
+		}},
+	{"fuse-cannot-break", func(j *fitout.Job, _ *fitout.Electrics) {
+		changed(j, "house", func(c *fitout.Circuit) { c.FuseKind, c.Fuse = fitout.MegaFuse, 250 })
+	}, func(j *fitout.Job, e *fitout.Electrics) {
+		e.Systems[1].Battery.Resistance = 8
+		changed(j, "house", func(c *fitout.Circuit) { c.FuseKind, c.Fuse = fitout.MegaFuse, 250 })
+	}},
+	{"fuse-voltage", func(j *fitout.Job, _ *fitout.Electrics) {
+		changed(j, "light", func(c *fitout.Circuit) { c.FuseVolts = 12 })
+	},
+		func(j *fitout.Job, _ *fitout.Electrics) {
+			changed(j, "light", func(c *fitout.Circuit) { c.FuseVolts = 24 })
+		}},
+	{"relay-hot", func(j *fitout.Job, _ *fitout.Electrics) { changed(j, "dcdc", func(c *fitout.Circuit) { c.Relay = 30 }) },
+		func(j *fitout.Job, _ *fitout.Electrics) { changed(j, "dcdc", func(c *fitout.Circuit) { c.Relay = 40 }) }},
+	{"past-meter", func(j *fitout.Job, _ *fitout.Electrics) {
+		changed(j, "light", func(c *fitout.Circuit) { c.PastMeter = true })
+	},
+		func(j *fitout.Job, _ *fitout.Electrics) {
+			changed(j, "dcdc-in", func(c *fitout.Circuit) { c.PastMeter = true })
+		}},
+	{"past-isolator", func(j *fitout.Job, _ *fitout.Electrics) {
+		changed(j, "light", func(c *fitout.Circuit) { c.OffBattery = true })
+	},
+		func(j *fitout.Job, _ *fitout.Electrics) {
+			changed(j, "dcdc-in", func(c *fitout.Circuit) { c.OffBattery = true })
+		}},
+	{"cable-slide", crossing(fitout.OverSlide, false), crossing(fitout.OverSlide, true)},
+	{"cable-door", crossing(fitout.DoorGap, false), crossing(fitout.DoorGap, true)},
+	{"cable-edge", crossing(fitout.OverEdge, false), crossing(fitout.OverEdge, true)},
+	{"cable-parting", crossing(fitout.PartingLine, false), crossing(fitout.PartingLine, true)},
+	{"parting-unsaid", func(j *fitout.Job, _ *fitout.Electrics) {
+		j.Brief.Daily.LiftOut = []fitout.LiftOut{{ID: "fridge", Name: "Fridge"}}
+	}, func(j *fitout.Job, _ *fitout.Electrics) {
+		j.Brief.Daily.LiftOut = []fitout.LiftOut{{ID: "fridge", Name: "Fridge"}}
+		crossing(fitout.PartingLine, true)(j, nil)
+		electrics(j).Circuits[0].Of = "cool"
+	}},
+	{"plugs-mixed", func(j *fitout.Job, _ *fitout.Electrics) { plugs(j, false) }, func(j *fitout.Job, _ *fitout.Electrics) { plugs(j, true) }},
+	{"plug-loose", func(j *fitout.Job, _ *fitout.Electrics) {
+		changed(j, "dcdc", func(c *fitout.Circuit) { c.Plug = "Grey" })
+	},
+		func(j *fitout.Job, _ *fitout.Electrics) {
+			changed(j, "dcdc", func(c *fitout.Circuit) { c.Plug, c.Latched = "Grey", true })
+		}},
+	{"panel-ways", func(_ *fitout.Job, e *fitout.Electrics) { e.Panels[0].Ways = 1 },
+		func(_ *fitout.Job, e *fitout.Electrics) { e.Panels[0].Ways = 2 }},
+	{"panel-amps", func(_ *fitout.Job, e *fitout.Electrics) { e.Panels[0].Amps = 4 },
+		func(_ *fitout.Job, e *fitout.Electrics) { e.Panels[0].Amps = 6 }},
+	{"cutouts-clash", func(_ *fitout.Job, e *fitout.Electrics) { cutouts(e, 30, 40) },
+		func(_ *fitout.Job, e *fitout.Electrics) { cutouts(e, 50, 40) }},
+	{"cutouts-deep", func(_ *fitout.Job, e *fitout.Electrics) { cutouts(e, 50, 90) },
+		func(_ *fitout.Job, e *fitout.Electrics) { cutouts(e, 50, 60) }},
+	{"circuit-orphan", func(j *fitout.Job, _ *fitout.Electrics) { changed(j, "gone", func(*fitout.Circuit) {}) },
+		func(j *fitout.Job, _ *fitout.Electrics) { changed(j, "light", func(*fitout.Circuit) {}) }},
+	{"cables-uncounted", func(j *fitout.Job, _ *fitout.Electrics) {
+		v := &j.Variants[0]
+		v.Items = slices.DeleteFunc(v.Items, func(i fitout.Item) bool { return i.ID == "cables" })
+	}, func(_ *fitout.Job, _ *fitout.Electrics) {}},
+	{"body-return", func(j *fitout.Job, _ *fitout.Electrics) {
+		changed(j, "dcdc", func(c *fitout.Circuit) { c.Body = true })
+	},
+		func(j *fitout.Job, _ *fitout.Electrics) {
+			changed(j, "light", func(c *fitout.Circuit) { c.Body = true })
+		}},
+	{"tested-worse", func(j *fitout.Job, _ *fitout.Electrics) {
+		changed(j, "light", func(c *fitout.Circuit) { c.Tested = 1.4 })
+	},
+		func(j *fitout.Job, _ *fitout.Electrics) {
+			changed(j, "light", func(c *fitout.Circuit) { c.Tested = 0.1 })
+		}},
+}
+
+func crossing(kind fitout.CrossingKind, guarded bool) func(*fitout.Job, *fitout.Electrics) {
+	return func(j *fitout.Job, _ *fitout.Electrics) {
+		changed(j, "light", func(c *fitout.Circuit) { c.Crossings = []fitout.Crossing{{ID: "x", Kind: kind, Guarded: guarded}} })
+	}
+}
+
+func plugs(j *fitout.Job, coded bool) {
+	for _, of := range []string{"light", "cool"} {
+		changed(j, of, func(c *fitout.Circuit) { c.Plug, c.Coded, c.Latched = "Round", coded, true })
+	}
+}
+
+func cutouts(e *fitout.Electrics, x, depth float64) {
+	p := &e.Panels[0]
+	p.Width, p.Height, p.Depth = 200, 150, 70
+	p.Cutouts = []fitout.Cutout{
+		{ID: "a", Name: "Light", Kind: "switch", X: 10, Y: 10, Width: 25, Height: 40, Depth: 50},
+		{ID: "b", Name: "Meter", Kind: "meter", X: x, Y: 10, Width: 60, Height: 40, Depth: depth},
+	}
+}
+
+func generator(e *fitout.Electrics, exhaust bool) {
+	e.Sources = append(e.Sources, fitout.PowerSource{ID: "generator", Name: "Generator", Kind: fitout.Generator, System: "house",
+		Amps: 20, Fuel: 0.4, Exhaust: exhaust, Mount: fitout.FlatPanel, Shades: []fitout.Shade{},
+		Spans: []fitout.Span{{ID: "s", From: 17, To: 18, Share: 1}}})
+}
+
+func relay(e *fitout.Electrics) {
+	e.Links = append(e.Links, fitout.PowerLink{ID: "relay", Name: "Relay", Kind: fitout.RelayLink, From: "start", To: "house", Amps: 60})
+}
+
+func changeover(breaks bool) fitout.PowerLink {
+	return fitout.PowerLink{ID: "changeover", Name: "Changeover", Kind: fitout.ChangeoverLink, From: "house", To: "start", Amps: 16,
+		BreakFirst: breaks, ByHand: true}
+}
+
+func trailer(e *fitout.Electrics, twice bool) {
+	s := e.Systems[1]
+	s.ID, s.Name, s.Kind, s.Item = "trailer", "Trailer battery", fitout.TrailerSystem, ""
+	e.Systems = append(e.Systems, s)
+	e.Chargers = append(e.Chargers, fitout.Charger{ID: "trailer-charger", Name: "Trailer charger", System: "trailer", From: "start",
+		Amps: 8, For: "any"})
+	if twice {
+		e.Links = append(e.Links, fitout.PowerLink{ID: "lead", Name: "Lead", Kind: fitout.LeadLink, From: "house", To: "trailer", Amps: 30})
+	}
+}
+
+func inPeoplesSpace(j *fitout.Job) {
+	j.Vehicle.Bays = append(j.Vehicle.Bays, fitout.Bay{ID: "cargo", Name: "Cargo area", Kind: fitout.BayWagonCargo, Shared: true,
+		At: fitout.Point{X: 2000, Y: -600, Z: 700}, LengthLeft: 1600, WidthFront: 1200, HeightFront: 900,
+		Opening: fitout.Opening{Face: fitout.FaceRear, Hinge: fitout.HingeTop}, Obstacles: []fitout.Obstacle{}})
+	j.Variants[0].Items[0].Bay = "cargo"
+}
+
+func begun(j *fitout.Job, e *fitout.Electrics, charge float64) {
+	e.Days.DriveEvery = 0
+	j.Variants[0].Cases = []fitout.Case{{ID: "stood", Name: "Stood for weeks", Switches: []fitout.CaseSwitch{},
+		Choices: []fitout.CaseChoice{}, Levels: []fitout.CaseLevel{}, People: []fitout.CasePerson{},
+		Charges: []fitout.CaseCharge{{System: "house", Charge: charge}}}}
+}
+
+func TestRulesOfPowerFire(t *testing.T) {
+	for _, c := range powerRules {
+		t.Run(c.rule, func(t *testing.T) {
+			j := wired()
+			c.fires(&j, electrics(&j))
+			found := example.Found(t, j, c.rule)
+			require.NotEmpty(t, found, "the mistake is seen")
+			for _, f := range found {
+				assert.Equal(t, "power", f.Subject.Kind)
+				assert.NotEmpty(t, f.Title)
+				assert.Greater(t, len(f.Sentence), 40, f.Sentence)
+				assert.NotContains(t, f.Sentence, "%!", "a figure without its words")
+			}
+			j = wired()
+			c.near(&j, electrics(&j))
+			assert.Empty(t, example.Found(t, j, c.rule), "what is none is left alone")
+		})
+	}
+	assert.GreaterOrEqual(t, len(powerRules), 45)
+}

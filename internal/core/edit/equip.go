@@ -1,0 +1,285 @@
+package edit
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+
+	"zaino/internal/core/fit"
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/plan"
+	"zaino/internal/core/power"
+)
+
+// equip puts an electrical component of the catalogue into the vehicle, joined to a
+// system: a battery takes the place of the one that the system has, everything else is
+// placed where there is room. With no system it begins one, or hangs on the first.
+var equip = Kind{Elsewhere: true, Apply: func(j *fitout.Job, components []fitout.Component, e *fitout.FixEdit) (fitout.Job, bool) {
+	k := slices.IndexFunc(components, func(c fitout.Component) bool { return c.ID == e.With })
+	if k < 0 || components[k].Device == nil {
+		return *j, false
+	}
+	c := &components[k]
+	edited := withElectrics(j)
+	v := edited.ChosenVariant()
+	el := &v.Electrics
+	at := slices.IndexFunc(el.Systems, func(s fitout.PowerSystem) bool { return s.ID == e.ID })
+	if e.ID != "" && at < 0 {
+		return *j, false
+	}
+	if c.Device.System != nil && at >= 0 {
+		return replaceBattery(&edited, at, c), true
+	}
+	v.Items = append(slices.Clone(v.Items), placedItem(&edited, c, e.ID))
+	Join(el, c.Device, v.Items[len(v.Items)-1].ID, c.Item.Name, e.ID)
+	return edited, true
+}}
+
+// withElectrics returns the job with the electrics of its chosen variant its own.
+func withElectrics(j *fitout.Job) fitout.Job {
+	edited := *j
+	edited.Variants = slices.Clone(j.Variants)
+	e := &edited.ChosenVariant().Electrics
+	e.Systems, e.Chargers, e.Sources = slices.Clone(e.Systems), slices.Clone(e.Chargers), slices.Clone(e.Sources)
+	e.Inverters, e.Loads, e.Links = slices.Clone(e.Inverters), slices.Clone(e.Loads), slices.Clone(e.Links)
+	e.Panels, e.Circuits, e.Outputs = slices.Clone(e.Panels), slices.Clone(e.Circuits), slices.Clone(e.Outputs)
+	return edited
+}
+
+// replaceBattery puts a battery of the catalogue in the place of the one of a system; what
+// hangs on it, its reserve, meter and isolator stay.
+func replaceBattery(j *fitout.Job, at int, c *fitout.Component) fitout.Job {
+	v := j.ChosenVariant()
+	s, with := &v.Electrics.Systems[at], c.Device.System
+	warmer, vented := s.Battery.Warmer, s.Battery.Vented
+	s.Battery, s.Voltage = with.Battery, with.Voltage
+	s.Battery.Warmer, s.Battery.Vented = warmer, vented
+	if with.Kind == fitout.StationSystem {
+		s.Ports = slices.Clone(with.Ports)
+	}
+	edited := WithItems(j, func(i *fitout.Item) {
+		if i.ID == s.Item && i.Module != nil {
+			Replace(i, &c.Item)
+		}
+	})
+	if !slices.ContainsFunc(v.Items, func(i fitout.Item) bool { return i.ID == s.Item && i.Module != nil }) {
+		w := edited.ChosenVariant()
+		w.Items = slices.DeleteFunc(w.Items, func(i fitout.Item) bool { return i.ID == s.Item && s.Item != "" })
+		w.Items = append(w.Items, placedItem(&edited, c, ""))
+		w.Electrics.Systems[at].Item = w.Items[len(w.Items)-1].ID
+	}
+	return edited
+}
+
+// placedItem is a component as an item where there is room for it: a panel that is fixed on
+// the roof, everything else beside the battery of its system, or in any space.
+func placedItem(j *fitout.Job, c *fitout.Component, system string) fitout.Item {
+	v := j.ChosenVariant()
+	item := c.Item
+	item.ID = freshID(c.ID, func(id string) bool {
+		return slices.ContainsFunc(v.Items, func(i fitout.Item) bool { return i.ID == id })
+	})
+	m := *c.Item.Module
+	m.Cells, m.Fixings = slices.Clone(c.Item.Module.Cells), slices.Clone(c.Item.Module.Fixings)
+	item.Module, item.Work = &m, fitout.WorkBuild
+	p := plan.Of(j)
+	s := fit.Of(p)
+	beside, near := "", fitout.Point{}
+	for i := range v.Electrics.Systems {
+		if v.Electrics.Systems[i].ID == system {
+			if k := p.Index(v.Electrics.Systems[i].Item); k >= 0 {
+				beside, near = p.Items[k].Bay, p.Items[k].At
+			}
+		}
+	}
+	onRoof := c.Device.Source != nil && c.Device.Source.Kind == fitout.Solar && !c.Device.Source.Loose
+	for _, first := range []bool{true, false} {
+		for i := range s.Bays {
+			bay := &s.Bays[i]
+			wanted := bay.ID == beside || beside == "" && bay.Kind != fitout.BayRoof
+			if onRoof {
+				wanted = bay.Kind == fitout.BayRoof
+			}
+			if wanted != first || bay.Kind == fitout.BayRoof != onRoof {
+				continue
+			}
+			if room, ok := fit.Remainder(bay, s.Parts, near, item.Size); ok {
+				item.Bay = bay.ID
+				item.At = fitout.Point{
+					X: room.From.X + item.Size.Length/2, Y: room.From.Y + item.Size.Width/2, Z: room.From.Z + item.Size.Height/2,
+				}
+				item.At.X = j.Vehicle.Stored(item.At.X, item.Behind)
+				return item
+			}
+		}
+	}
+	item.At = fitout.Point{X: j.Vehicle.Wheelbase, Z: 1000}
+	if near != (fitout.Point{}) {
+		item.At = near
+	}
+	return item
+}
+
+// freshID is an id that nothing has yet: the wanted one, or with a number behind it.
+func freshID(wanted string, taken func(string) bool) string {
+	for n := 1; ; n++ {
+		id := wanted
+		if n > 1 {
+			tail := fmt.Sprintf("-%d", n)
+			id = wanted[:min(len(wanted), 64-len(tail))] + tail
+		}
+		if !taken(id) {
+			return id
+		}
+	}
+}
+
+// What a device of the catalogue names where it leaves open which: the battery that starts
+// the engine, and the inverter of its system.
+const (
+	fromStart = "start"
+	byMains   = "mains"
+)
+
+// Join adds a device to electrics as what an item is, joined to a system: the one that is
+// named, else the first house, else the first of any.
+func Join(e *fitout.Electrics, d *fitout.Device, item, name, system string) {
+	taken := func(id string) bool { _, known := e.NameOf(id); return known }
+	if system == "" {
+		system = mainSystem(e)
+	}
+	fresh := func(tail string) string { return freshID(strings.TrimSuffix(item+tail, "-"), taken) }
+	if d.System != nil {
+		s := *d.System
+		s.ID, s.Item, s.Name = fresh(""), item, name
+		s.Ports = slices.Clone(s.Ports)
+		e.Systems = append(e.Systems, s)
+		system = s.ID
+	}
+	if d.Charger != nil {
+		c := *d.Charger
+		c.ID, c.Item, c.Name, c.System = fresh(""), item, name, system
+		driven := c.From == fromStart
+		if driven {
+			c.From = ""
+			if start := slices.IndexFunc(e.Systems, func(s fitout.PowerSystem) bool { return s.Kind == fitout.StartSystem }); start >= 0 {
+				c.From = e.Systems[start].ID
+			}
+		}
+		e.Chargers = append(e.Chargers, c)
+		if driven && c.From == "" {
+			e.Sources = append(e.Sources, fitout.PowerSource{ID: fresh("-alternator"), Name: "Alternator by " + name,
+				Kind: fitout.Alternator, Charger: c.ID, Amps: c.Amps, Mount: fitout.FlatPanel, Shades: []fitout.Shade{},
+				Spans: []fitout.Span{}})
+		}
+	}
+	if d.Source != nil {
+		s := *d.Source
+		s.ID, s.Item, s.Name, s.System = fresh(""), item, name, system
+		s.Shades, s.Spans = slices.Clone(s.Shades), slices.Clone(s.Spans)
+		if d.Charger != nil {
+			s.ID, s.System, s.Charger, s.Name = fresh("-source"), "", e.Chargers[len(e.Chargers)-1].ID, d.Source.Name
+		} else if s.Kind == fitout.Solar {
+			if k := controllerOf(e, system); k >= 0 {
+				s.System, s.Charger = "", e.Chargers[k].ID
+			}
+		}
+		e.Sources = append(e.Sources, s)
+	}
+	if d.Inverter != nil {
+		i := *d.Inverter
+		i.ID, i.Item, i.System = fresh("-inverter"), item, system
+		if d.System == nil && d.Panel == nil {
+			i.Name = name
+		}
+		e.Inverters = append(e.Inverters, i)
+	}
+	if d.Load != nil {
+		e.Loads = append(e.Loads, joinedLoad(e, *d.Load, fresh(""), item, name, system))
+	}
+	if d.Link != nil {
+		l := *d.Link
+		l.ID, l.Item, l.Name = fresh(""), item, name
+		if start := slices.IndexFunc(e.Systems, func(s fitout.PowerSystem) bool { return s.Kind == fitout.StartSystem }); start >= 0 {
+			l.From = e.Systems[start].ID
+		}
+		l.To = system
+		e.Links = append(e.Links, l)
+	}
+	if d.Panel != nil {
+		p := *d.Panel
+		p.ID, p.Item, p.Name, p.System = fresh("-panel"), item, name, system
+		p.Cutouts = slices.Clone(p.Cutouts)
+		e.Panels = append(e.Panels, p)
+	}
+}
+
+// mainSystem is the id of the first house, else of the first system that starts no engine,
+// else of the first; empty for none.
+func mainSystem(e *fitout.Electrics) string {
+	for _, wanted := range [][]fitout.SystemKind{{fitout.HouseSystem}, {fitout.StationSystem, fitout.TrailerSystem}} {
+		for i := range e.Systems {
+			if slices.Contains(wanted, e.Systems[i].Kind) {
+				return e.Systems[i].ID
+			}
+		}
+	}
+	if len(e.Systems) > 0 {
+		return e.Systems[0].ID
+	}
+	return ""
+}
+
+// controllerOf is a charger of a system that takes panels, or −1.
+func controllerOf(e *fitout.Electrics, system string) int {
+	return slices.IndexFunc(e.Chargers, func(c fitout.Charger) bool { return c.System == system && c.Volts > 0 })
+}
+
+// joinedLoad is a load joined to a system, or to the first inverter where it wants mains.
+func joinedLoad(e *fitout.Electrics, l fitout.PowerLoad, id, item, name, system string) fitout.PowerLoad {
+	l.ID, l.Item, l.Name = id, item, name
+	l.Spans = slices.Clone(l.Spans)
+	if l.Inverter != byMains {
+		l.System = system
+		return l
+	}
+	l.Inverter = ""
+	own := slices.IndexFunc(e.Inverters, func(i fitout.Inverter) bool { return i.System == system })
+	switch {
+	case own >= 0:
+		l.Inverter = e.Inverters[own].ID
+	case len(e.Inverters) > 0:
+		l.Inverter = e.Inverters[0].ID
+	default:
+		l.Inverter = byMains // it waits for one; the rules say so
+	}
+	return l
+}
+
+// driveHours makes every day that is driven longer.
+var driveHours = electrics(func(e *fitout.Electrics, edit *fitout.FixEdit) bool {
+	if edit.Value <= 0 || edit.Value > 24 {
+		return false
+	}
+	power.AddDriving(e, edit.Value)
+	return true
+})
+
+// loadLess leaves out a share of the hours of a load.
+var loadLess = electrics(func(e *fitout.Electrics, edit *fitout.FixEdit) bool {
+	k := slices.IndexFunc(e.Loads, func(l fitout.PowerLoad) bool { return l.ID == edit.ID })
+	if k < 0 || edit.Value <= 0 || edit.Value > 1 {
+		return false
+	}
+	e.Loads[k].Spans = power.Shorter(e.Loads[k].Spans, edit.Value)
+	return true
+})
+
+// electrics makes an edit of the electrics of the chosen variant.
+func electrics(change func(*fitout.Electrics, *fitout.FixEdit) bool) Kind {
+	return Kind{Apply: func(j *fitout.Job, _ []fitout.Component, e *fitout.FixEdit) (fitout.Job, bool) {
+		edited := withElectrics(j)
+		done := change(&edited.ChosenVariant().Electrics, e)
+		return edited, done
+	}}
+}

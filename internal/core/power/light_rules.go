@@ -1,0 +1,100 @@
+package power
+
+import (
+	"fmt"
+	"math"
+
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/words"
+)
+
+// wantedLux is how much light a zone wants, lx: to cut on a bench, to read in bed, to walk
+// on the ground, to find things inside. Practice.
+var wantedLux = map[fitout.LightZone]float64{
+	fitout.LightBench: 300, fitout.LightBed: 100, fitout.LightGround: 20, fitout.LightInside: 50,
+}
+
+var zoneWord = map[fitout.LightZone]string{
+	fitout.LightBench: "the bench", fitout.LightBed: "the bed", fitout.LightGround: "the ground", fitout.LightInside: "inside",
+}
+
+// Lux is what a lamp gives in the middle of its beam, lx: lumens over the area that a cone
+// of its beam covers at a distance, E = Φ/(2π (1 − cos(β/2)) d²), d in m: the intensity of
+// an even cone over the square of the distance. Dimmed counts as its share.
+func Lux(u *fitout.LightUse) float64 {
+	d := u.Away / 1000
+	lumens := u.Lumens
+	if u.Dimmed > 0 {
+		lumens *= u.Dimmed
+	}
+	return lumens / (2 * math.Pi * (1 - math.Cos(radians*u.Beam/2)) * d * d)
+}
+
+// tooDark cautions about zones that have lamps, and too little light by all of them.
+func tooDark(l *Look) []fitout.Finding {
+	type zone struct {
+		lux   float64
+		of    *fitout.PowerLoad
+		names []string
+	}
+	zones := map[fitout.LightZone]*zone{}
+	var order []fitout.LightZone
+	l.consumers(func(_ int, c *consumer) []fitout.Finding {
+		u := c.def.Light
+		if u == nil || !c.usable || u.Lumens <= 0 {
+			return nil
+		}
+		if zones[u.Zone] == nil {
+			zones[u.Zone] = &zone{of: c.def}
+			order = append(order, u.Zone)
+		}
+		z := zones[u.Zone]
+		z.lux += Lux(u) * c.def.Count
+		z.names = append(z.names, c.def.Name)
+		return nil
+	})
+	var found []fitout.Finding
+	for _, id := range order {
+		z, want := zones[id], wantedLux[id]
+		if z.lux >= want {
+			continue
+		}
+		f := l.about("too-dark", fitout.Caution, z.of.ID, z.of.Item)
+		f.Subject.Measure = string(id)
+		f.Title = "Too dark: " + zoneWord[id]
+		f.Sentence = fmt.Sprintf("%s give %s lx there; %s wants about %s. %s of the first would do, or one that is nearer.",
+			words.Capital(names(z.names)), l.Say.Plain(math.Round(z.lux)), zoneWord[id], l.Say.Plain(want),
+			l.Say.Plain(math.Ceil(z.of.Count*want/max(z.lux, 1e-9))))
+		under(&f, z.lux, want, "lx")
+		found = append(found, f)
+	}
+	return found
+}
+
+// switchOrder notes a lamp that one cannot put out from bed, and light that dazzles.
+func switchOrder(l *Look) []fitout.Finding {
+	return l.consumers(func(_ int, c *consumer) []fitout.Finding {
+		u := c.def.Light
+		if u == nil || !c.usable {
+			return nil
+		}
+		var why string
+		switch {
+		case (u.Zone == fitout.LightInside || u.Zone == fitout.LightBed) && !u.AtSleep:
+			why = "It is not switched from the bed, so whoever puts it out goes to bed in the dark. Put one of its switches there."
+		case u.Zone == fitout.LightBed && u.Colour > 4000:
+			why = fmt.Sprintf("At %s K it is cold and bright over the bed, and wakes. Choose warm light, or dim it.",
+				l.Say.Plain(u.Colour))
+		default:
+			return nil
+		}
+		f := l.about("switch-order", fitout.Note, c.def.ID, c.def.Item)
+		f.Title = c.def.Name + " is switched in the wrong order"
+		if u.AtSleep {
+			f.Title = c.def.Name + " dazzles"
+		}
+		f.Sentence = why
+		f.Margin = -1
+		return []fitout.Finding{f}
+	})
+}
