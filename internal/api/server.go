@@ -62,6 +62,7 @@ func register(router chi.Router, o Options, gate *gate) huma.API {
 	h.registerBench(api)
 	h.registerVariants(api)
 	h.registerExchange(api)
+	h.registerPower(api)
 	h.registerSystem(api)
 	describe(api.OpenAPI())
 	return api

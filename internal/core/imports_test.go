@@ -34,12 +34,14 @@ var below = map[string]string{
 	"power":    "fitout plan words",
 	"wiring":   "fitout module plan quantity words power",
 
+	"supply": "fitout plan power edit",
+
 	"edit":   "fitout load module plan words limits fit brief power wiring",
 	"offer":  "fitout load module plan quantity words limits fit brief edit",
 	"assess": "fitout plan words edit balance baseline brief fit limits offer power rating ride space wiring",
 
-	"mend":    "fitout load plan quantity assess edit limits offer rating",
-	"report":  "fitout load module plan words assess balance fit limits rating space",
+	"mend":    "fitout load plan quantity words assess edit limits offer power rating",
+	"report":  "fitout load module plan words assess balance fit limits power rating space wiring",
 	"arrange": "fitout module plan words assess edit fit propose report",
 }
 

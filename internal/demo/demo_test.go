@@ -86,7 +86,8 @@ func TestDemoElectricsHaveNoFalseAlarm(t *testing.T) {
 			"caution inverter-battery", "caution plugs-mixed", "caution plug-loose", "note no-meter", "note no-way-home",
 			"note mains-caution", "note switch-order"},
 		"queen-bees": {"stop power-runs-out", "stop must-not-drop", "stop fuse-above-cable", "stop fuse-one-end",
-			"caution mains-caution", "caution trailer-fed-twice", "caution inverter-battery", "caution standby", "caution too-dark",
+			"caution mains-caution", "caution trailer-fed-twice", "caution inverter-battery", "caution standby",
+			"caution too-dark",
 			"caution cable-drop", "note no-way-home", "note cables-uncounted"},
 	}
 	for _, job := range jobs {

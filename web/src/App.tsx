@@ -18,6 +18,11 @@ import { CardPage } from './load/CardPage';
 import { CasesPage } from './load/CasesPage';
 import { LoadPage } from './load/LoadPage';
 import { MeasurePage } from './measure/MeasurePage';
+import { AskSheet } from './power/AskSheet';
+import { BoardSheet } from './power/BoardSheet';
+import { DaysSheet } from './power/DaysSheet';
+import { LogicSheet } from './power/LogicSheet';
+import { PowerPage } from './power/PowerPage';
 import { FittedSheet } from './vehicle/FittedSheet';
 import { PlateSheet } from './vehicle/PlateSheet';
 import { SpaceSheet } from './vehicle/SpaceSheet';
@@ -67,6 +72,12 @@ function Gate() {
         <Route path="vehicle/measure/:bay" element={<MeasurePage />} />
         <Route path="layout" element={<LayoutPage />} />
         <Route path="layout/variants" element={<VariantsPage />} />
+        <Route path="power" element={<PowerPage />}>
+          <Route index element={<DaysSheet />} />
+          <Route path="board" element={<BoardSheet />} />
+          <Route path="logic" element={<LogicSheet />} />
+          <Route path="ask" element={<AskSheet />} />
+        </Route>
         <Route path="load" element={<LoadPage />} />
         <Route path="load/cases" element={<CasesPage />} />
         <Route path="load/account" element={<AccountPage />} />

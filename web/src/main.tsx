@@ -18,6 +18,7 @@ import './styles/layout.css';
 import './styles/stances.css';
 import './styles/variants.css';
 import './styles/cases.css';
+import './styles/power.css';
 import './styles/print.css';
 
 import { StrictMode } from 'react';

@@ -39,7 +39,8 @@ func wired() fitout.Job {
 			Ports: []fitout.Port{}, Item: "battery",
 			Battery: fitout.Battery{Chemistry: fitout.LFP, Capacity: 120, Parallel: 1, Charge: 80, Discharge: 120}},
 	}
-	e.Chargers = []fitout.Charger{{ID: "dcdc", Name: "Charger", System: "house", From: "start", Amps: 25, For: "any", Volts: 50}}
+	e.Chargers = []fitout.Charger{{ID: "dcdc", Name: "Charger", System: "house", From: "start", Amps: 25, For: "any",
+		Volts: 50}}
 	e.Sources = []fitout.PowerSource{
 		{ID: "alternator", Name: "Alternator", Kind: fitout.Alternator, System: "start", Amps: 140, Mount: fitout.FlatPanel,
 			Shades: []fitout.Shade{}, Spans: []fitout.Span{}},
@@ -53,7 +54,8 @@ func wired() fitout.Job {
 			Spans: []fitout.Span{{ID: "s", From: 18, To: 22, Share: 1}},
 			Light: &fitout.LightUse{Lumens: 760, Beam: 120, Zone: fitout.LightBench, Away: 700, Ends: 1}},
 	}
-	e.Links = []fitout.PowerLink{{ID: "emergency", Name: "Emergency link", Kind: fitout.EmergencyLink, From: "house", To: "start",
+	e.Links = []fitout.PowerLink{{ID: "emergency", Name: "Emergency link", Kind: fitout.EmergencyLink, From: "house",
+		To:   "start",
 		Amps: 150, ByHand: true}}
 	e.Panels = []fitout.SwitchPanel{{ID: "fuses", Name: "Fuse box", System: "house", Ways: 6, Amps: 60, Item: "board",
 		Cutouts: []fitout.Cutout{}}}
@@ -66,7 +68,8 @@ func electrics(j *fitout.Job) *fitout.Electrics { return &j.Variants[0].Electric
 // inverted adds an inverter with a kettle.
 func inverted(j *fitout.Job) {
 	e := electrics(j)
-	e.Inverters = append(e.Inverters, fitout.Inverter{ID: "inverter", Name: "Inverter", System: "house", Watts: 1000, Surge: 2000,
+	e.Inverters = append(e.Inverters, fitout.Inverter{ID: "inverter", Name: "Inverter", System: "house", Watts: 1000,
+		Surge:   2000,
 		Standby: 8, Remote: true, Bonded: true})
 	e.Loads = append(e.Loads, fitout.PowerLoad{ID: "kettle", Name: "Kettle", Inverter: "inverter", Count: 1, Watts: 900,
 		Use: fitout.UseSpans, Spans: []fitout.Span{{ID: "s", From: 7, To: 7.2, Share: 1}}})
@@ -86,7 +89,8 @@ func ruled(j *fitout.Job, conditions ...fitout.Condition) {
 	}
 	e.Controls = []fitout.Control{{ID: "switch", Name: "Switch", At: "off", Positions: []fitout.Position{}},
 		{ID: "turn", Name: "Changeover", At: "a", Positions: []fitout.Position{{ID: "a", Name: "A"}, {ID: "b", Name: "B"}}}}
-	e.Outputs = append(e.Outputs, fitout.Output{ID: "rule", Of: "dcdc", Lines: []fitout.LogicLine{{ID: "l", Conditions: conditions}}})
+	e.Outputs = append(e.Outputs, fitout.Output{ID: "rule", Of: "dcdc",
+		Lines: []fitout.LogicLine{{ID: "l", Conditions: conditions}}})
 }
 
 func TestAModestHouseIsSound(t *testing.T) {
@@ -124,12 +128,14 @@ var powerRules = []struct {
 		}},
 	{"battery-cold", func(j *fitout.Job, e *fitout.Electrics) {
 		j.Brief.Trip.Coldest, j.Brief.Trip.Hottest = -10, 20
-		e.Systems[1].Battery = fitout.Battery{Chemistry: fitout.AGM, Capacity: 60, Parallel: 1, Charge: 40, Discharge: 50, Vented: true}
+		e.Systems[1].Battery = fitout.Battery{Chemistry: fitout.AGM, Capacity: 60, Parallel: 1, Charge: 40, Discharge: 50,
+			Vented: true}
 		e.Loads[1].Watts = 28
 		e.Loads[1].Spans[0].From = 17
 	}, func(j *fitout.Job, e *fitout.Electrics) {
 		j.Brief.Trip.Coldest, j.Brief.Trip.Hottest = -10, 20
-		e.Systems[1].Battery = fitout.Battery{Chemistry: fitout.AGM, Capacity: 160, Parallel: 1, Charge: 40, Discharge: 50, Vented: true}
+		e.Systems[1].Battery = fitout.Battery{Chemistry: fitout.AGM, Capacity: 160, Parallel: 1, Charge: 40, Discharge: 50,
+			Vented: true}
 	}},
 	{"charger-chemistry", func(_ *fitout.Job, e *fitout.Electrics) { e.Chargers[0].For = "agm" },
 		func(_ *fitout.Job, e *fitout.Electrics) { e.Chargers[0].For = "lfp" }},
@@ -171,9 +177,11 @@ var powerRules = []struct {
 	{"alternator-unsaid", func(_ *fitout.Job, e *fitout.Electrics) { e.Sources = e.Sources[1:] },
 		func(_ *fitout.Job, e *fitout.Electrics) { e.Sources, e.Chargers = e.Sources[1:], e.Chargers[:0] }},
 	{"charger-ring", func(_ *fitout.Job, e *fitout.Electrics) {
-		e.Chargers = append(e.Chargers, fitout.Charger{ID: "back", Name: "Back", System: "start", From: "house", Amps: 5, For: "any"})
+		e.Chargers = append(e.Chargers, fitout.Charger{ID: "back", Name: "Back", System: "start", From: "house", Amps: 5,
+			For: "any"})
 	}, func(_ *fitout.Job, e *fitout.Electrics) {
-		e.Chargers = append(e.Chargers, fitout.Charger{ID: "second", Name: "Second", System: "house", From: "start", Amps: 5, For: "any"})
+		e.Chargers = append(e.Chargers, fitout.Charger{ID: "second", Name: "Second", System: "house", From: "start", Amps: 5,
+			For: "any"})
 	}},
 	{"charges-nothing", func(_ *fitout.Job, e *fitout.Electrics) { e.Chargers[0].System = "gone" },
 		func(_ *fitout.Job, _ *fitout.Electrics) {}},
@@ -197,7 +205,9 @@ var powerRules = []struct {
 		func(_ *fitout.Job, e *fitout.Electrics) { generator(e, true) }},
 	{"generator-fuel", func(_ *fitout.Job, e *fitout.Electrics) { generator(e, true) },
 		func(_ *fitout.Job, e *fitout.Electrics) { generator(e, true); e.Sources[2].Spans = []fitout.Span{} }},
-	{"mains-caution", func(j *fitout.Job, _ *fitout.Electrics) { inverted(j) }, func(_ *fitout.Job, _ *fitout.Electrics) {}},
+	{"mains-caution", func(j *fitout.Job, _ *fitout.Electrics) {
+		inverted(j)
+	}, func(_ *fitout.Job, _ *fitout.Electrics) {}},
 	{"relay-lithium", func(_ *fitout.Job, e *fitout.Electrics) { relay(e) },
 		func(_ *fitout.Job, e *fitout.Electrics) { relay(e); e.Systems[1].Battery.Chemistry = fitout.AGM }},
 	{"sources-meet", func(j *fitout.Job, e *fitout.Electrics) { inverted(j); generator(e, true) },
@@ -290,7 +300,9 @@ var powerRules = []struct {
 		func(j *fitout.Job, _ *fitout.Electrics) {
 			changed(j, "light", func(c *fitout.Circuit) { c.Area, c.Fuse = 0.75, 10 })
 		}},
-	{"fuse-below-load", func(j *fitout.Job, _ *fitout.Electrics) { changed(j, "dcdc", func(c *fitout.Circuit) { c.Fuse = 30 }) },
+	{"fuse-below-load", func(j *fitout.Job, _ *fitout.Electrics) {
+		changed(j, "dcdc", func(c *fitout.Circuit) { c.Fuse = 30 })
+	},
 		func(j *fitout.Job, _ *fitout.Electrics) { changed(j, "dcdc", func(c *fitout.Circuit) { c.Fuse = 40 }) }},
 	{"fuse-far", func(j *fitout.Job, _ *fitout.Electrics) {
 		changed(j, "dcdc", func(c *fitout.Circuit) { c.FuseAt = 200 })
@@ -322,7 +334,9 @@ var powerRules = []struct {
 		func(j *fitout.Job, _ *fitout.Electrics) {
 			changed(j, "light", func(c *fitout.Circuit) { c.FuseVolts = 24 })
 		}},
-	{"relay-hot", func(j *fitout.Job, _ *fitout.Electrics) { changed(j, "dcdc", func(c *fitout.Circuit) { c.Relay = 30 }) },
+	{"relay-hot", func(j *fitout.Job, _ *fitout.Electrics) {
+		changed(j, "dcdc", func(c *fitout.Circuit) { c.Relay = 30 })
+	},
 		func(j *fitout.Job, _ *fitout.Electrics) { changed(j, "dcdc", func(c *fitout.Circuit) { c.Relay = 40 }) }},
 	{"past-meter", func(j *fitout.Job, _ *fitout.Electrics) {
 		changed(j, "light", func(c *fitout.Circuit) { c.PastMeter = true })
@@ -347,7 +361,9 @@ var powerRules = []struct {
 		crossing(fitout.PartingLine, true)(j, nil)
 		electrics(j).Circuits[0].Of = "cool"
 	}},
-	{"plugs-mixed", func(j *fitout.Job, _ *fitout.Electrics) { plugs(j, false) }, func(j *fitout.Job, _ *fitout.Electrics) { plugs(j, true) }},
+	{"plugs-mixed", func(j *fitout.Job, _ *fitout.Electrics) {
+		plugs(j, false)
+	}, func(j *fitout.Job, _ *fitout.Electrics) { plugs(j, true) }},
 	{"plug-loose", func(j *fitout.Job, _ *fitout.Electrics) {
 		changed(j, "dcdc", func(c *fitout.Circuit) { c.Plug = "Grey" })
 	},
@@ -384,7 +400,9 @@ var powerRules = []struct {
 
 func crossing(kind fitout.CrossingKind, guarded bool) func(*fitout.Job, *fitout.Electrics) {
 	return func(j *fitout.Job, _ *fitout.Electrics) {
-		changed(j, "light", func(c *fitout.Circuit) { c.Crossings = []fitout.Crossing{{ID: "x", Kind: kind, Guarded: guarded}} })
+		changed(j, "light", func(c *fitout.Circuit) {
+			c.Crossings = []fitout.Crossing{{ID: "x", Kind: kind, Guarded: guarded}}
+		})
 	}
 }
 
@@ -404,17 +422,20 @@ func cutouts(e *fitout.Electrics, x, depth float64) {
 }
 
 func generator(e *fitout.Electrics, exhaust bool) {
-	e.Sources = append(e.Sources, fitout.PowerSource{ID: "generator", Name: "Generator", Kind: fitout.Generator, System: "house",
-		Amps: 20, Fuel: 0.4, Exhaust: exhaust, Mount: fitout.FlatPanel, Shades: []fitout.Shade{},
+	e.Sources = append(e.Sources, fitout.PowerSource{ID: "generator", Name: "Generator", Kind: fitout.Generator,
+		System: "house",
+		Amps:   20, Fuel: 0.4, Exhaust: exhaust, Mount: fitout.FlatPanel, Shades: []fitout.Shade{},
 		Spans: []fitout.Span{{ID: "s", From: 17, To: 18, Share: 1}}})
 }
 
 func relay(e *fitout.Electrics) {
-	e.Links = append(e.Links, fitout.PowerLink{ID: "relay", Name: "Relay", Kind: fitout.RelayLink, From: "start", To: "house", Amps: 60})
+	e.Links = append(e.Links, fitout.PowerLink{ID: "relay", Name: "Relay", Kind: fitout.RelayLink, From: "start",
+		To: "house", Amps: 60})
 }
 
 func changeover(breaks bool) fitout.PowerLink {
-	return fitout.PowerLink{ID: "changeover", Name: "Changeover", Kind: fitout.ChangeoverLink, From: "house", To: "start", Amps: 16,
+	return fitout.PowerLink{ID: "changeover", Name: "Changeover", Kind: fitout.ChangeoverLink, From: "house", To: "start",
+		Amps:       16,
 		BreakFirst: breaks, ByHand: true}
 }
 
@@ -422,16 +443,19 @@ func trailer(e *fitout.Electrics, twice bool) {
 	s := e.Systems[1]
 	s.ID, s.Name, s.Kind, s.Item = "trailer", "Trailer battery", fitout.TrailerSystem, ""
 	e.Systems = append(e.Systems, s)
-	e.Chargers = append(e.Chargers, fitout.Charger{ID: "trailer-charger", Name: "Trailer charger", System: "trailer", From: "start",
+	e.Chargers = append(e.Chargers, fitout.Charger{ID: "trailer-charger", Name: "Trailer charger", System: "trailer",
+		From: "start",
 		Amps: 8, For: "any"})
 	if twice {
-		e.Links = append(e.Links, fitout.PowerLink{ID: "lead", Name: "Lead", Kind: fitout.LeadLink, From: "house", To: "trailer", Amps: 30})
+		e.Links = append(e.Links, fitout.PowerLink{ID: "lead", Name: "Lead", Kind: fitout.LeadLink, From: "house",
+			To: "trailer", Amps: 30})
 	}
 }
 
 func inPeoplesSpace(j *fitout.Job) {
-	j.Vehicle.Bays = append(j.Vehicle.Bays, fitout.Bay{ID: "cargo", Name: "Cargo area", Kind: fitout.BayWagonCargo, Shared: true,
-		At: fitout.Point{X: 2000, Y: -600, Z: 700}, LengthLeft: 1600, WidthFront: 1200, HeightFront: 900,
+	j.Vehicle.Bays = append(j.Vehicle.Bays, fitout.Bay{ID: "cargo", Name: "Cargo area", Kind: fitout.BayWagonCargo,
+		Shared: true,
+		At:     fitout.Point{X: 2000, Y: -600, Z: 700}, LengthLeft: 1600, WidthFront: 1200, HeightFront: 900,
 		Opening: fitout.Opening{Face: fitout.FaceRear, Hinge: fitout.HingeTop}, Obstacles: []fitout.Obstacle{}})
 	j.Variants[0].Items[0].Bay = "cargo"
 }

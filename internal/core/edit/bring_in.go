@@ -100,7 +100,8 @@ func deviceOf(i *fitout.Item, components []fitout.Component) *fitout.Device {
 	switch {
 	case strings.Contains(name, "solar"):
 		watts, _ := numberBefore(name, `w`)
-		return &fitout.Device{Source: &fitout.PowerSource{Kind: fitout.Solar, Watts: orElse(watts, 160), Mount: fitout.FlatPanel,
+		return &fitout.Device{Source: &fitout.PowerSource{Kind: fitout.Solar, Watts: orElse(watts, 160),
+			Mount:  fitout.FlatPanel,
 			Shades: []fitout.Shade{}, Spans: []fitout.Span{}}}
 	case strings.Contains(name, "inverter"):
 		watts, _ := numberBefore(name, `w`)
@@ -126,7 +127,8 @@ func fridgeOf(i *fitout.Item) *fitout.PowerLoad {
 // batteryNamed is a battery by what its name says; 100 Ah of lithium where it says nothing.
 func batteryNamed(name string) *fitout.PowerSystem {
 	b := fitout.Battery{Chemistry: fitout.LFP, Capacity: 100, Parallel: 1}
-	for word, chemistry := range map[string]fitout.Chemistry{"agm": fitout.AGM, "gel": fitout.Gel, "lead": fitout.AGM, "flooded": fitout.Flooded} {
+	for word, chemistry := range map[string]fitout.Chemistry{"agm": fitout.AGM, "gel": fitout.Gel, "lead": fitout.AGM,
+		"flooded": fitout.Flooded} {
 		if strings.Contains(name, word) && (word != "lead" || b.Chemistry == fitout.LFP) {
 			b.Chemistry = chemistry
 		}

@@ -53,6 +53,7 @@ var kinds = map[string]Kind{
 	"springs":      springs,
 	"extension":    extension,
 	"equip":        equip,
+	"clear-supply": clearSupply,
 	"drive-hours":  driveHours,
 	"load-less":    loadLess,
 	"count-cables": countCables,

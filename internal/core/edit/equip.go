@@ -14,7 +14,8 @@ import (
 // equip puts an electrical component of the catalogue into the vehicle, joined to a
 // system: a battery takes the place of the one that the system has, everything else is
 // placed where there is room. With no system it begins one, or hangs on the first.
-var equip = Kind{Elsewhere: true, Apply: func(j *fitout.Job, components []fitout.Component, e *fitout.FixEdit) (fitout.Job, bool) {
+var equip = Kind{Elsewhere: true, Apply: func(j *fitout.Job, components []fitout.Component,
+	e *fitout.FixEdit) (fitout.Job, bool) {
 	k := slices.IndexFunc(components, func(c fitout.Component) bool { return c.ID == e.With })
 	if k < 0 || components[k].Device == nil {
 		return *j, false
@@ -29,6 +30,10 @@ var equip = Kind{Elsewhere: true, Apply: func(j *fitout.Job, components []fitout
 	}
 	if c.Device.System != nil && at >= 0 {
 		return replaceBattery(&edited, at, c), true
+	}
+	if own := slices.IndexFunc(el.Inverters, func(i fitout.Inverter) bool { return i.System == e.ID }); own >= 0 &&
+		c.Device.Inverter != nil && c.Device.Panel == nil {
+		return replaceInverter(&edited, own, c), true
 	}
 	v.Items = append(slices.Clone(v.Items), placedItem(&edited, c, e.ID))
 	Join(el, c.Device, v.Items[len(v.Items)-1].ID, c.Item.Name, e.ID)
@@ -70,6 +75,68 @@ func replaceBattery(j *fitout.Job, at int, c *fitout.Component) fitout.Job {
 	}
 	return edited
 }
+
+// replaceInverter puts an inverter of the catalogue in the place of one that is there; what
+// runs on it stays on it. One that is part of a board leaves the board where it is.
+func replaceInverter(j *fitout.Job, at int, c *fitout.Component) fitout.Job {
+	v := j.ChosenVariant()
+	i, with := &v.Electrics.Inverters[at], c.Device.Inverter
+	i.Watts, i.Surge, i.Standby, i.Efficiency = with.Watts, with.Surge, with.Standby, with.Efficiency
+	others := 0
+	for _, named := range v.Electrics.Named() {
+		if named.Item == i.Item {
+			others++
+		}
+	}
+	edited := *j
+	if others == 1 {
+		edited = WithItems(j, func(item *fitout.Item) {
+			if item.ID == i.Item && item.Module != nil {
+				Replace(item, &c.Item)
+			}
+		})
+		if k := slices.IndexFunc(v.Items, func(item fitout.Item) bool {
+			return item.ID == i.Item && item.Module != nil
+		}); k >= 0 {
+			return edited
+		}
+	}
+	w := edited.ChosenVariant()
+	w.Items = append(slices.Clone(w.Items), placedItem(&edited, c, i.System))
+	w.Electrics.Inverters[at].Item = w.Items[len(w.Items)-1].ID
+	return edited
+}
+
+// clearSupply takes out what charges a system from sun and alternator, with the items that
+// are nothing else, so that another set can take their place.
+var clearSupply = Kind{Apply: func(j *fitout.Job, _ []fitout.Component, e *fitout.FixEdit) (fitout.Job, bool) {
+	edited := withElectrics(j)
+	v := edited.ChosenVariant()
+	el := &v.Electrics
+	if !slices.ContainsFunc(el.Systems, func(s fitout.PowerSystem) bool { return s.ID == e.ID }) {
+		return *j, false
+	}
+	gone := map[string]bool{}
+	chargers := map[string]bool{}
+	el.Chargers = slices.DeleteFunc(el.Chargers, func(c fitout.Charger) bool {
+		if c.System == e.ID {
+			chargers[c.ID], gone[c.Item] = true, true
+		}
+		return c.System == e.ID
+	})
+	el.Sources = slices.DeleteFunc(el.Sources, func(s fitout.PowerSource) bool {
+		out := (s.System == e.ID || chargers[s.Charger]) && (s.Kind == fitout.Solar || s.Kind == fitout.Alternator)
+		if out {
+			gone[s.Item] = true
+		}
+		return out
+	})
+	for _, named := range el.Named() {
+		delete(gone, named.Item)
+	}
+	v.Items = slices.DeleteFunc(slices.Clone(v.Items), func(i fitout.Item) bool { return gone[i.ID] })
+	return edited, true
+}}
 
 // placedItem is a component as an item where there is room for it: a panel that is fixed on
 // the roof, everything else beside the battery of its system, or in any space.
@@ -162,7 +229,9 @@ func Join(e *fitout.Electrics, d *fitout.Device, item, name, system string) {
 		driven := c.From == fromStart
 		if driven {
 			c.From = ""
-			if start := slices.IndexFunc(e.Systems, func(s fitout.PowerSystem) bool { return s.Kind == fitout.StartSystem }); start >= 0 {
+			if start := slices.IndexFunc(e.Systems, func(s fitout.PowerSystem) bool {
+				return s.Kind == fitout.StartSystem
+			}); start >= 0 {
 				c.From = e.Systems[start].ID
 			}
 		}
@@ -200,7 +269,9 @@ func Join(e *fitout.Electrics, d *fitout.Device, item, name, system string) {
 	if d.Link != nil {
 		l := *d.Link
 		l.ID, l.Item, l.Name = fresh(""), item, name
-		if start := slices.IndexFunc(e.Systems, func(s fitout.PowerSystem) bool { return s.Kind == fitout.StartSystem }); start >= 0 {
+		if start := slices.IndexFunc(e.Systems, func(s fitout.PowerSystem) bool {
+			return s.Kind == fitout.StartSystem
+		}); start >= 0 {
 			l.From = e.Systems[start].ID
 		}
 		l.To = system

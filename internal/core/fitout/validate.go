@@ -183,7 +183,8 @@ func (v *validator) number(name string, given float64, r *rule) {
 	if finite && (!r.bounded || given >= r.low && given <= r.high) {
 		return
 	}
-	v.refuse(v.way(), name, plain(given)+r.unit, fmt.Sprintf("a number from %s to %s%s", plain(r.low), plain(r.high), r.unit))
+	v.refuse(v.way(), name, plain(given)+r.unit, fmt.Sprintf("a number from %s to %s%s", plain(r.low), plain(r.high),
+		r.unit))
 }
 
 func (v *validator) text(name, given string, r *rule) {

@@ -45,6 +45,13 @@ const (
 
 // Mendable refuses what ways to mend cannot be asked for.
 func Mendable(j *fitout.Job, id string) error {
+	if system, is := strings.CutPrefix(id, powered); is {
+		e := &j.ChosenVariant().Electrics
+		if slices.ContainsFunc(e.Systems, func(s fitout.PowerSystem) bool { return s.ID == system }) {
+			return nil
+		}
+		return fitout.Problem{Path: "limit", Given: id, Accepted: powered + " and the id of a battery of the job"}
+	}
 	_, _, err := find(plan.Of(j), id)
 	return err
 }
@@ -76,6 +83,12 @@ func Limit(ctx context.Context, j *fitout.Job, components []fitout.Component, id
 	progress func(share float64)) (Mends, error) {
 	result := Mends{Found: []Mend{}, Vehicle: []Mend{}}
 	p := plan.Of(j)
+	if system, is := strings.CutPrefix(id, powered); is {
+		if err := Mendable(j, id); err != nil {
+			return result, err
+		}
+		return batteryMends(ctx, p, components, system, progress), nil
+	}
 	l, at, err := find(p, id)
 	if err != nil {
 		return result, err

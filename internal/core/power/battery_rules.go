@@ -73,7 +73,8 @@ func batteryCurrent(l *Look) []fitout.Finding {
 			fmt.Sprintf("On %s %s are asked of it, most by %s; it gives %s%s, whatever it holds.", l.at(run.PeakAt),
 				l.Say.Amps(run.Peak), words.Lower(l.using(i, run.PeakAt)), l.Say.Amps(most),
 				assumed(sys.Def.Battery.Discharge, " (not said: taken from its kind)")),
-			fmt.Sprintf("Run what is heavy one after another, or choose a battery that gives %s.", l.Say.Amps(math.Ceil(run.Peak))))
+			fmt.Sprintf("Run what is heavy one after another, or choose a battery that gives %s.",
+				l.Say.Amps(math.Ceil(run.Peak))))
 		over(&f, run.Peak, most, "A")
 		f.Source, f.Waivable = "data sheet", false
 		return []fitout.Finding{f}
@@ -98,7 +99,8 @@ func chargedFast(l *Look) []fitout.Finding {
 		}
 		f := l.about("battery-charged-fast", fitout.Caution, sys.Def.ID, sys.Def.Item)
 		f.Title = sys.Def.Name + " is charged faster than it may be"
-		f.Sentence = fmt.Sprintf("What charges it gives up to %s together; it may be charged with %s%s. Its protection shuts "+
+		f.Sentence = fmt.Sprintf("What charges it gives up to %s together; it may be charged with %s%s. Its protection "+
+			"shuts "+
 			"it off, or it ages. Set the chargers %s lower together.", l.Say.Amps(run.ChargePeak), l.Say.Amps(most),
 			assumed(sys.Def.Battery.Charge, " (not said: taken from its kind)"), l.Say.Amps(run.ChargePeak-most))
 		over(&f, run.ChargePeak, most, "A")
@@ -158,7 +160,8 @@ func otherChemistry(l *Look) []fitout.Finding {
 		system := &l.E.Systems[c.to]
 		f := l.about("charger-chemistry", fitout.Stop, c.def.ID, c.def.Item)
 		f.Title = c.def.Name + " is for another battery"
-		f.Sentence = fmt.Sprintf("It charges %s, which is of %s, and is set for %s: it overcharges it, or never fills it. Set "+
+		f.Sentence = fmt.Sprintf("It charges %s, which is of %s, and is set for %s: it overcharges it, or never fills it. "+
+			"Set "+
 			"it, or choose one for %[2]s.", words.Lower(system.Name), ChemistryWord(system.Battery.Chemistry),
 			ChemistryWord(fitout.Chemistry(c.def.For)))
 		f.Margin, f.Source = -1, "data sheet"
@@ -188,7 +191,8 @@ func noIsolator(l *Look) []fitout.Finding {
 		}
 		f := l.about("no-isolator", fitout.Caution, sys.Def.ID, sys.Def.Item)
 		f.Title = sys.Def.Name + " has no isolator"
-		f.Sentence = "Nothing cuts it off in reach: in a fire, for work on it, or laid up. Put an isolator beside the battery, " +
+		f.Sentence = "Nothing cuts it off in reach: in a fire, for work on it, or laid up. Put an isolator beside the " +
+			"battery, " +
 			"before everything else. Never work on a live battery: its short circuit melts tools."
 		f.Margin = -1
 		return []fitout.Finding{f}
@@ -215,7 +219,8 @@ func batteryLoose(l *Look) []fitout.Finding {
 		}
 		f := l.about("battery-loose", fitout.Caution, sys.Def.ID, sys.Def.Item)
 		f.Title = l.Items[i].Name + " is not said to be held"
-		f.Sentence = fmt.Sprintf("It weighs %s and is no part of the layout, so nothing says what holds it in a crash. Place it "+
+		f.Sentence = fmt.Sprintf("It weighs %s and is no part of the layout, so nothing says what holds it in a crash. "+
+			"Place it "+
 			"from the catalogue, with its mounting points.", l.Say.Mass(l.Items[i].Mass))
 		over(&f, l.Items[i].Mass, 0, "kg")
 		return []fitout.Finding{f}
@@ -240,7 +245,8 @@ func batteryWithPeople(l *Look) []fitout.Finding {
 		}
 		f := l.about("battery-with-people", severity, sys.Def.ID, sys.Def.Item)
 		f.Title = l.Items[i].Name + " where people are"
-		f.Sentence = fmt.Sprintf("It is of %s, which %s, and stands in %s. Put it outside, or into a sealed box that breathes "+
+		f.Sentence = fmt.Sprintf("It is of %s, which %s, and stands in %s. Put it outside, or into a sealed box that "+
+			"breathes "+
 			"to the outside by a hose.", ChemistryWord(b.Chemistry), gas, words.Lower(bay.Name))
 		f.Margin = -1
 		return []fitout.Finding{f}
@@ -255,7 +261,8 @@ func noMeter(l *Look) []fitout.Finding {
 		}
 		f := l.about("no-meter", fitout.Note, sys.Def.ID, sys.Def.Item)
 		f.Title = sys.Def.Name + " has no meter"
-		f.Sentence = fmt.Sprintf("Nobody sees what is left of its %s. One shunt in the negative lead, past which nothing goes, "+
+		f.Sentence = fmt.Sprintf("Nobody sees what is left of its %s. One shunt in the negative lead, past which nothing "+
+			"goes, "+
 			"counts all of it.", l.Say.Charge(sys.Capacity))
 		f.Margin = -1
 		return []fitout.Finding{f}

@@ -73,7 +73,9 @@ func Engine() plan.Engine[PowerFigures] {
 	for i, rule := range all {
 		rules[i] = func(p *plan.Plan) []fitout.Finding { return rule(LookAt(p)) }
 	}
-	return plan.Engine[PowerFigures]{Figures: func(p *plan.Plan) PowerFigures { return figuresOf(LookAt(p)) }, Rules: rules}
+	return plan.Engine[PowerFigures]{Figures: func(p *plan.Plan) PowerFigures {
+		return figuresOf(LookAt(p))
+	}, Rules: rules}
 }
 
 func figuresOf(l *Look) PowerFigures {
@@ -164,16 +166,33 @@ func sourceAmps(def *fitout.PowerSource, volts float64) float64 {
 // onInverter is the most that runs on an inverter at once, and with the greatest start of
 // what runs on it, W.
 func (l *Look) onInverter(inverter int) (watts, surge float64) {
-	p := l.Run.p
-	for step := range l.Setup.steps {
+	return onInverter(l.Setup, l.Run, inverter)
+}
+
+// OnInverters is the most of it over all inverters of a system, by its place.
+func OnInverters(s *Setup, r *Run, system int) (watts, surge float64) {
+	for i, of := range s.inverter {
+		if of == system {
+			w, start := onInverter(s, r, i)
+			watts, surge = max(watts, w), max(surge, start)
+		}
+	}
+	return watts, surge
+}
+
+func onInverter(s *Setup, r *Run, inverter int) (watts, surge float64) {
+	for step := range s.steps {
 		now, start := 0.0, 0.0
-		for k := range l.Setup.loads {
-			c := &l.Setup.loads[k]
-			if !c.usable || c.inverter != inverter || p.loads[k][step] <= 0 {
+		for k := range s.loads {
+			c := &s.loads[k]
+			if !c.usable || c.inverter != inverter {
 				continue
 			}
-			now += c.def.Watts * c.def.Count
-			start = max(start, c.def.Surge-c.def.Watts)
+			out := r.p.peaks[k][step] * s.Systems[c.system].Nominal * orUsual(s.E.Inverters[inverter].Efficiency, usualInverter)
+			now += out
+			if out >= c.def.Watts*c.def.Count*0.999999 {
+				start = max(start, c.def.Surge-c.def.Watts)
+			}
 		}
 		watts, surge = max(watts, now), max(surge, now+start)
 	}

@@ -15,7 +15,8 @@ var wantedLux = map[fitout.LightZone]float64{
 }
 
 var zoneWord = map[fitout.LightZone]string{
-	fitout.LightBench: "the bench", fitout.LightBed: "the bed", fitout.LightGround: "the ground", fitout.LightInside: "inside",
+	fitout.LightBench: "the bench", fitout.LightBed: "the bed", fitout.LightGround: "the ground",
+	fitout.LightInside: "inside",
 }
 
 // Lux is what a lamp gives in the middle of its beam, lx: lumens over the area that a cone
@@ -81,7 +82,8 @@ func switchOrder(l *Look) []fitout.Finding {
 		var why string
 		switch {
 		case (u.Zone == fitout.LightInside || u.Zone == fitout.LightBed) && !u.AtSleep:
-			why = "It is not switched from the bed, so whoever puts it out goes to bed in the dark. Put one of its switches there."
+			why = "It is not switched from the bed, so whoever puts it out goes to bed in the dark. Put one of its switches " +
+				"there."
 		case u.Zone == fitout.LightBed && u.Colour > 4000:
 			why = fmt.Sprintf("At %s K it is cold and bright over the bed, and wakes. Choose warm light, or dim it.",
 				l.Say.Plain(u.Colour))

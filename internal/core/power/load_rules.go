@@ -27,9 +27,11 @@ func loadsUnfed(l *Look) []fitout.Finding {
 		}
 		f := l.about("load-unfed", fitout.Stop, c.def.ID, c.def.Item)
 		f.Title = "Nothing feeds " + words.Lower(c.def.Name)
-		f.Sentence = "No battery or inverter is named that feeds it, or the one that is named is gone. Name one, or take it out."
+		f.Sentence = "No battery or inverter is named that feeds it, or the one that is named is gone. Name one, or take " +
+			"it out."
 		if c.def.Inverter == "" && l.systemName(c.def.System) != "nothing" {
-			f.Sentence = fmt.Sprintf("It hangs on %s, which does not come along in the state shown. Take it along, or feed it from "+
+			f.Sentence = fmt.Sprintf("It hangs on %s, which does not come along in the state shown. Take it along, or feed it "+
+				"from "+
 				"another one.", l.systemName(c.def.System))
 		}
 		f.Margin, f.Source = -1, "physics"
@@ -51,7 +53,8 @@ func leastVoltage(l *Look) []fitout.Finding {
 		}
 		f := l.about("least-voltage", fitout.Caution, c.def.ID, c.def.Item)
 		f.Title = c.def.Name + " wants a higher voltage"
-		f.Sentence = fmt.Sprintf("It works from %s; %s rests at %s when it is lowest, and the cable takes some of that. It would "+
+		f.Sentence = fmt.Sprintf("It works from %s; %s rests at %s when it is lowest, and the cable takes some of that. It "+
+			"would "+
 			"run only while something charges. A converter before it gives it what it wants.", l.Say.Volts(c.def.Least),
 			words.Lower(sys.Def.Name), l.Say.Volts(low))
 		under(&f, low, c.def.Least, "V")
@@ -93,7 +96,8 @@ func inverterSurge(l *Look) []fitout.Finding {
 		most := max(def.Surge, def.Watts)
 		f := l.about("inverter-surge", fitout.Stop, def.ID, def.Item)
 		f.Title = def.Name + " does not start what runs on it"
-		f.Sentence = fmt.Sprintf("What starts on it draws %s for a moment with what runs beside it; it gives %s for a moment%s. "+
+		f.Sentence = fmt.Sprintf("What starts on it draws %s for a moment with what runs beside it; it gives %s for a "+
+			"moment%s. "+
 			"Start it alone, or choose an inverter for that.", l.Say.Watts(surge), l.Say.Watts(most),
 			assumed(def.Surge, " (not said: what it gives all the time)"))
 		over(&f, surge, most, "W")
@@ -128,7 +132,8 @@ func standbyAllNight(l *Look) []fitout.Finding {
 		wh := def.Standby * 24
 		f := l.about("standby", fitout.Caution, def.ID, def.Item)
 		f.Title = def.Name + " draws all night"
-		f.Sentence = fmt.Sprintf("It stays on and takes %s a day for nothing. Put a switch for it where it is in reach when all is "+
+		f.Sentence = fmt.Sprintf("It stays on and takes %s a day for nothing. Put a switch for it where it is in reach "+
+			"when all is "+
 			"packed, or let it be on only with its loads.", l.Say.Energy(wh))
 		over(&f, wh, standbyMost, "Wh")
 		return f, def.Always && !def.Remote && wh > standbyMost
@@ -163,7 +168,8 @@ func fridgeTooHot(l *Look) []fitout.Finding {
 			f.Severity = fitout.Stop
 		}
 		f.Title = c.def.Name + " does not hold its temperature"
-		f.Sentence = fmt.Sprintf("At %s around it, it would need %s all the time to stay at %s; it draws %s while it runs. Let air "+
+		f.Sentence = fmt.Sprintf("At %s around it, it would need %s all the time to stay at %s; it draws %s while it runs. "+
+			"Let air "+
 			"to it, keep it out of the heat, put less in warm, or choose a larger one.", l.Say.Temperature(hottest),
 			l.Say.Watts(needs), l.Say.Temperature(h.Inner), l.Say.Watts(c.def.Watts))
 		over(&f, needs, c.def.Watts, "W")
@@ -195,8 +201,9 @@ func mustNotDrop(l *Look) []fitout.Finding {
 		if c.def.Heat != nil && c.def.Heat.Thaws {
 			what = "What is in it must not warm up."
 		}
-		f.Sentence = words.Sentences(what, why, "Keep a reserve for it, drop others before it, and give it a battery of its own if "+
-			"need be.")
+		f.Sentence = words.Sentences(what, why,
+			"Keep a reserve for it, drop others before it, and give it a battery of its own if "+
+				"need be.")
 		f.Margin = -1
 		return []fitout.Finding{f}
 	})
@@ -220,7 +227,8 @@ func heatUnsaid(l *Look) []fitout.Finding {
 		}
 		f := l.about("cooling-unsaid", fitout.Caution, c.def.ID, c.def.Item)
 		f.Title = "What " + words.Lower(c.def.Name) + " takes is not said"
-		f.Sentence = "Its draw follows the heat, and no mean draw of a data sheet is entered with the temperatures that it holds " +
+		f.Sentence = "Its draw follows the heat, and no mean draw of a data sheet is entered with the temperatures that it " +
+			"holds " +
 			"for: it is counted wrong. Enter them; they are usually for 32 °C around it and 4 °C inside."
 		f.Margin = -1
 		return []fitout.Finding{f}
@@ -250,7 +258,8 @@ func ofOthers(l *Look) []fitout.Finding {
 		}
 		f := l.about("others-locked", fitout.Note, c.def.ID, c.def.Item)
 		f.Title = c.def.Name + " is finished by others"
-		f.Sentence = "Its circuit is laid and stays dead: fuse out, tagged and locked out until who finishes it has tested it. It " +
+		f.Sentence = "Its circuit is laid and stays dead: fuse out, tagged and locked out until who finishes it has tested " +
+			"it. It " +
 			"is not counted yet."
 		f.Margin = -1
 		return []fitout.Finding{f}
@@ -284,11 +293,13 @@ func loudAtNight(l *Look) []fitout.Finding {
 		}
 		f := l.about("loud-at-night", fitout.Note, c.def.ID, c.def.Item)
 		f.Title = c.def.Name + " runs beside sleepers"
-		f.Sentence = fmt.Sprintf("It draws %s for %s of the night where people sleep, and nobody said how loud it is. Run it before, "+
+		f.Sentence = fmt.Sprintf("It draws %s for %s of the night where people sleep, and nobody said how loud it is. Run "+
+			"it before, "+
 			"or put it elsewhere.", l.Say.Watts(c.def.Watts), l.Say.Hours(hours))
 		over(&f, hours, 0, "h")
 		if c.def.Noise > 0 {
-			f.Sentence = fmt.Sprintf("It runs for %s of the night with about %s dB at the bed; people sleep up to %d. Hang it softly, or "+
+			f.Sentence = fmt.Sprintf("It runs for %s of the night with about %s dB at the bed; people sleep up to %d. Hang it "+
+				"softly, or "+
 				"put it elsewhere.", l.Say.Hours(hours), l.Say.Plain(math.Round(loud)), quiet)
 			over(&f, loud, quiet, "dB")
 		}

@@ -29,7 +29,8 @@ func neverOn(l *Look) []fitout.Finding {
 	return l.outputs(func(o *fitout.Output, name string) (fitout.Finding, bool) {
 		f := l.about("logic-never-on", fitout.Stop, o.Of, "")
 		f.Title = name + " is never on"
-		f.Sentence = "Every line of its logic contradicts itself, so that it can never hold. Look at what is asked and its opposite " +
+		f.Sentence = "Every line of its logic contradicts itself, so that it can never hold. Look at what is asked and its " +
+			"opposite " +
 			"in one line."
 		f.Margin, f.Source = -1, "logic"
 		if len(o.Lines) == 0 || o.LockedOn != "" {
@@ -93,7 +94,8 @@ func neverOff(l *Look) []fitout.Finding {
 	return l.outputs(func(o *fitout.Output, name string) (fitout.Finding, bool) {
 		f := l.about("logic-never-off", fitout.Caution, o.Of, "")
 		f.Title = name + " is never off"
-		f.Sentence = "One line of its logic always holds, and nothing locks it off. Say when it is to be on, or take its logic out."
+		f.Sentence = "One line of its logic always holds, and nothing locks it off. Say when it is to be on, or take its " +
+			"logic out."
 		f.Margin, f.Source = -1, "logic"
 		if o.LockedOff != "" || o.OffAfter > 0 || len(o.Lines) == 0 {
 			return f, false
@@ -142,7 +144,8 @@ func namesItself(l *Look) []fitout.Finding {
 	return l.outputs(func(o *fitout.Output, name string) (fitout.Finding, bool) {
 		f := l.about("logic-ring", fitout.Stop, o.Of, "")
 		f.Title = name + " waits for itself"
-		f.Sentence = "Its logic looks at itself, if over others, so that nobody can say when it is on; such a condition counts as not " +
+		f.Sentence = "Its logic looks at itself, if over others, so that nobody can say when it is on; such a condition " +
+			"counts as not " +
 			"so. Take the condition out of one of them."
 		f.Margin, f.Source = -1, "logic"
 		return f, rings[o.ID]
@@ -182,7 +185,8 @@ func namesNothing(l *Look) []fitout.Finding {
 			}
 		}
 		f.Title = "The logic of " + words.Lower(name) + " looks at something that is gone"
-		f.Sentence = fmt.Sprintf("A condition of it (%s) names nothing that is there, and never holds. Name another, or take it out.",
+		f.Sentence = fmt.Sprintf("A condition of it (%s) names nothing that is there, and never holds. Name another, or "+
+			"take it out.",
 			gone)
 		f.Margin, f.Source = -1, "logic"
 		return f, gone != ""
@@ -230,7 +234,8 @@ func caseRunsOut(l *Look) []fitout.Finding {
 			f := l.about("case-runs-out", fitout.Stop, sys.Def.ID, sys.Def.Item)
 			f.Subject.Measure = c.ID
 			f.Title = fmt.Sprintf("%s: %s runs out", c.Name, words.Lower(sys.Def.Name))
-			f.Sentence = fmt.Sprintf("Begun with %s in it, it is down to %s, where everything drops, on %s. Charge it first, or use "+
+			f.Sentence = fmt.Sprintf("Begun with %s in it, it is down to %s, where everything drops, on %s. Charge it first, "+
+				"or use "+
 				"less. An estimate.", l.Say.Percent(begin[sys.Def.ID]), l.Say.Percent(sys.CutOff), l.at(run.Systems[k].OutAt))
 			under(&f, run.Systems[k].OutAt, run.Hours, "h")
 			found = append(found, f)

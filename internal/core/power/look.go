@@ -3,7 +3,6 @@ package power
 import (
 	"fmt"
 	"math"
-	"strings"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
@@ -94,15 +93,4 @@ func names(all []string) string {
 		lower[i] = words.Lower(name)
 	}
 	return words.List(lower)
-}
-
-// has tells whether a text has one of some words in it.
-func has(text string, any ...string) bool {
-	text = strings.ToLower(text)
-	for _, word := range any {
-		if strings.Contains(text, word) {
-			return true
-		}
-	}
-	return false
 }

@@ -24,7 +24,8 @@ func startUnprotected(l *Look) []fitout.Finding {
 		}
 		f := l.about("start-unprotected", fitout.Stop, sys.Def.ID, sys.Def.Item)
 		f.Title = sys.Def.Name + " may be flat in the morning"
-		f.Sentence = fmt.Sprintf("It starts the engine, and nothing keeps %s from emptying it. Feed them from another battery, "+
+		f.Sentence = fmt.Sprintf("It starts the engine, and nothing keeps %s from emptying it. Feed them from another "+
+			"battery, "+
 			"or drop them above %s.", names(hang), l.Say.Percent(0.7))
 		f.Margin = -1
 		return []fitout.Finding{f}
@@ -41,7 +42,8 @@ func engineOff(l *Look) []fitout.Finding {
 		}
 		f := l.about("charges-engine-off", fitout.Stop, c.def.ID, c.def.Item)
 		f.Title = c.def.Name + " charges with the engine off"
-		f.Sentence = fmt.Sprintf("It takes up to %s from %s whether the engine runs or not. Let it work only while the engine "+
+		f.Sentence = fmt.Sprintf("It takes up to %s from %s whether the engine runs or not. Let it work only while the "+
+			"engine "+
 			"runs, or above %s.", l.Say.Amps(ChargerInput(c.def.Amps, l.Setup.Systems[c.to].Charging,
 			WorkingVoltage(&l.E.Systems[c.from], LowCharger), c.def.Efficiency)), words.Lower(l.E.Systems[c.from].Name),
 			l.Say.Volts(13.2*l.E.Systems[c.from].Voltage/12))
@@ -96,7 +98,8 @@ func noWayHome(l *Look) []fitout.Finding {
 	sys := &l.E.Systems[starting]
 	f := l.about("no-way-home", fitout.Note, sys.ID, sys.Item)
 	f.Title = "One battery starts the engine"
-	f.Sentence = fmt.Sprintf("If %s fails %s from help, nothing starts the engine: no reserve that nothing else can touch, and "+
+	f.Sentence = fmt.Sprintf("If %s fails %s from help, nothing starts the engine: no reserve that nothing else can "+
+		"touch, and "+
 		"no link by hand from another battery. Plan one of them, or carry a starter.", words.Lower(sys.Name),
 		l.Say.Distance(l.Job.Brief.Trip.FuelDistance/2))
 	f.Margin = -1
@@ -130,7 +133,8 @@ func laidUp(l *Look) []fitout.Finding {
 		}
 		f := l.about("laid-up", fitout.Caution, sys.Def.ID, sys.Def.Item)
 		f.Title = sys.Def.Name + " is empty before the next trip"
-		f.Sentence = fmt.Sprintf("%s that wait on it draw it down in %s weeks; it stands %s. Cut it off by an isolator, or keep "+
+		f.Sentence = fmt.Sprintf("%s that wait on it draw it down in %s weeks; it stands %s. Cut it off by an isolator, or "+
+			"keep "+
 			"it on a charger.", l.Say.Watts(watts), l.Say.Plain(hours/24/7), l.Say.Plain(weeks))
 		under(&f, hours/24/7, weeks, "weeks")
 		return []fitout.Finding{f}

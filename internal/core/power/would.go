@@ -31,7 +31,9 @@ func (l *Look) wouldDo(system int) string {
 		}
 	}
 	if k := l.thirstiest(system); k >= 0 {
-		if less, ok := l.least(0.05, 1, func(e *fitout.Electrics, by float64) { e.Loads[k].Spans = Shorter(e.Loads[k].Spans, by) },
+		if less, ok := l.least(0.05, 1, func(e *fitout.Electrics, by float64) {
+			e.Loads[k].Spans = Shorter(e.Loads[k].Spans, by)
+		},
 			system); ok {
 			ways = append(ways, fmt.Sprintf("%s %s less", words.Lower(l.E.Loads[k].Name), l.Say.Percent(math.Ceil(less*20)/20)))
 		}
@@ -42,7 +44,8 @@ func (l *Look) wouldDo(system int) string {
 	if len(ways) == 1 {
 		return "It would take " + ways[0] + "."
 	}
-	return "It would take " + strings.Join(ways[:len(ways)-1], ", ") + ", or " + ways[len(ways)-1] + "; each does it alone."
+	return "It would take " + strings.Join(ways[:len(ways)-1], ", ") + ", or " + ways[len(ways)-1] +
+		"; each does it alone."
 }
 
 // least is the least amount of a change, to within a step, up to most, with which a system

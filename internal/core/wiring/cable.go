@@ -80,11 +80,13 @@ func Capacity(area, insulation, ambient, bundle float64) (float64, error) {
 		bears = 105
 	}
 	if ambient >= bears {
-		return 0, fmt.Errorf("insulation for %.0f °C bears nothing at %.0f °C; accepted is one for 105 °C", insulation, ambient)
+		return 0, fmt.Errorf("insulation for %.0f °C bears nothing at %.0f °C; accepted is one for 105 °C", insulation,
+			ambient)
 	}
 	last := carries[len(carries)-1]
 	if area < carries[0].area || area > last.area {
-		return 0, fmt.Errorf("copper of %.4g mm² is not in the table; accepted are %.4g to %.4g mm²", area, carries[0].area, last.area)
+		return 0, fmt.Errorf("copper of %.4g mm² is not in the table; accepted are %.4g to %.4g mm²", area, carries[0].area,
+			last.area)
 	}
 	amps := last.usual
 	if hot {

@@ -56,7 +56,8 @@ const (
 	cableAt    = 280.0
 	endAt      = 470.0
 	endW       = 226.0
-	panelBusAt = 424.0
+	panelBusAt = 330.0
+	panelEndAt = 524.0
 	drawnWide  = endAt + endW + 8
 )
 
@@ -118,7 +119,7 @@ func (b *Board) drawSystem(d *BoardDrawing, s *fitout.PowerSystem, rows []row, t
 	of, thick := s.ID, 2.0
 	if main := b.main(s.ID); main != nil {
 		thick = thickness(main.Area)
-		d.text(batteryAt, middle+30, fmt.Sprintf("%d  %s, %s", main.Number, b.cable(main), b.fuse(main)), false, s.ID)
+		d.text(batteryAt, middle+30, fmt.Sprintf("%d · %s, %s", main.Number, b.cable(main), b.fuse(main)), false, s.ID)
 	}
 	d.wire(of, thick, false, batteryAt+batteryW, middle, busAt, middle)
 	foot := top + rowHigh*(float64(len(rows))-0.5)
@@ -133,7 +134,7 @@ func (b *Board) drawSystem(d *BoardDrawing, s *fitout.PowerSystem, rows []row, t
 				panelTop = y - rowHigh + boxHigh/2
 			}
 			if k+1 == len(rows) || !rows[k+1].indent {
-				d.wire(r.line.From, 2, false, panelBusAt, panelTop, panelBusAt, y)
+				d.wire(r.line.From, 2, false, endAt+12, panelTop, endAt+12, panelTop+5, panelBusAt, panelTop+5, panelBusAt, y)
 			}
 		}
 		b.drawRow(d, r, from, y)
@@ -157,7 +158,7 @@ func (b *Board) drawRow(d *BoardDrawing, r row, from, y float64) {
 	at, wide := endAt, endW
 	fuse, label := fuseAt, cableAt
 	if r.indent {
-		at, wide = endAt+142, endW-142
+		at, wide = panelEndAt, endAt+endW-panelEndAt
 		fuse, label = panelBusAt+12, panelBusAt+12
 	}
 	thick := thickness(line.Area)
@@ -166,9 +167,9 @@ func (b *Board) drawRow(d *BoardDrawing, r row, from, y float64) {
 		d.box(fuse, y-8, fuseW, 16, "fuse", line.Of)
 		d.text(fuse+5, y+4, b.fuse(line), false, line.Of)
 	}
-	said := fmt.Sprintf("%d  %s, %s", line.Number, b.cable(line), b.Say.Length(line.Length))
+	said := fmt.Sprintf("%d · %s, %s", line.Number, b.cable(line), b.Say.Length(line.Length))
 	if r.indent {
-		said = fmt.Sprintf("%d  %s, %s", line.Number, b.fuse(line), b.cable(line))
+		said = fmt.Sprintf("%d · %s, %s", line.Number, b.fuse(line), b.cable(line))
 	}
 	d.text(label, y-4, said, false, line.Of)
 	kind := "end"

@@ -44,7 +44,9 @@ func Engine() plan.Engine[WiringFigures] {
 	for i, rule := range all {
 		rules[i] = func(p *plan.Plan) []fitout.Finding { return rule(BoardOf(p)) }
 	}
-	return plan.Engine[WiringFigures]{Figures: func(p *plan.Plan) WiringFigures { return figuresOf(BoardOf(p)) }, Rules: rules}
+	return plan.Engine[WiringFigures]{Figures: func(p *plan.Plan) WiringFigures {
+		return figuresOf(BoardOf(p))
+	}, Rules: rules}
 }
 
 func figuresOf(b *Board) WiringFigures {

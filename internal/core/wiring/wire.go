@@ -2,10 +2,8 @@ package wiring
 
 import (
 	"math"
-	"slices"
 
 	"zaino/internal/core/fitout"
-	"zaino/internal/core/module"
 	"zaino/internal/core/plan"
 	"zaino/internal/core/power"
 	"zaino/internal/core/quantity"
@@ -56,6 +54,8 @@ type Wire struct {
 	Mass      float64         `json:"mass" doc:"of its cable, kg"`
 	Proposed  bool            `json:"proposed" doc:"nothing of it was changed or agreed to"`
 	Others    bool            `json:"others" doc:"another workshop finishes it: tagged and locked out"`
+	End       string          `json:"end" doc:"id of the item at its end; empty for none"`
+	Path      []fitout.Point  `json:"path" doc:"along the three axes from what feeds it to its end; empty where one has no place"`
 
 	given    fitout.Circuit
 	item     string // at its end
@@ -99,128 +99,6 @@ func BoardOf(p *plan.Plan) *Board {
 	})
 }
 
-// heavy is the current from which a line starts at the battery and not at a panel, A.
-const heavy = 40
-
-// gather finds every line that there has to be.
-func (b *Board) gather() {
-	for i := range b.E.Systems {
-		s := &b.E.Systems[i]
-		if b.Setup.Systems[i].Aboard() {
-			for k := range b.E.Panels {
-				if p := &b.E.Panels[k]; p.System == s.ID {
-					b.add(s, Wire{Of: p.ID, Kind: PanelLine, Name: p.Name, DropMost: steady, item: p.Item})
-				}
-			}
-			b.loads(i, s)
-			b.inverters(s)
-			b.chargers(s)
-		}
-	}
-	b.links()
-}
-
-// What a circuit may lose of its nominal voltage: charging, cooling and electronics; lights,
-// pumps and the rest.
-const (
-	steady = 0.03
-	easy   = 0.10
-)
-
-func (b *Board) loads(system int, s *fitout.PowerSystem) {
-	for k := range b.E.Loads {
-		d := &b.E.Loads[k]
-		if d.System != s.ID || d.Inverter != "" || d.Port != "" || !b.Setup.There(d.Item) {
-			continue
-		}
-		watts := d.Watts
-		if watts == 0 && d.Heat != nil {
-			watts = 3 * d.Heat.Mean // while it runs: about a third of the time
-		}
-		line := Wire{Of: d.ID, Kind: LoadLine, Name: d.Name, DropMost: easy, item: d.Item, Others: d.Others,
-			Amps: watts * d.Count / power.WorkingVoltage(s, power.LowLoad)}
-		if d.Electronic || d.Use == fitout.UseHeat {
-			line.DropMost = steady
-		}
-		b.add(s, line)
-	}
-}
-
-func (b *Board) inverters(s *fitout.PowerSystem) {
-	for k := range b.E.Inverters {
-		d := &b.E.Inverters[k]
-		if d.System != s.ID || s.Kind == fitout.StationSystem || !b.Setup.There(d.Item) {
-			continue
-		}
-		b.add(s, Wire{Of: d.ID, Kind: InverterLine, Name: d.Name, DropMost: steady, item: d.Item,
-			Amps: power.InverterInput(d.Watts, d.Standby, power.WorkingVoltage(s, power.LowInverter), d.Efficiency)})
-	}
-}
-
-// chargers are those that charge a system, what feeds them, and sources that need none.
-func (b *Board) chargers(s *fitout.PowerSystem) {
-	for k := range b.E.Chargers {
-		d := &b.E.Chargers[k]
-		if d.System != s.ID || !b.Setup.There(d.Item) {
-			continue
-		}
-		if d.Port == "" {
-			b.add(s, Wire{Of: d.ID, Kind: ChargerLine, Name: d.Name, DropMost: steady, item: d.Item, Amps: d.Amps})
-		}
-		if from := b.systemOf(d.From); from != nil {
-			b.add(from, Wire{Of: d.ID + "-in", Kind: InputLine, Name: d.Name + ", input", DropMost: steady, item: d.Item,
-				Amps: power.ChargerInput(d.Amps, power.Charging(s), power.WorkingVoltage(from, power.LowCharger), d.Efficiency)})
-		}
-	}
-	for k := range b.E.Sources {
-		d := &b.E.Sources[k]
-		if !b.Setup.There(d.Item) || d.Kind == fitout.Mains || d.Kind == fitout.Generator {
-			continue
-		}
-		through := slices.IndexFunc(b.E.Chargers, func(c fitout.Charger) bool { return c.ID == d.Charger })
-		switch {
-		case through >= 0 && b.E.Chargers[through].System == s.ID && d.Kind == fitout.Solar:
-			line := Wire{Of: d.ID, Kind: SourceLine, Name: d.Name, DropMost: steady, item: d.Item,
-				fromItem: b.E.Chargers[through].Item, Amps: d.Watts / panelVolts(d)}
-			line.From, line.FromName, line.System = d.Charger, b.E.Chargers[through].Name, s.ID
-			b.Lines = append(b.Lines, line)
-		case through < 0 && d.System == s.ID && (s.Kind == fitout.HouseSystem || s.Kind == fitout.TrailerSystem):
-			amps := d.Amps
-			if amps == 0 {
-				amps = d.Watts / power.Charging(s)
-			}
-			b.add(s, Wire{Of: d.ID, Kind: SourceLine, Name: d.Name, DropMost: steady, item: d.Item, Amps: amps})
-		}
-	}
-}
-
-// panelVolts is the voltage at which a panel works, V: 0.82 of its open voltage, 18 V where
-// nobody says it.
-func panelVolts(d *fitout.PowerSource) float64 {
-	if d.Open > 0 {
-		return 0.82 * d.Open
-	}
-	return 18
-}
-
-// usualLink is what a link between two systems carries where its rating is not said, A.
-const usualLink = 100
-
-func (b *Board) links() {
-	for k := range b.E.Links {
-		d := &b.E.Links[k]
-		from, to := b.systemOf(d.From), b.systemOf(d.To)
-		if from == nil || to == nil || !b.Setup.There(d.Item) {
-			continue
-		}
-		line := Wire{Of: d.ID, Kind: LinkLine, Name: d.Name, DropMost: steady, item: to.Item, Far: true, Amps: d.Amps}
-		if d.Amps == 0 {
-			line.Amps = usualLink
-		}
-		b.add(from, line)
-	}
-}
-
 func (b *Board) systemOf(id string) *fitout.PowerSystem {
 	for i := range b.E.Systems {
 		if b.E.Systems[i].ID == id && b.Setup.Systems[i].Aboard() {
@@ -228,21 +106,6 @@ func (b *Board) systemOf(id string) *fitout.PowerSystem {
 		}
 	}
 	return nil
-}
-
-// add gives a line to a system, from what feeds it.
-func (b *Board) add(s *fitout.PowerSystem, line Wire) {
-	line.System, line.From, line.FromName, line.fromItem = s.ID, s.ID, s.Name, s.Item
-	if given := b.given(line.Of); given != nil && given.From != "" && given.From != line.Of {
-		if p := b.panel(given.From); p != nil && p.System == s.ID {
-			line.From, line.FromName, line.fromItem = p.ID, p.Name, p.Item
-		}
-	} else if line.Kind == LoadLine && line.Amps <= heavy {
-		if p := b.nearest(s.ID, line.item); p != nil {
-			line.From, line.FromName, line.fromItem = p.ID, p.Name, p.Item
-		}
-	}
-	b.Lines = append(b.Lines, line)
 }
 
 func (b *Board) given(of string) *fitout.Circuit {
@@ -263,93 +126,6 @@ func (b *Board) panel(id string) *fitout.SwitchPanel {
 	return nil
 }
 
-// nearest is the panel of a system that is nearest to an item, or the first, or nil.
-func (b *Board) nearest(system, item string) *fitout.SwitchPanel {
-	var best *fitout.SwitchPanel
-	shortest := math.Inf(1)
-	for i := range b.E.Panels {
-		p := &b.E.Panels[i]
-		if p.System != system {
-			continue
-		}
-		mm, known := b.along(p.Item, item)
-		if !known {
-			mm = 1e9
-		}
-		if mm < shortest {
-			best, shortest = p, mm
-		}
-	}
-	return best
-}
-
-// along is how far apart two items are along the three axes, mm; false where one has no
-// place.
-func (b *Board) along(from, to string) (float64, bool) {
-	i, k := b.Index(from), b.Index(to)
-	if i < 0 || k < 0 {
-		return 0, false
-	}
-	p, q := b.Items[i].At, b.Items[k].At
-	return math.Abs(p.X-q.X) + math.Abs(p.Y-q.Y) + math.Abs(p.Z-q.Z), true
-}
-
-// How a length is found by places: along the three axes, a share more for the way round,
-// and what a slide takes; where nothing has a place, a usual length, mm.
-const (
-	wayRound    = 1.15
-	usualLength = 3000
-	mainLength  = 400
-	shortestWay = 300
-)
-
-// length is how long the cable of a line is, one way, mm, and how that is known.
-func (b *Board) length(line *Wire) (mm float64, by string) {
-	if line.given.Length > 0 {
-		return line.given.Length, "measured"
-	}
-	if line.Kind == MainLine {
-		return mainLength, "assumed"
-	}
-	mm, known := b.along(line.fromItem, line.item)
-	if !known {
-		return usualLength, "assumed"
-	}
-	return max(shortestWay, mm*wayRound) + b.slideTakes(line.item), "places"
-}
-
-// slideTakes is what a slide takes of a cable, mm: half its travel where the cable is folded
-// or in a chain, all of it where it is taken up elastically.
-func (b *Board) slideTakes(item string) float64 {
-	i := b.Index(item)
-	if i < 0 {
-		return 0
-	}
-	of := &b.Items[i]
-	if of.In != nil {
-		if k := b.Index(of.In.Module); k >= 0 {
-			of = &b.Items[k]
-		}
-	}
-	if of.Module == nil || !slides[of.Module.Kind] {
-		return 0
-	}
-	travel := of.Module.Travel
-	if travel == 0 {
-		travel = module.Depth(of)
-	}
-	if of.Module.Follows == fitout.Elastic {
-		return travel
-	}
-	return travel / 2
-}
-
-// slides are the kinds whose contents travel.
-var slides = map[fitout.ModuleKind]bool{
-	fitout.FridgeSlide: true, fitout.Pantry: true, fitout.SlideTable: true, fitout.KitchenSlide: true, fitout.Drawers: true,
-	fitout.Trundle: true,
-}
-
 // complete works out cable and fuse of a line.
 func (b *Board) complete(line *Wire) {
 	if given := b.given(line.Of); given != nil {
@@ -363,6 +139,7 @@ func (b *Board) complete(line *Wire) {
 		line.Amps = b.onPanel(line.Of)
 	}
 	line.Length, line.LengthBy = b.length(line)
+	line.End, line.Path = line.item, b.path(line)
 	line.Ambient = Ambient(c.Hot)
 	main := b.main(line.System)
 	line.limited = main != nil && line.Kind != MainLine && main.FuseKind == fitout.ClassTFuse

@@ -15,6 +15,7 @@ const sheets: Partial<Record<Kind, string>> = {
   seat: 'vehicle/fitted',
   bay: 'vehicle/space',
   module: 'layout',
+  power: 'power',
 };
 
 /** Where to find a subject: its sheet, and the thing on it behind the #. */

@@ -17,6 +17,7 @@ const stages = [
     icon: 'bi-minecart-loaded',
     subjects: ['front-axle', 'rear-axle', 'gross', 'combination', 'ball', 'trailer', 'item'],
   },
+  { to: 'power', label: 'Power', icon: 'bi-battery-half', subjects: ['power'] },
 ];
 
 /** The stages in the order of the work; each mark shows whether something there stops the build. */

@@ -1,6 +1,21 @@
 /** Measures as people write them. The core's package quantity is the model; both are held to its testdata/vectors.json. */
 export type Kind =
-  'length' | 'mass' | 'volume' | 'distance' | 'rate' | 'temperature' | 'consumption' | 'angle' | 'power' | 'energy' | 'charge' | 'current' | 'voltage' | 'time' | 'copper' | 'plain';
+  | 'length'
+  | 'mass'
+  | 'volume'
+  | 'distance'
+  | 'rate'
+  | 'temperature'
+  | 'consumption'
+  | 'angle'
+  | 'power'
+  | 'energy'
+  | 'charge'
+  | 'current'
+  | 'voltage'
+  | 'time'
+  | 'copper'
+  | 'plain';
 export type System = 'metric' | 'us';
 
 export const MM_PER_INCH = 25.4;

@@ -1,6 +1,6 @@
 import { useMemo, useRef } from 'react';
 
-import type { Finding } from '../api/types';
+import type { Finding, Wire } from '../api/types';
 import { useSnapshot } from '../document/SessionContext';
 import { formatChange, formatQuantity } from '../quantity/format';
 import { BayShape } from './BayShape';
@@ -18,10 +18,12 @@ interface Props {
   /** What the chosen finding is about; an axle or the whole is marked. */
   subject?: Finding['subject']['kind'] | undefined;
   onSelect: (id: string | undefined) => void;
+  /** A cable whose way is drawn. */
+  run?: Wire;
 }
 
 /** The vehicle from its left side, front to the left, with every item at its station. */
-export function Scene({ width = 860, height, selected, subject, onSelect }: Props) {
+export function Scene({ width = 860, height, selected, subject, onSelect, run }: Props) {
   const snapshot = useSnapshot();
   const { job, assessment } = snapshot;
   const svg = useRef<SVGSVGElement>(null);
@@ -72,6 +74,12 @@ export function Scene({ width = 860, height, selected, subject, onSelect }: Prop
             named={named.has(s.item.id) && s.item.id !== selected}
           />
         ))}
+        {run && run.path.length > 1 && (
+          <path
+            className="cable-run"
+            d={run.path.map((p, i) => `${i === 0 ? 'M' : 'L'}${drawX(w, p.x)} ${drawY(w, p.z)}`).join('')}
+          />
+        )}
         <AxleArrows w={w} subject={subject} />
         <g
           className={`centre ${subject && !['item', 'front-axle', 'rear-axle'].includes(subject) ? 'pointed' : ''}`}

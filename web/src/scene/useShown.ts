@@ -13,8 +13,8 @@ export function useShown() {
     setSelected(id);
     setSubject(undefined);
   }, []);
-  const onShow = useCallback(({ subject: about }: Finding) => {
-    setSelected(about.kind === 'item' ? about.id : undefined);
+  const onShow = useCallback(({ subject: about, with: others }: Finding) => {
+    setSelected(about.kind === 'item' ? about.id : about.kind === 'power' ? others[0] : undefined);
     setSubject(about.kind);
   }, []);
   return { selected, subject, onSelect, onShow };

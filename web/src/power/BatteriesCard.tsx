@@ -1,0 +1,426 @@
+import type { Inverter, PowerSystem } from '../api/types';
+import { AddButton } from '../components/ListButtons';
+import { Panel } from '../components/Panel';
+import { SelectField } from '../components/SelectField';
+import { ThingTable } from '../components/ThingTable';
+import { drop, newId, on } from '../document/things';
+import { chemistries, linkKinds, systemKinds } from '../words/power';
+import { Choose } from './Choose';
+import { usePower } from './usePower';
+
+/** Systems with their batteries, inverters, and what joins systems. */
+export function BatteriesCard() {
+  const { electrics, power, edit, input, box, say, variant } = usePower();
+  const systems = [
+    { value: '', label: 'Nothing yet' },
+    ...electrics.systems.map((s) => ({ value: s.id, label: s.name })),
+  ];
+  const items = [
+    { value: '', label: 'No thing of the ledger' },
+    ...variant.items.filter((i) => i.seat === '').map((i) => ({ value: i.id, label: i.name })),
+  ];
+  const add = (kind: PowerSystem['kind'], name: string) =>
+    edit(`Add ${name.toLowerCase()}`, (e) => {
+      e.systems.push({
+        id: newId([...e.systems, ...variant.items], kind),
+        name,
+        kind,
+        voltage: 12,
+        battery: {
+          chemistry: kind === 'start' ? 'flooded' : 'lfp',
+          capacity: kind === 'start' ? 80 : 100,
+          parallel: 1,
+          usable: 0,
+          charge: 0,
+          discharge: 0,
+          resistance: 0,
+          heated: false,
+          vented: false,
+          warmer: 0,
+        },
+        full: 1,
+        reserve: 0,
+        isolator: false,
+        meter: false,
+        item: '',
+        ports: [],
+      });
+    });
+  const addLink = () =>
+    edit('Add link', (e) => {
+      e.links.push({
+        id: newId([...e.links, ...variant.items], 'link'),
+        name: 'New link',
+        kind: 'emergency',
+        from: e.systems[0]?.id ?? '',
+        to: e.systems[1]?.id ?? '',
+        amps: 0,
+        close: 0,
+        open: 0,
+        breakFirst: false,
+        byHand: true,
+        item: '',
+      });
+    });
+  const system = (id: string, set: (s: PowerSystem) => void) => (e: typeof electrics) => on(e.systems, id, set);
+  const inverter = (id: string, set: (i: Inverter) => void) => (e: typeof electrics) => on(e.inverters, id, set);
+  type Figure = 'capacity' | 'parallel' | 'charge' | 'discharge' | 'resistance' | 'warmer';
+  const figure =
+    (label: string, key: Figure, kind: Parameters<typeof input>[2], zero = true) =>
+    (s: PowerSystem) =>
+      input(
+        `${label} of ${s.name}`,
+        s.battery[key],
+        kind,
+        (e, v) => on(e.systems, s.id, (x) => (x.battery[key] = v)),
+        zero,
+      );
+  const share = (label: string, value: number, set: (s: PowerSystem, share: number) => void) => (s: PowerSystem) =>
+    input(`${label} ${s.name}, %`, value * 100, 'plain', (e, v) => on(e.systems, s.id, (x) => set(x, v / 100)), true);
+  const house = (electrics.systems.find((s) => s.kind === 'house') ?? electrics.systems[0])?.id ?? '';
+  return (
+    <Panel
+      title="Batteries"
+      className="wide"
+      actions={
+        <>
+          <Choose
+            label={house ? 'Choose another house battery' : 'Choose a battery'}
+            system={house}
+            of={(c) => c.device?.system?.kind === 'house'}
+          />
+          <Choose label="Choose a station" system="" of={(c) => c.device?.system?.kind === 'station'} />
+          <Choose
+            label="Choose an inverter"
+            system={house}
+            of={(c) => c.device?.inverter !== undefined && !c.device.system && !c.device.panel}
+          />
+          <AddButton label="Add battery" onClick={() => add('house', 'House battery')} />
+          <AddButton label="Add starting battery" onClick={() => add('start', 'Starting battery')} />
+          <AddButton label="Add link" onClick={addLink} />
+        </>
+      }
+    >
+      <ThingTable
+        label="Batteries"
+        what="Battery"
+        things={electrics.systems}
+        empty="No battery yet. The one that starts the engine belongs here too, with its alternator among the sources."
+        onRename={(s, name) =>
+          edit(
+            `Name of ${s.name}`,
+            system(s.id, (x) => (x.name = name)),
+          )
+        }
+        onRemove={(s) => edit(`Remove ${s.name}`, (e) => drop(e.systems, s.id))}
+        columns={[
+          {
+            head: 'For',
+            words: true,
+            cell: (s) => (
+              <SelectField
+                label={`What ${s.name} is for`}
+                value={s.kind}
+                options={systemKinds}
+                onCommit={(kind) =>
+                  edit(
+                    `What ${s.name} is for`,
+                    system(s.id, (x) => (x.kind = kind)),
+                  )
+                }
+              />
+            ),
+          },
+          {
+            head: 'Of',
+            words: true,
+            cell: (s) => (
+              <SelectField
+                label={`Chemistry of ${s.name}`}
+                value={s.battery.chemistry}
+                options={chemistries}
+                onCommit={(c) =>
+                  edit(
+                    `Chemistry of ${s.name}`,
+                    system(s.id, (x) => (x.battery.chemistry = c)),
+                  )
+                }
+              />
+            ),
+          },
+          {
+            head: 'V',
+            cell: (s) =>
+              input(`Voltage of ${s.name}`, s.voltage, 'voltage', (e, v) =>
+                on(e.systems, s.id, (x) => (x.voltage = v)),
+              ),
+          },
+          { head: 'Ah', cell: figure('Capacity', 'capacity', 'charge', false) },
+          { head: '×', title: 'In parallel', cell: figure('Number in parallel', 'parallel', 'plain', false) },
+          {
+            head: 'Charge A',
+            title: 'Greatest charging current',
+            cell: figure('Charging current', 'charge', 'current'),
+          },
+          {
+            head: 'Gives A',
+            title: 'Greatest lasting current',
+            cell: figure('Lasting current', 'discharge', 'current'),
+          },
+        ]}
+        below={(s) => (
+          <tr className="more-row">
+            <td colSpan={10}>
+              <span className="battery-more">
+                <SelectField
+                  label={`Thing of the ledger that ${s.name} is`}
+                  value={items.some((i) => i.value === s.item) ? s.item : ''}
+                  options={items}
+                  onCommit={(id) =>
+                    edit(
+                      `Thing that ${s.name} is`,
+                      system(s.id, (x) => (x.item = id)),
+                    )
+                  }
+                />
+                <label className="switch-line">
+                  {box(`${s.name} has an isolator in reach`, s.isolator, (e, v) =>
+                    on(e.systems, s.id, (x) => (x.isolator = v)),
+                  )}
+                  isolator
+                </label>
+                <label className="switch-line">
+                  {box(`${s.name} has a meter`, s.meter, (e, v) => on(e.systems, s.id, (x) => (x.meter = v)))}
+                  meter
+                </label>
+                <label className="switch-line">
+                  {box(`${s.name} warms itself`, s.battery.heated, (e, v) =>
+                    on(e.systems, s.id, (x) => (x.battery.heated = v)),
+                  )}
+                  heated
+                </label>
+                <label className="switch-line">
+                  {box(`The box of ${s.name} breathes to the outside`, s.battery.vented, (e, v) =>
+                    on(e.systems, s.id, (x) => (x.battery.vented = v)),
+                  )}
+                  vented
+                </label>
+                <span className="warmer">
+                  {share('Usable of', s.battery.usable, (x, v) => (x.battery.usable = v))(s)}
+                  <span>% usable</span>
+                </span>
+                <span className="warmer">
+                  {share('Kept in', s.reserve, (x, v) => (x.reserve = v))(s)}
+                  <span>% kept in reserve</span>
+                </span>
+                <span className="warmer">
+                  {share('Charge at the start of', s.full, (x, v) => (x.full = v))(s)}
+                  <span>% at the start</span>
+                </span>
+                <span className="warmer">
+                  {figure('Resistance', 'resistance', 'plain')(s)}
+                  <span>mΩ inside</span>
+                </span>
+                <span className="warmer">
+                  {figure('Degrees warmer than outside', 'warmer', 'plain')(s)}
+                  <span>° warmer than outside</span>
+                </span>
+                <span className="hint figure">
+                  {usableOf(
+                    power?.systems.find((f) => f.id === s.id),
+                    say,
+                  )}
+                </span>
+              </span>
+            </td>
+          </tr>
+        )}
+      />
+      {electrics.inverters.length > 0 && (
+        <ThingTable
+          label="Inverters"
+          what="Inverter"
+          things={electrics.inverters}
+          onRename={(i, name) =>
+            edit(
+              `Name of ${i.name}`,
+              inverter(i.id, (x) => (x.name = name)),
+            )
+          }
+          onRemove={(i) => edit(`Remove ${i.name}`, (e) => drop(e.inverters, i.id))}
+          columns={[
+            {
+              head: 'On',
+              words: true,
+              cell: (i) => (
+                <SelectField
+                  label={`Battery of ${i.name}`}
+                  value={systems.some((o) => o.value === i.system) ? i.system : ''}
+                  options={systems}
+                  onCommit={(v) =>
+                    edit(
+                      `Battery of ${i.name}`,
+                      inverter(i.id, (x) => (x.system = v)),
+                    )
+                  }
+                />
+              ),
+            },
+            {
+              head: 'W',
+              cell: (i) =>
+                input(`Watts of ${i.name}`, i.watts, 'power', (e, v) => on(e.inverters, i.id, (x) => (x.watts = v))),
+            },
+            {
+              head: 'Start W',
+              cell: (i) =>
+                input(
+                  `Watts for a moment of ${i.name}`,
+                  i.surge,
+                  'power',
+                  (e, v) => on(e.inverters, i.id, (x) => (x.surge = v)),
+                  true,
+                ),
+            },
+            {
+              head: 'Waits W',
+              cell: (i) =>
+                input(
+                  `Standby of ${i.name}`,
+                  i.standby,
+                  'power',
+                  (e, v) => on(e.inverters, i.id, (x) => (x.standby = v)),
+                  true,
+                ),
+            },
+            {
+              head: 'η %',
+              title: 'Efficiency',
+              cell: (i) =>
+                input(
+                  `Efficiency of ${i.name}, %`,
+                  i.efficiency * 100,
+                  'plain',
+                  (e, v) => on(e.inverters, i.id, (x) => (x.efficiency = v / 100)),
+                  true,
+                ),
+            },
+            {
+              head: 'Stays on',
+              centred: true,
+              cell: (i) => box(`${i.name} stays on`, i.always, (e, v) => on(e.inverters, i.id, (x) => (x.always = v))),
+            },
+            {
+              head: 'Switch',
+              title: 'A switch is in reach when all is packed',
+              centred: true,
+              cell: (i) =>
+                box(`${i.name} has a switch in reach`, i.remote, (e, v) =>
+                  on(e.inverters, i.id, (x) => (x.remote = v)),
+                ),
+            },
+            {
+              head: 'RCD proven',
+              title: 'Its sockets are protected by a residual-current device that was proven with it',
+              centred: true,
+              cell: (i) =>
+                box(`The residual-current device of ${i.name} was proven`, i.bonded, (e, v) =>
+                  on(e.inverters, i.id, (x) => (x.bonded = v)),
+                ),
+            },
+            {
+              head: 'At most',
+              cell: (i) => {
+                const f = power?.inverters.find((x) => x.id === i.id);
+                return f ? (
+                  <span className="figure">
+                    {say(f.watts, 'power')}
+                    <small>{say(f.input, 'current')} at full</small>
+                  </span>
+                ) : null;
+              },
+            },
+          ]}
+        />
+      )}
+      {electrics.links.length > 0 && (
+        <ThingTable
+          label="Links between batteries"
+          what="Link"
+          things={electrics.links}
+          onRename={(l, name) => edit(`Name of ${l.name}`, (e) => on(e.links, l.id, (x) => (x.name = name)))}
+          onRemove={(l) => edit(`Remove ${l.name}`, (e) => drop(e.links, l.id))}
+          columns={[
+            {
+              head: 'Kind',
+              words: true,
+              cell: (l) => (
+                <SelectField
+                  label={`Kind of ${l.name}`}
+                  value={l.kind}
+                  options={linkKinds}
+                  onCommit={(kind) => edit(`Kind of ${l.name}`, (e) => on(e.links, l.id, (x) => (x.kind = kind)))}
+                />
+              ),
+            },
+            ...(['from', 'to'] as const).map((end) => ({
+              head: end === 'from' ? 'From' : 'To',
+              words: true,
+              cell: (l: (typeof electrics.links)[number]) => (
+                <SelectField
+                  label={`${l.name} ${end}`}
+                  value={systems.some((o) => o.value === l[end]) ? l[end] : ''}
+                  options={systems}
+                  onCommit={(v) => edit(`Ends of ${l.name}`, (e) => on(e.links, l.id, (x) => (x[end] = v)))}
+                />
+              ),
+            })),
+            {
+              head: 'A',
+              cell: (l) =>
+                input(`Rating of ${l.name}`, l.amps, 'current', (e, v) => on(e.links, l.id, (x) => (x.amps = v)), true),
+            },
+            {
+              head: 'Closes V',
+              cell: (l) =>
+                input(
+                  `Closing voltage of ${l.name}`,
+                  l.close,
+                  'voltage',
+                  (e, v) => on(e.links, l.id, (x) => (x.close = v)),
+                  true,
+                ),
+            },
+            {
+              head: 'Opens V',
+              cell: (l) =>
+                input(
+                  `Opening voltage of ${l.name}`,
+                  l.open,
+                  'voltage',
+                  (e, v) => on(e.links, l.id, (x) => (x.open = v)),
+                  true,
+                ),
+            },
+            {
+              head: 'Breaks first',
+              title: 'Parts the one before it joins the other',
+              centred: true,
+              cell: (l) =>
+                box(`${l.name} breaks first`, l.breakFirst, (e, v) => on(e.links, l.id, (x) => (x.breakFirst = v))),
+            },
+          ]}
+        />
+      )}
+    </Panel>
+  );
+}
+
+function usableOf(
+  f: { usable: number; aboard: boolean; peak: number; discharge: number } | undefined,
+  say: (v: number, k: 'charge' | 'current') => string,
+) {
+  if (!f) return '';
+  if (!f.aboard) return 'does not come along in the state shown';
+  return `${say(f.usable, 'charge')} usable; asked for ${say(f.peak, 'current')} at once of ${say(f.discharge, 'current')}`;
+}

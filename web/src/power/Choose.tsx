@@ -1,0 +1,58 @@
+import { useQuery } from '@tanstack/react-query';
+import { useId } from 'react';
+
+import { answer, api, Refused } from '../api/client';
+import type { Component } from '../api/types';
+import { useSession, useSnapshot } from '../document/SessionContext';
+import { formatQuantity } from '../quantity/format';
+
+/** Puts a component of the catalogue into the electrics and the vehicle, where there is room; the axles follow. */
+export function Choose({
+  label,
+  system,
+  of,
+}: {
+  label: string;
+  /** Id of the system that it is joined to; empty for the first. */
+  system: string;
+  of: (component: Component) => boolean;
+}) {
+  const session = useSession();
+  const { job } = useSnapshot();
+  const id = useId();
+  const { data } = useQuery({
+    queryKey: ['components'],
+    queryFn: () => answer(api.GET('/api/components')),
+    staleTime: Infinity,
+  });
+  const shown = (data ?? []).filter((c) => c.device && of(c));
+  const take = (component: string) => {
+    const name = shown.find((c) => c.id === component)?.item.name ?? component;
+    session
+      .derive(`Choose ${name}`, (j) =>
+        answer(
+          api.POST('/api/fix', { body: { edits: [{ kind: 'equip', id: system, with: component, value: 0 }], job: j } }),
+        ),
+      )
+      .catch((e: unknown) =>
+        session.tell(e instanceof Refused ? e.message : 'The server does not answer; nothing was chosen.'),
+      );
+  };
+  return (
+    <select
+      id={id}
+      className="form-select form-select-sm choose"
+      aria-label={label}
+      value=""
+      onChange={(event) => event.target.value !== '' && take(event.target.value)}
+    >
+      <option value="">{label} …</option>
+      {shown.map((c) => (
+        <option key={`${c.own} ${c.id}`} value={c.id}>
+          {c.item.name}, {formatQuantity(c.item.mass, 'mass', job.units)}
+          {c.item.price > 0 && `, about ${Math.round(c.item.price / 100)} ${job.brief.currency}`}
+        </option>
+      ))}
+    </select>
+  );
+}
