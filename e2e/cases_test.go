@@ -119,7 +119,7 @@ func TestBalanceIsMended(t *testing.T) {
 	p.enter("On the front axle", "0.45")
 	p.stage("Load")
 	p.waitText("[data-rule=front-light]", "Front axle carries only 44 %")
-	p.press("More ways to mend it")
+	p.click("[data-rule=front-light] .mend > button")
 	p.waitFor("document.querySelectorAll('[data-mend]').length > 0")
 	p.waitText(".mends", "trailer")
 	p.press("Try it: Load the trailer further back")

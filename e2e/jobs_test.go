@@ -16,7 +16,7 @@ func TestListOfJobs(t *testing.T) {
 	p.see("[data-job=river-gauging]")
 	assert.Equal(t, 3, p.count("[data-job]"))
 	assert.Contains(t, p.text("[data-job=river-gauging]"), "1 stop", "the first demo job is over its rear axle")
-	assert.Contains(t, p.text("[data-job=queen-bees]"), "4 cautions")
+	assert.Contains(t, p.text("[data-job=queen-bees]"), "4 stops", "its incubator would go cold")
 
 	p.enter("Search jobs", "wrenquill bees")
 	p.waitFor("document.querySelectorAll('[data-job]').length === 0")

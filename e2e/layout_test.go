@@ -45,12 +45,7 @@ func part(view, id string) string {
 // dragPart drags a part in a view by so many px.
 func (p *page) dragPart(view, id string, dx, dy float64) {
 	p.t.Helper()
-	x, y := p.place(part(view, id))
-	p.do(chromedp.MouseEvent(chromedp.MousePressed, x, y, chromedp.ButtonLeft))
-	for n := 1.0; n <= 4; n++ {
-		p.do(chromedp.MouseEvent("mouseMoved", x+dx*n/4, y+dy*n/4, chromedp.ButtonLeft))
-	}
-	p.do(chromedp.MouseEvent("mouseReleased", x+dx, y+dy, chromedp.ButtonLeft))
+	p.drag(part(view, id), dx, dy)
 }
 
 // TestACanopyIsLaidOutByMouse places a fridge first, fills what is left with a

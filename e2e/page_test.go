@@ -129,6 +129,17 @@ func (p *page) clickOn(expression string) {
 	p.do(chromedp.MouseClickXY(x, y))
 }
 
+// drag drags what an expression names by so many px.
+func (p *page) drag(expression string, dx, dy float64) {
+	p.t.Helper()
+	x, y := p.place(expression)
+	p.do(chromedp.MouseEvent(chromedp.MousePressed, x, y, chromedp.ButtonLeft))
+	for n := 1.0; n <= 4; n++ {
+		p.do(chromedp.MouseEvent("mouseMoved", x+dx*n/4, y+dy*n/4, chromedp.ButtonLeft))
+	}
+	p.do(chromedp.MouseEvent("mouseReleased", x+dx, y+dy, chromedp.ButtonLeft))
+}
+
 // button is the button or link with a text or an accessible name.
 func button(name string) string {
 	return "[...document.querySelectorAll('button, a, [role=tab]')].find(b => [b.textContent.trim(), " +

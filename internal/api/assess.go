@@ -38,7 +38,7 @@ func (h handlers) registerAssess(api huma.API) {
 	ofJob(api, "load", "/api/load", func(j *fitout.Job) *loadOutput { return &loadOutput{report.LoadOf(j)} })
 	ofJob(api, "card", "/api/card", func(j *fitout.Job) *cardOutput { return &cardOutput{report.CardOf(j)} })
 	ofJob(api, "schools", "/api/schools", func(j *fitout.Job) *schoolsOutput {
-		return &schoolsOutput{brief.SchoolsOf(plan.Of(j))}
+		return &schoolsOutput{report.SchoolsOf(plan.Of(j))}
 	})
 	account := withJob("account", http.MethodPost, "/api/account")
 	huma.Register(api, account, func(_ context.Context, in *stateBody) (*accountOutput, error) {

@@ -41,7 +41,7 @@ var below = map[string]string{
 	"assess": "fitout plan words edit balance baseline brief fit limits offer power rating ride space wiring",
 
 	"mend":    "fitout load plan quantity words assess edit limits offer power rating",
-	"report":  "fitout load module plan words assess balance fit limits power rating space wiring",
+	"report":  "fitout load module plan words assess balance brief fit limits power rating space wiring",
 	"arrange": "fitout module plan words assess edit fit propose report",
 }
 

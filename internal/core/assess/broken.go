@@ -58,14 +58,22 @@ var expected = map[string]bool{"upgrade-uncertified": true, "extension-uncertifi
 // Further tells whether a plan breaks a rule that was not broken before. That the limit
 // which is mended comes close, or could be passed in another state, is no new matter.
 func (b Broken) Further(after *plan.Plan, mended *limits.Facts) bool {
-	for _, f := range Findings(after) {
-		if f.Severity == fitout.Note || b.knows(&f) || expected[f.Rule] {
-			continue
-		}
+	for _, f := range b.New(after) {
 		if f.Subject == mended.Subject && (f.Rule == mended.Rule+"-close" || f.Rule == mended.Rule+"-worst-over") {
 			continue
 		}
 		return true
 	}
 	return false
+}
+
+// New are the stops and cautions of a plan that were not there before.
+func (b Broken) New(after *plan.Plan) []fitout.Finding {
+	var found []fitout.Finding
+	for _, f := range Findings(after) {
+		if f.Severity != fitout.Note && !b.knows(&f) && !expected[f.Rule] {
+			found = append(found, f)
+		}
+	}
+	return found
 }

@@ -37,7 +37,7 @@ type Way struct {
 type Number struct {
 	Label string  `json:"label"`
 	Value float64 `json:"value"`
-	Kind  string  `json:"kind" enum:"mass,length,volume,price" doc:"a price is a level from 1, cheap, to 4"`
+	Kind  string  `json:"kind" enum:"mass,length,volume,price,charge,energy,current,percent" doc:"a price is a level from 1, cheap, to 4"`
 }
 
 // Argument speaks for or against a way.
@@ -92,6 +92,32 @@ func (w *Way) number(label string, value float64, kind string) *Way {
 	w.Numbers = append(w.Numbers, Number{label, value, kind})
 	return w
 }
+
+// Figure adds a number that is known of a way from elsewhere; Speaks an argument, for it with
+// a weight of 1 to 3, against it with −1 to −3. Decide is to be called afterwards.
+func (w *Way) Figure(label string, value float64, kind string) { w.number(label, value, kind) }
+
+// Speaks adds an argument for or against the way.
+func (w *Way) Speaks(weight int, format string, args ...any) {
+	if weight < 0 {
+		w.con(-weight, format, args...)
+		return
+	}
+	w.pro(weight, format, args...)
+}
+
+// Way is a way of a school by its id, or nil.
+func (c *School) Way(id string) *Way {
+	for _, w := range c.Ways {
+		if w.ID == id {
+			return w
+		}
+	}
+	return nil
+}
+
+// Decide picks the way that the arguments speak for.
+func (c *School) Decide(b *fitout.Brief) { c.decide(b) }
 
 // pro adds an argument for the way; con one against it.
 func (w *Way) pro(weight int, format string, args ...any) *Way {

@@ -21,7 +21,7 @@ func BringIn(j *fitout.Job, components []fitout.Component) (fitout.Job, []string
 		known[named.Item] = true
 		known[named.ID] = true
 	}
-	var came []string
+	came := []string{}
 	// What stores first, so that what runs has something to hang on.
 	for _, stores := range []bool{true, false} {
 		for i := range v.Items {

@@ -180,11 +180,37 @@ func placedItem(j *fitout.Job, c *fitout.Component, system string) fitout.Item {
 			}
 		}
 	}
-	item.At = fitout.Point{X: j.Vehicle.Wheelbase, Z: 1000}
-	if near != (fitout.Point{}) {
-		item.At = near
-	}
+	item.At = standsFree(p, item.Size, onRoof)
+	item.At.X = j.Vehicle.Stored(item.At.X, item.Behind)
 	return item
+}
+
+// standsFree is a place where nothing is measured: on the floor behind the cab, or on the
+// roof, the first that nothing else takes; between the axles where all is taken.
+func standsFree(p *plan.Plan, size fitout.Size, onRoof bool) fitout.Point {
+	const step = 100.0
+	o := &p.Vehicle.Outline
+	floor, from := o.FloorHeight, max(o.CabRear, o.Headboard)+20
+	if onRoof {
+		floor, from = o.Height+20, o.CabFront
+	}
+	rear := p.Vehicle.Wheelbase + o.RearOverhang
+	for z := floor; z < floor+1000; z += 3 * step {
+		for x := from; x+size.Length <= rear; x += step {
+			for y := -o.Width / 2; y+size.Width <= o.Width/2; y += step {
+				at := fitout.Point{X: x + size.Length/2, Y: y + size.Width/2, Z: z + size.Height/2}
+				trial := fitout.Item{At: at, Size: size}
+				box := trial.Box()
+				if !slices.ContainsFunc(p.Items, func(i fitout.Item) bool {
+					by := box.Overlap(i.Box())
+					return i.In == nil && min(by.X, by.Y, by.Z) > 0
+				}) {
+					return at
+				}
+			}
+		}
+	}
+	return fitout.Point{X: p.Vehicle.Wheelbase / 2, Z: floor + size.Height/2}
 }
 
 // freshID is an id that nothing has yet: the wanted one, or with a number behind it.

@@ -136,7 +136,7 @@ func tryPower(p *plan.Plan, components []fitout.Component, w way, id string, bef
 	after := plan.Of(&job)
 	look := power.LookAt(after)
 	at := slices.IndexFunc(look.E.Systems, func(s fitout.PowerSystem) bool { return s.ID == id })
-	if at < 0 || fails(after, at) || worse(p, after) || before.Further(after, &limits.Facts{}) {
+	if at < 0 || fails(after, at) || worse(p, after) || breaks(before.New(after)) {
 		return m, false
 	}
 	was, is := p.Load.Axles(), after.Load.Axles()
@@ -144,8 +144,15 @@ func tryPower(p *plan.Plan, components []fitout.Component, w way, id string, bef
 	m.Pads = limits.Of(after).PadsIn(limits.Of(after).Shown())
 	m.Reaches = fmt.Sprintf("%s: lowest %s before, %s after", look.E.Systems[at].Name,
 		p.Say.Percent(power.LookAt(p).Run.Systems[at].Lowest), p.Say.Percent(look.Run.Systems[at].Lowest))
-	m.Caution = "Estimates of sun and use. A licensed electrician connects it; never work on a live battery."
+	m.Caution = "Estimates of sun and use. What is put in is bolted to mounting points, and a licensed electrician connects it; " +
+		"never work on a live battery."
 	return m, true
+}
+
+// breaks tells whether something is found that a way brings with it and does not say: that
+// a new part has to be bolted down is said with every way.
+func breaks(found []fitout.Finding) bool {
+	return slices.ContainsFunc(found, func(f fitout.Finding) bool { return f.Rule != "restraint" })
 }
 
 // worse tells whether a limit is passed that was kept, or one is passed further.

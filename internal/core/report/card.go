@@ -8,6 +8,7 @@ import (
 	"zaino/internal/core/limits"
 	"zaino/internal/core/load"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/power"
 	"zaino/internal/core/rating"
 	"zaino/internal/core/space"
 	"zaino/internal/core/words"
@@ -24,6 +25,7 @@ type Card struct {
 	Room     []CardRoom   `json:"room" doc:"what may still be put where"`
 	Tyres    []string     `json:"tyres" doc:"notes on tyres, springs and airbags"`
 	Order    []string     `json:"order" doc:"tanks and vessels in the order of use"`
+	Power    []string     `json:"power" doc:"what there is to know of the batteries"`
 	Cautions []string     `json:"cautions"`
 }
 
@@ -42,7 +44,8 @@ func CardOf(j *fitout.Job) Card {
 	t := limits.Of(p)
 	c := Card{
 		Job: j.Name, Customer: j.Customer, Vehicle: j.Vehicle.Name, State: p.State(&p.Shown), Pads: t.PadsIn(t.Shown()),
-		Room: rooms(p, t), Tyres: tyreNotes(p), Order: []string{}, Cautions: cautions,
+		Room: rooms(p, t), Tyres: tyreNotes(p), Order: []string{}, Power: power.CardLines(p),
+		Cautions: cautions,
 	}
 	names := map[string]string{}
 	for _, tank := range j.Vehicle.Tanks {

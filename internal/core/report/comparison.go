@@ -12,6 +12,7 @@ import (
 	"zaino/internal/core/limits"
 	"zaino/internal/core/module"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/power"
 	"zaino/internal/core/words"
 )
 
@@ -28,6 +29,9 @@ type VariantFigures struct {
 	Centre   float64          `json:"centre" doc:"height of the centre of gravity, mm"`
 	Fitout   float64          `json:"fitout" doc:"mass of the modules without contents, kg"`
 	Price    float64          `json:"price" doc:"price level of material and hardware in points: panels by their area, runners by their length, bought parts by their mass"`
+	Nights   float64          `json:"nights" doc:"that its house battery lasts without sun, driven as planned; −1: no end; −2: no battery"`
+	Weakest  string           `json:"weakest" doc:"of its batteries, and when; empty for none"`
+	Bought   int              `json:"bought" doc:"price of what has one, cents"`
 	Stops    int              `json:"stops" doc:"findings that stop it"`
 	Cautions int              `json:"cautions"`
 	Notes    int              `json:"notes"`
@@ -79,6 +83,10 @@ func VariantOf(s, first *plan.Plan, findings []fitout.Finding) VariantFigures {
 	f.Sides = corners.FrontRight + corners.RearRight - corners.FrontLeft - corners.RearLeft
 	table, scene := limits.Of(s), fit.Of(s)
 	f.Pads = table.PadsIn(table.Shown())
+	f.Nights, f.Weakest = power.Endurance(s)
+	for i := range s.Items {
+		f.Bought += s.Items[i].Price
+	}
 	changes := map[string]string{}
 	for _, d := range f.Differs {
 		changes[d.ID] = d.Kind

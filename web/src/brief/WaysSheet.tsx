@@ -147,7 +147,11 @@ function OneWay({
           <li key={n.label}>
             {n.label}{' '}
             <span className="figure">
-              {n.kind === 'price' ? `${n.value} of 4` : formatQuantity(n.value, n.kind, units)}
+              {n.kind === 'price'
+                ? `${n.value} of 4`
+                : n.kind === 'percent'
+                  ? `${Math.round(n.value)}\u202f%`
+                  : formatQuantity(n.value, n.kind, units)}
             </span>
           </li>
         ))}

@@ -95,6 +95,13 @@ export function CardPage() {
             <li key={t}>{t}</li>
           ))}
         </ul>
+        {card.power.length > 0 && (
+          <ul aria-label="Batteries">
+            {card.power.map((t) => (
+              <li key={t}>{t}</li>
+            ))}
+          </ul>
+        )}
         {shut.length > 0 && (
           <>
             <h3>Before driving off</h3>

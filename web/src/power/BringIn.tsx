@@ -8,6 +8,7 @@ export function BringIn() {
   const session = useSession();
   const [busy, setBusy] = useState(false);
   const bring = () => {
+    if (busy) return;
     setBusy(true);
     let came: string[] = [];
     session
@@ -29,7 +30,7 @@ export function BringIn() {
       .finally(() => setBusy(false));
   };
   return (
-    <button type="button" className="btn btn-sm btn-primary" onClick={bring} disabled={busy}>
+    <button type="button" className="btn btn-sm btn-primary" onClick={bring} aria-busy={busy}>
       Bring in what has a plug
     </button>
   );

@@ -56,6 +56,12 @@ export function Comparison({ figures, job, onEdit, onAdopt, onRemove }: Props) {
     },
     { label: 'Highest daily thing', cell: (f) => (f.highest > 0 ? say(f.highest, 'length') : '–') },
     { label: 'Steps to daily things', cell: (f) => String(f.steps) },
+    {
+      label: 'Nights without sun',
+      cell: (f) => (f.nights === -2 ? '–' : f.nights < 0 ? 'no end' : String(f.nights)),
+    },
+    { label: 'Weakest battery', cell: (f) => f.weakest || '–' },
+    { label: 'Parts with a price', cell: (f) => `${Math.round(f.bought / 100)} ${job.brief.currency}`.trim() },
     { label: 'Price level, points', cell: (f) => Math.round(f.price).toString() },
     { label: 'Findings', cell: (f) => `${f.stops} stop, ${f.cautions} caution, ${f.notes} note` },
   ];
