@@ -154,3 +154,38 @@ func TestTheSheetsForAnElectrician(t *testing.T) {
 	}
 	assert.Greater(t, texts, 20)
 }
+
+// TestTheMonitorStandsBesideThePlan connects the simulated monitor that runs beside the demo,
+// sees its figures and where they part from the plan, and a port where nobody answers says so.
+func TestTheMonitorStandsBesideThePlan(t *testing.T) {
+	s := startDemo(t)
+	p := open(t, s.url+"/jobs/river-gauging/power/monitor")
+	p.waitText(".stage-forms", "A simulated monitor runs there")
+	p.press("Connect")
+	p.waitText("[data-monitor-charge]", "%")
+	p.waitText("[data-beside]", "plan")
+	p.press("Disconnect")
+	p.waitFor(button("Connect"))
+	p.enter("Address of the monitor", "127.0.0.1:1")
+	p.waitText("[role=alert]", "such as 127.0.0.1:8350")
+	p.enter("Address of the monitor", "192.0.2.7:8350")
+	p.waitText("[role=alert]", "is not on this machine")
+	p.visit(s.url + "/jobs/river-gauging/power/monitor")
+	p.waitText("[data-beside]", "plan")
+}
+
+// TestGearWithAPlugComesIn says in the brief what a thing draws; one press makes it a load.
+func TestGearWithAPlugComesIn(t *testing.T) {
+	s := startDemo(t)
+	p := open(t, s.url+"/jobs/river-gauging/brief/gear")
+	p.press("Add gear")
+	p.enter("Name of New thing", "Drone charger")
+	p.press("Add a note or a plug on Drone charger")
+	p.enter("Watts of the plug of Drone charger", "65")
+	p.enter("Hours a day of Drone charger", "2")
+	p.stage("Power")
+	p.press("Bring in what has a plug")
+	p.waitText(".notice", "Drone charger")
+	p.waitText("[aria-label=Loads]", "")
+	p.waitFor("[...document.querySelectorAll('[aria-label=Loads] input')].some(i => i.value === 'Drone charger')")
+}

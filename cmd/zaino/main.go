@@ -30,7 +30,7 @@ func main() {
 		SilenceErrors: true,
 	}
 	root.CompletionOptions.DisableDefaultCmd = true
-	root.AddCommand(serveCommand(), demoCommand(), assessCommand(), exportCommand(), importCommand(),
+	root.AddCommand(serveCommand(), demoCommand(), simulateCommand(), assessCommand(), exportCommand(), importCommand(),
 		backupCommand(), restoreCommand(), openAPICommand(), versionCommand())
 	switch err := root.Execute(); {
 	case errors.Is(err, errStop):

@@ -93,6 +93,14 @@ func (s *serving) run(cmd *cobra.Command) error {
 			return err
 		}
 	}
+	devices, ending := context.WithCancel(cmd.Context())
+	defer ending()
+	options.Context = devices
+	if s.demo {
+		if options.Monitor, err = demoMonitor(devices); err != nil {
+			return err
+		}
+	}
 	s.announce(cmd, listener.Addr(), options.AccessCode)
 	return serveUntilSignal(cmd.Context(), listener, &http.Server{
 		Handler: api.New(options), ReadHeaderTimeout: 5 * time.Second, ReadTimeout: 30 * time.Second,

@@ -4,6 +4,7 @@
 package api
 
 import (
+	"context"
 	"io/fs"
 	"log/slog"
 	"net/http"
@@ -24,6 +25,9 @@ type Options struct {
 	Version    string
 	Hosts      []string // host names that requests may name
 	AccessCode string   // asked for once in each browser; empty for none
+
+	Context context.Context // devices are listened to until it ends
+	Monitor string          // address of a simulated monitor that runs here; empty for none
 }
 
 // New returns the handler of the whole server.
@@ -55,7 +59,8 @@ func register(router chi.Router, o Options, gate *gate) huma.API {
 	config.CreateHooks = nil // no $schema fields: documents stay as they are
 	config.DocsPath, config.SchemasPath, config.OpenAPIPath = "", "", "/api/openapi"
 	api := humachi.New(router, config)
-	h := handlers{store: o.Store, version: o.Version, gate: gate}
+	h := handlers{store: o.Store, version: o.Version, gate: gate, monitors: newMonitors(o.Context, o.Store),
+		suggested: o.Monitor}
 	h.registerJobs(api)
 	h.registerDocuments(api)
 	h.registerAssess(api)
@@ -63,6 +68,7 @@ func register(router chi.Router, o Options, gate *gate) huma.API {
 	h.registerVariants(api)
 	h.registerExchange(api)
 	h.registerPower(api)
+	h.registerMonitor(api)
 	h.registerSystem(api)
 	describe(api.OpenAPI())
 	return api
@@ -73,4 +79,7 @@ type handlers struct {
 	store   *store.Store
 	version string
 	gate    *gate
+
+	monitors  *monitors
+	suggested string // where a simulated monitor sends
 }

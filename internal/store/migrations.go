@@ -27,6 +27,12 @@ func migrations() []*gormigrate.Migration {
 		{ID: "0002-components", Migrate: statements(
 			`CREATE TABLE components (id TEXT PRIMARY KEY, name TEXT NOT NULL, document BLOB NOT NULL, updated_at DATETIME NOT NULL)`,
 		)},
+		{ID: "0003-readings", Migrate: statements(
+			`CREATE TABLE readings (
+				id INTEGER PRIMARY KEY, job_id TEXT NOT NULL REFERENCES jobs (id), system TEXT NOT NULL,
+				at DATETIME NOT NULL, received DATETIME NOT NULL, document BLOB NOT NULL)`,
+			`CREATE INDEX readings_listed ON readings (job_id, system, at)`,
+		)},
 	}
 }
 

@@ -22,6 +22,7 @@ import { AskSheet } from './power/AskSheet';
 import { BoardSheet } from './power/BoardSheet';
 import { DaysSheet } from './power/DaysSheet';
 import { LogicSheet } from './power/LogicSheet';
+import { MonitorSheet } from './power/MonitorSheet';
 import { PowerPage } from './power/PowerPage';
 import { FittedSheet } from './vehicle/FittedSheet';
 import { PlateSheet } from './vehicle/PlateSheet';
@@ -77,6 +78,7 @@ function Gate() {
           <Route path="board" element={<BoardSheet />} />
           <Route path="logic" element={<LogicSheet />} />
           <Route path="ask" element={<AskSheet />} />
+          <Route path="monitor" element={<MonitorSheet />} />
         </Route>
         <Route path="load" element={<LoadPage />} />
         <Route path="load/cases" element={<CasesPage />} />

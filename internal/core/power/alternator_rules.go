@@ -34,7 +34,8 @@ func alternatorAsked(l *Look) []fitout.Finding {
 	f := l.about("alternator-asked", severity, def.ID, def.Item)
 	f.Title = "The alternator is asked for too much"
 	f.Sentence = words.Sentences(
-		fmt.Sprintf("%s take %s from it, the vehicle itself %s: %s together.", words.Capital(names(chargers)),
+		fmt.Sprintf("%s %s %s from it, the vehicle itself %s: %s together.", words.Capital(names(chargers)),
+			does(chargers, "takes", "take"),
 			l.Say.Amps(asked),
 			l.Say.Amps(own), l.Say.Amps(asked+own)),
 		fmt.Sprintf("Hot and %s it makes %s of its %s. What is missing comes out of the starting battery, and the "+
@@ -125,8 +126,9 @@ func alternatorUnsaid(l *Look) []fitout.Finding {
 	}
 	f := l.about("alternator-unsaid", fitout.Note, "", "")
 	f.Title = "Nothing says what the alternator makes"
-	f.Sentence = fmt.Sprintf("%s take %s from it while the engine runs. Enter the battery that starts the engine and the "+
-		"alternator's rating, so that it can be held against that.", words.Capital(names(by)), l.Say.Amps(asked))
+	f.Sentence = fmt.Sprintf("%s %s %s from it while the engine runs. Enter the battery that starts the engine and the "+
+		"alternator's rating, so that it can be held against that.", words.Capital(names(by)), does(by, "takes", "take"),
+			l.Say.Amps(asked))
 	f.Value, f.Unit = asked, "A"
 	return []fitout.Finding{f}
 }

@@ -159,8 +159,8 @@ func portsOver(l *Look) []fitout.Finding {
 		f := l.about("port-over", fitout.Stop, def.ID, def.Item)
 		f.Subject.Measure = s.port.ID
 		f.Title = fmt.Sprintf("%s of %s bears less", s.port.Name, words.Lower(def.Name))
-		f.Sentence = fmt.Sprintf("%s come to %s on it; it bears %s. Use another one for some of them, or one after another.",
-			words.Capital(names(s.by)), l.Say.Watts(s.watts), l.Say.Watts(most))
+		f.Sentence = fmt.Sprintf("%s %s to %s on it; it bears %s. Use another one for some of them, or one after another.",
+			words.Capital(names(s.by)), does(s.by, "comes", "come"), l.Say.Watts(s.watts), l.Say.Watts(most))
 		over(&f, s.watts, most, "W")
 		f.Source, f.Waivable = "data sheet", false
 		found = append(found, f)
@@ -209,17 +209,10 @@ func panelShaded(l *Look) []fitout.Finding {
 		f.Sentence = fmt.Sprintf("%s up to %s above it beside it, so that a sun lower than 30° leaves it in shade; one "+
 			"shaded "+
 			"corner takes much of a panel. Move it, or say at which hours how much is shaded: the figures count it in full sun.",
-			words.Capital(names(by))+stand(by), l.Say.Length(worst))
+			words.Capital(names(by))+" "+does(by, "stands", "stand"), l.Say.Length(worst))
 		f.Value, f.Unit = worst, "mm"
 		f.Margin = -worst
 		found = append(found, f)
 	}
 	return found
-}
-
-func stand(names []string) string {
-	if len(names) == 1 {
-		return " stands"
-	}
-	return " stand"
 }

@@ -13,7 +13,8 @@ type follower struct {
 	shed    []bool    // loads that were dropped
 	drawn   []float64 // by chargers from each system in this step, Ah
 	closed  []bool    // relays
-	offered []float64 // by each charger in this step, Ah
+	offered []float64 // by each charger from its sources in this step, Ah
+	fed     []float64 // by each charger from what feeds it, Ah
 	now     Now
 	verdict []Verdict
 	since   []float64 // minutes for which an output was on
@@ -25,7 +26,8 @@ func newFollower(s *Setup, r *Run, begin map[string]float64, steps int) *followe
 	f := &follower{
 		s: s, r: r, p: s.newProfile(), charge: make([]float64, n), started: make([]float64, n),
 		shed: make([]bool, len(s.loads)), drawn: make([]float64, n), closed: make([]bool, len(s.E.Links)),
-		offered: make([]float64, len(s.chargers)), since: make([]float64, len(s.E.Outputs)), sinking: make([]bool, n),
+		offered: make([]float64, len(s.chargers)), fed: make([]float64, len(s.chargers)),
+			since: make([]float64, len(s.E.Outputs)), sinking: make([]bool, n),
 	}
 	for i := range s.Systems {
 		def := s.Systems[i].Def
@@ -191,8 +193,7 @@ func (f *follower) settle(i, step int, in, notTaken float64) {
 		c := &f.s.chargers[k]
 		if c.from >= 0 {
 			from := &f.s.Systems[c.from]
-			f.drawn[c.from] += ChargerInput(f.offered[k]*used, sys.Charging, from.Nominal, c.def.Efficiency)
-			continue
+			f.drawn[c.from] += ChargerInput(f.fed[k]*used, sys.Charging, from.Nominal, c.def.Efficiency)
 		}
 		all := 0.0
 		for _, j := range c.sources {

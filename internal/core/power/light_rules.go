@@ -63,8 +63,9 @@ func tooDark(l *Look) []fitout.Finding {
 		f := l.about("too-dark", fitout.Caution, z.of.ID, z.of.Item)
 		f.Subject.Measure = string(id)
 		f.Title = "Too dark: " + zoneWord[id]
-		f.Sentence = fmt.Sprintf("%s give %s lx there; %s wants about %s. %s of the first would do, or one that is nearer.",
-			words.Capital(names(z.names)), l.Say.Plain(math.Round(z.lux)), zoneWord[id], l.Say.Plain(want),
+		f.Sentence = fmt.Sprintf("%s %s %s lx there; %s wants about %s. %s of the first would do, or one that is nearer.",
+			words.Capital(names(z.names)), does(z.names, "gives", "give"), l.Say.Plain(math.Round(z.lux)), zoneWord[id],
+				l.Say.Plain(want),
 			l.Say.Plain(math.Ceil(z.of.Count*want/max(z.lux, 1e-9))))
 		under(&f, z.lux, want, "lx")
 		found = append(found, f)

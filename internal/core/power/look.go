@@ -94,3 +94,11 @@ func names(all []string) string {
 	}
 	return words.List(lower)
 }
+
+// does is the verb of what one thing or several do.
+func does(names []string, one, several string) string {
+	if len(names) == 1 {
+		return one
+	}
+	return several
+}

@@ -177,10 +177,11 @@ func (f *follower) comesIn(i, step int) float64 {
 		}
 	}
 	for _, k := range sys.chargers {
-		f.offered[k] = 0
+		f.offered[k], f.fed[k] = 0, 0
 		if c := &f.s.chargers[k]; f.on(c.def.ID) {
-			f.offered[k] = f.charges(c, step) * hours
-			sum += f.offered[k]
+			sources, fed := f.charges(c, step)
+			f.offered[k], f.fed[k] = sources*hours, fed*hours
+			sum += f.offered[k] + f.fed[k]
 		}
 	}
 	for _, l := range sys.links {
@@ -195,25 +196,23 @@ func (f *follower) comesIn(i, step int) float64 {
 // its rating is not said, A. Practice.
 const usualRelay = 30
 
-// charges is what a charger offers now, A: at most its own current, from the system that
-// feeds it or from its sources.
-func (f *follower) charges(c *charger, step int) float64 {
-	if c.from >= 0 {
-		if f.charge[c.from] <= f.s.Systems[c.from].CutOff && f.in.engine[step] == 0 {
-			return 0
-		}
-		if f.s.starts(c.from) && !c.def.Always {
-			return c.def.Amps * f.in.engine[step]
-		}
-		return c.def.Amps
-	}
-	sum := 0.0
+// charges is what a charger offers now, A: at most its own current, from its sources first,
+// and the rest from the system that feeds it.
+func (f *follower) charges(c *charger, step int) (sources, fed float64) {
 	for _, k := range c.sources {
 		if f.on(f.s.sources[k].def.ID) {
-			sum += f.in.sources[k][step]
+			sources += f.in.sources[k][step]
 		}
 	}
-	return min(sum, c.def.Amps)
+	sources = min(sources, c.def.Amps)
+	if c.from < 0 || f.charge[c.from] <= f.s.Systems[c.from].CutOff && f.in.engine[step] == 0 {
+		return sources, 0
+	}
+	fed = c.def.Amps - sources
+	if f.s.starts(c.from) && !c.def.Always {
+		fed = min(fed, c.def.Amps*f.in.engine[step])
+	}
+	return sources, fed
 }
 
 // goesOut is what is used in a step, Ah, if it does not run out, and the greatest current

@@ -211,6 +211,28 @@ func TestWhatIsShedComesBack(t *testing.T) {
 	assert.InDelta(t, 3*2*45/12.8, r.Loads[2].Used+r.Loads[2].Missed, 0.01, "two hours on three days, here or not")
 }
 
+// A charger that takes from the alternator and from a panel shares its current: the sun
+// first, and never more than its own.
+func TestOneChargerForSunAndAlternator(t *testing.T) {
+	e := tourer()
+	e.Systems = append(e.Systems, fitout.PowerSystem{ID: "start", Name: "Start", Kind: fitout.StartSystem, Voltage: 12,
+		Full: 1,
+		Battery: fitout.Battery{Chemistry: fitout.Flooded, Capacity: 80, Parallel: 1}})
+	e.Chargers = []fitout.Charger{{ID: "both", Name: "Both", System: "house", From: "start", Amps: 20, For: "any"}}
+	e.Sources[0].System, e.Sources[0].Charger, e.Sources[0].Watts = "", "both", 600
+	e.Sources[1] = fitout.PowerSource{ID: "alternator", Name: "Alternator", Kind: fitout.Alternator, System: "start",
+		Amps: 120}
+	both := setup(&e, 1).Run(AsPlanned, nil)
+	for n, ah := range both.Systems[0].In {
+		assert.LessOrEqual(t, ah, 20.0/6+1e-9, "step %d", n)
+	}
+	e.Sources[0].Watts = 0
+	driven := setup(&e, 1).Run(AsPlanned, nil)
+	assert.InDelta(t, 30, driven.Systems[0].Offered, 1e-6, "an hour and a half of 20 A")
+	assert.Greater(t, both.Systems[0].Offered, 100.0)
+	assert.Less(t, both.Systems[1].Used, driven.Systems[1].Used, "what the sun gives the alternator need not")
+}
+
 func TestLithiumTakesNothingInFrost(t *testing.T) {
 	e := tourer()
 	e.Days.Low, e.Days.High = -20, -5

@@ -52,8 +52,8 @@ const (
 	batteryW   = 118.0
 	busAt      = 196.0
 	fuseAt     = 212.0
-	fuseW      = 58.0
-	cableAt    = 280.0
+	fuseW      = 66.0
+	cableAt    = 288.0
 	endAt      = 470.0
 	endW       = 226.0
 	panelBusAt = 330.0

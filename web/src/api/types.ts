@@ -83,4 +83,5 @@ export type Wire = Schemas['Wire'];
 export type BoardDrawing = Schemas['BoardDrawing'];
 export type Trial = Schemas['Trial'];
 export type AskLine = Schemas['AskLine'];
+export type Beside = Schemas['Beside'];
 export type SupplySet = Schemas['SupplySet'];

@@ -69,9 +69,32 @@ export function GearCard() {
         }
         onRemove={(g) => edit(`Remove ${g.name}`, (b) => drop(b.gear, g.id))}
         below={(g) =>
-          (g.note !== '' || noting === g.id) && (
+          (g.note !== '' || g.watts > 0 || noting === g.id) && (
             <tr className="gear-note">
-              <td colSpan={14}>
+              <td colSpan={5}>
+                <span className="gear-plug">
+                  <span className="hint">Plug</span>
+                  {input(
+                    `Watts of the plug of ${g.name}`,
+                    g.watts,
+                    'power',
+                    (b, w) => set(g.id, (x) => (x.watts = w))(b),
+                    true,
+                  )}
+                  <span>W,</span>
+                  {input(
+                    `Hours a day of ${g.name}`,
+                    g.hours,
+                    'time',
+                    (b, h) => set(g.id, (x) => (x.hours = h))(b),
+                    true,
+                  )}
+                  <span>h a day</span>
+                  {box(`${g.name} wants mains`, g.mains, (b, yes) => set(g.id, (x) => (x.mains = yes))(b))}
+                  <span>mains</span>
+                </span>
+              </td>
+              <td colSpan={9}>
                 <TextField
                   label={`Note on ${g.name}`}
                   placeholder="Note"
@@ -131,12 +154,13 @@ export function GearCard() {
             head: <span className="visually-hidden">Note</span>,
             centred: true,
             cell: (g) =>
-              g.note === '' && (
+              g.note === '' &&
+              g.watts === 0 && (
                 <button
                   type="button"
                   className="icon-button"
-                  aria-label={`Add a note on ${g.name}`}
-                  title="Add a note"
+                  aria-label={`Add a note or a plug on ${g.name}`}
+                  title="Add a note, or what its plug draws"
                   onClick={() => setNoting(g.id)}
                 >
                   <i className="bi bi-pencil" aria-hidden />

@@ -22,6 +22,7 @@ export function PowerPage() {
             { to: 'board', label: 'Board', count: String(wiring?.lines.length ?? 0) },
             { to: 'logic', label: 'Logic', count: String(electrics.outputs.length) },
             { to: 'ask', label: 'Ask' },
+            { to: 'monitor', label: 'Monitor' },
           ]}
         />
         <div className="stage-forms">
