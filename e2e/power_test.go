@@ -67,7 +67,8 @@ func TestPowerOfAJobMadeFromNothing(t *testing.T) {
 		quoted(gross) + " !== document.querySelector('[data-pad=gross] [data-figure=load]').textContent.replace(/\\s/g, ' ')")
 	p.waitText("[data-rule=power-runs-out]", "It would take")
 	p.waitText(".rail", "stop")
-	p.clickOn("[...document.querySelectorAll('[data-rule=power-runs-out] button')].find(b => b.textContent.includes('More ways'))")
+	p.clickOn("[...document.querySelectorAll('[data-rule=power-runs-out] button')].find(b => " +
+		"b.textContent.includes('More ways'))")
 	p.waitFor("document.querySelectorAll('[data-rule=power-runs-out] [data-mend]').length >= 3")
 	p.clickOn("document.querySelector('[data-rule=power-runs-out] [data-mend] button')")
 	p.see(".trial-bar")
@@ -77,7 +78,8 @@ func TestPowerOfAJobMadeFromNothing(t *testing.T) {
 
 	p.sheet("Board")
 	p.waitFor("document.querySelectorAll('[aria-label=Circuits] tbody tr').length >= 2")
-	p.clickOn("[...document.querySelectorAll('[aria-label=Circuits] button')].find(b => b.textContent.startsWith('Chest'))")
+	p.clickOn("[...document.querySelectorAll('[aria-label=Circuits] button')].find(b => " +
+		"b.textContent.startsWith('Chest'))")
 	p.enter("Copper of Chest fridge 50 L", "0.75")
 	p.enter("Length, one way of Chest fridge 50 L", "9 m")
 	p.waitText("[data-rule=cable-drop]", "it may lose")
@@ -122,7 +124,8 @@ func TestASetIsAskedFor(t *testing.T) {
 	rear := plainSpaces(p.pad("rear", "load"))
 	p.clickOn("document.querySelector('[data-set] button')")
 	p.see(".trial-bar")
-	p.waitFor(quoted(rear) + " !== document.querySelector('[data-pad=rear] [data-figure=load]').textContent.replace(/\\s/g, ' ')")
+	p.waitFor(quoted(rear) +
+		" !== document.querySelector('[data-pad=rear] [data-figure=load]').textContent.replace(/\\s/g, ' ')")
 	p.press("Put it back")
 	p.waitFor("!document.querySelector('.trial-bar')")
 	assert.Equal(t, rear, plainSpaces(p.pad("rear", "load")))
@@ -137,7 +140,8 @@ func TestTheSheetsForAnElectrician(t *testing.T) {
 	csv := string(s.get("/api/jobs/queen-bees/power.csv"))
 	assert.Contains(t, csv, "AWG", "in the units of the job")
 	assert.Contains(t, csv, "Incubator")
-	book, err := zip.NewReader(bytes.NewReader(s.get("/api/jobs/queen-bees/power.xlsx")), int64(len(s.get("/api/jobs/queen-bees/power.xlsx"))))
+	book, err := zip.NewReader(bytes.NewReader(s.get("/api/jobs/queen-bees/power.xlsx")),
+		int64(len(s.get("/api/jobs/queen-bees/power.xlsx"))))
 	require.NoError(t, err)
 	assert.Greater(t, len(book.File), 8)
 	decoder := xml.NewDecoder(bytes.NewReader(s.get("/api/jobs/queen-bees/board.svg")))

@@ -45,7 +45,8 @@ func TestOnlyDevicesOfThisMachineAreAsked(t *testing.T) {
 	for _, address := range []string{"127.0.0.1:8350", "localhost:9000", "[::1]:8350"} {
 		assert.NoError(t, CheckAddress(address), address)
 	}
-	for _, address := range []string{"", "192.0.2.1:8350", "127.0.0.1:80", "127.0.0.1", "example.invalid:8350", "127.0.0.1:99999"} {
+	for _, address := range []string{"", "192.0.2.1:8350", "127.0.0.1:80", "127.0.0.1", "example.invalid:8350",
+		"127.0.0.1:99999"} {
 		assert.ErrorContains(t, CheckAddress(address), "such as 127.0.0.1:8350", address)
 	}
 }

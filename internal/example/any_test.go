@@ -16,14 +16,15 @@ import (
 
 	"zaino/internal/core/arrange"
 	"zaino/internal/core/assess"
-	"zaino/internal/core/brief"
 	"zaino/internal/core/edit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/limits"
 	"zaino/internal/core/mend"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/power"
 	"zaino/internal/core/report"
 	"zaino/internal/core/space"
+	"zaino/internal/core/supply"
 	"zaino/internal/example"
 	"zaino/internal/exchange"
 )
@@ -128,7 +129,8 @@ func TestWhateverIsValidIsAnswered(t *testing.T) {
 		asJSON(t, "card", report.CardOf(&j))
 		asJSON(t, "comparison", report.Compare(&j, nil))
 		asJSON(t, "sheets", space.Sheets(&j))
-		asJSON(t, "judgement calls", brief.SchoolsOf(p))
+		asJSON(t, "judgement calls", report.SchoolsOf(p))
+		electrics(t, p, shop)
 		for _, s := range limits.Of(p).States() {
 			account, err := report.AccountOf(&j, s.At)
 			if err != nil {
@@ -164,7 +166,40 @@ func TestWhateverIsValidIsAnswered(t *testing.T) {
 	})
 }
 
+// electrics asks all that can be asked of the electrics.
+func electrics(t *rapid.T, p *plan.Plan, shop []fitout.Component) {
+	asJSON(t, "course of the days", power.CourseOf(p))
+	asJSON(t, "logic tried", power.TryOut(p, &power.Trial{Hour: 24, Engine: true}))
+	asJSON(t, "readings beside the plan", power.LookAt(p).Beside("powersystem0",
+		[]power.Measured{{Hours: 1, Charge: 0.5}}))
+	ctx, stop := context.WithTimeout(context.Background(), 300*time.Millisecond)
+	defer stop()
+	answer, _ := supply.Ask(ctx, p, shop, &supply.Wish{Aim: "mass", Most: 1, Loose: true}, func(float64) {})
+	asJSON(t, "sets", answer)
+	for i := range p.Variant.Electrics.Systems {
+		ctx, stop := context.WithTimeout(context.Background(), 200*time.Millisecond)
+		mends, err := mend.Limit(ctx, p.Given, shop[:min(len(shop), 30)], "power:"+p.Variant.Electrics.Systems[i].ID,
+			func(float64) {})
+		stop()
+		if err != nil {
+			t.Fatal(err)
+		}
+		asJSON(t, "ways to let a battery last", mends)
+	}
+	brought, came := edit.BringIn(p.Given, shop)
+	asJSON(t, "what came in", came)
+	if err := fitout.Validate(&brought); err != nil {
+		t.Fatalf("what was brought in is not valid: %v", err)
+	}
+}
+
 func exports(t *rapid.T, j *fitout.Job) {
+	for _, write := range []func(*fitout.Job) ([]byte, error){exchange.WritePowerCSV, exchange.WritePowerXLSX,
+		exchange.WritePowerPDF, exchange.WriteBoardSVG} {
+		if _, err := write(j); err != nil {
+			t.Fatal(err)
+		}
+	}
 	for _, view := range []exchange.View{exchange.SideView, exchange.PlanView, exchange.RearView} {
 		for _, write := range []func(*fitout.Job, exchange.View) ([]byte, error){exchange.WriteSVG, exchange.WriteDXF} {
 			if _, err := write(j, view); err != nil {

@@ -39,7 +39,7 @@ func BringIn(j *fitout.Job, components []fitout.Component) (fitout.Job, []string
 		if g.Watts <= 0 || known[g.ID] || known["gear-"+g.ID] {
 			continue
 		}
-		load := fitout.PowerLoad{Count: g.Count, Watts: g.Watts, Use: fitout.UseSpans, Electronic: true,
+		load := fitout.PowerLoad{Count: min(200, g.Count), Watts: g.Watts, Use: fitout.UseSpans, Electronic: true,
 			Spans: []fitout.Span{{ID: "s1", From: 18, To: evening(g.Hours), Share: 1}}}
 		if g.Mains {
 			load.Inverter = byMains

@@ -128,7 +128,7 @@ func alternatorUnsaid(l *Look) []fitout.Finding {
 	f.Title = "Nothing says what the alternator makes"
 	f.Sentence = fmt.Sprintf("%s %s %s from it while the engine runs. Enter the battery that starts the engine and the "+
 		"alternator's rating, so that it can be held against that.", words.Capital(names(by)), does(by, "takes", "take"),
-			l.Say.Amps(asked))
+		l.Say.Amps(asked))
 	f.Value, f.Unit = asked, "A"
 	return []fitout.Finding{f}
 }

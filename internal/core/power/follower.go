@@ -27,7 +27,7 @@ func newFollower(s *Setup, r *Run, begin map[string]float64, steps int) *followe
 		s: s, r: r, p: s.newProfile(), charge: make([]float64, n), started: make([]float64, n),
 		shed: make([]bool, len(s.loads)), drawn: make([]float64, n), closed: make([]bool, len(s.E.Links)),
 		offered: make([]float64, len(s.chargers)), fed: make([]float64, len(s.chargers)),
-			since: make([]float64, len(s.E.Outputs)), sinking: make([]bool, n),
+		since: make([]float64, len(s.E.Outputs)), sinking: make([]bool, n),
 	}
 	for i := range s.Systems {
 		def := s.Systems[i].Def

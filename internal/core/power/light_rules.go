@@ -65,7 +65,7 @@ func tooDark(l *Look) []fitout.Finding {
 		f.Title = "Too dark: " + zoneWord[id]
 		f.Sentence = fmt.Sprintf("%s %s %s lx there; %s wants about %s. %s of the first would do, or one that is nearer.",
 			words.Capital(names(z.names)), does(z.names, "gives", "give"), l.Say.Plain(math.Round(z.lux)), zoneWord[id],
-				l.Say.Plain(want),
+			l.Say.Plain(want),
 			l.Say.Plain(math.Ceil(z.of.Count*want/max(z.lux, 1e-9))))
 		under(&f, z.lux, want, "lx")
 		found = append(found, f)

@@ -216,7 +216,7 @@ func TestWhatIsShedComesBack(t *testing.T) {
 func TestOneChargerForSunAndAlternator(t *testing.T) {
 	e := tourer()
 	e.Systems = append(e.Systems, fitout.PowerSystem{ID: "start", Name: "Start", Kind: fitout.StartSystem, Voltage: 12,
-		Full: 1,
+		Full:    1,
 		Battery: fitout.Battery{Chemistry: fitout.Flooded, Capacity: 80, Parallel: 1}})
 	e.Chargers = []fitout.Charger{{ID: "both", Name: "Both", System: "house", From: "start", Amps: 20, For: "any"}}
 	e.Sources[0].System, e.Sources[0].Charger, e.Sources[0].Watts = "", "both", 600

@@ -1,0 +1,126 @@
+package edit_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"zaino/internal/core/edit"
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/plan"
+	"zaino/internal/example"
+)
+
+func equipped(t *testing.T, j fitout.Job, component, system string) fitout.Job {
+	t.Helper()
+	changed, err := edit.Apply(&j, example.Shop(), []fitout.FixEdit{{Kind: "equip", ID: system, With: component}})
+	require.NoError(t, err)
+	return changed
+}
+
+// Choosing a battery puts it into the vehicle: its mass is on the axles. Another in its place
+// keeps what hangs on it.
+func TestABatteryIsChosenAndChanged(t *testing.T) {
+	j := example.Ute()
+	gross := func(j fitout.Job) float64 { return plan.Of(&j).Load.Axles().Gross() }
+	empty := gross(j)
+	j = equipped(t, j, "lfp-160", "")
+	e := &j.Variants[0].Electrics
+	require.Len(t, e.Systems, 1)
+	assert.InDelta(t, empty+16.8, gross(j), 1e-6)
+	e.Systems[0].Meter, e.Systems[0].Reserve = true, 0.3
+	j = equipped(t, j, "cool-32", e.Systems[0].ID)
+	id := j.Variants[0].Electrics.Systems[0].ID
+	assert.Equal(t, id, j.Variants[0].Electrics.Loads[0].System, "the fridge hangs on it")
+	j = equipped(t, j, "lfp-300-slim", id)
+	s := j.Variants[0].Electrics.Systems
+	require.Len(t, s, 1)
+	assert.Equal(t, 300.0, s[0].Battery.Capacity)
+	assert.True(t, s[0].Meter)
+	assert.Equal(t, 0.3, s[0].Reserve)
+	assert.InDelta(t, empty+32+15, gross(j), 1e-6)
+}
+
+// A charger from the alternator takes from what starts the engine; without that it has a
+// source of its own. A load for mains waits for an inverter.
+func TestWhatIsChosenIsJoined(t *testing.T) {
+	j := equipped(t, example.Ute(), "lfp-160", "")
+	j = equipped(t, j, "dcdc-25", "")
+	e := &j.Variants[0].Electrics
+	assert.Empty(t, e.Chargers[0].From)
+	require.Len(t, e.Sources, 1)
+	assert.Equal(t, fitout.Alternator, e.Sources[0].Kind)
+	j = equipped(t, j, "start-70", "")
+	j = equipped(t, j, "dcdc-40", e.Systems[0].ID)
+	e = &j.Variants[0].Electrics
+	assert.Equal(t, e.Systems[1].ID, e.Chargers[1].From)
+	j = equipped(t, j, "kettle-mains", "")
+	assert.NotEmpty(t, example.Found(t, j, "load-unfed"), "no inverter yet")
+	j = equipped(t, j, "inverter-1500", e.Systems[0].ID)
+	e = &j.Variants[0].Electrics
+	e.Loads[0].Inverter = e.Inverters[0].ID
+	assert.Empty(t, example.Found(t, j, "load-unfed"))
+	j = equipped(t, j, "inverter-2000", e.Systems[0].ID)
+	e = &j.Variants[0].Electrics
+	require.Len(t, e.Inverters, 1, "one takes the place of the other")
+	assert.Equal(t, 2000.0, e.Inverters[0].Watts)
+	assert.Equal(t, e.Inverters[0].ID, e.Loads[0].Inverter, "what runs on it stays")
+}
+
+// What has a plug comes in once: batteries by their names, fridges by their size, gear of the
+// brief by what it draws.
+func TestWhatHasAPlugComesIn(t *testing.T) {
+	j := example.Ute()
+	module := func(kind fitout.ModuleKind) func(*fitout.Item) {
+		return func(i *fitout.Item) {
+			i.Module = &fitout.Module{Kind: kind, Faces: fitout.FaceNone, Wall: fitout.NoMaterial, Runner: fitout.NoRunner,
+				Stack: fitout.Beside, Cells: []fitout.Cell{}, Fixings: []fitout.Fixing{}}
+		}
+	}
+	example.Add(&j, "fridge", 40, 2800, module(fitout.FridgeSlide))
+	example.Add(&j, "battery", 30, 2400, module(fitout.BatteryBox)).Name = "Battery box, 105 Ah lead"
+	example.Add(&j, "spanners", 8, 2600)
+	example.Add(&j, "sun", 12, 2700).Name = "Solar panel 200 W"
+	j.Brief.Gear = []fitout.Gear{{ID: "drone", Name: "Drone", Count: 2, Watts: 60, Hours: 3, Used: fitout.UsedDaily},
+		{ID: "tarp", Name: "Tarp", Count: 1, Used: fitout.UsedDaily}}
+	brought, came := edit.BringIn(&j, example.Shop())
+	require.NoError(t, fitout.Validate(&brought))
+	assert.Equal(t, []string{"Battery box, 105 Ah lead", "Fridge", "Solar panel 200 W", "Drone"}, came)
+	e := &brought.Variants[0].Electrics
+	assert.Equal(t, fitout.AGM, e.Systems[0].Battery.Chemistry)
+	assert.Equal(t, 105.0, e.Systems[0].Battery.Capacity)
+	assert.Equal(t, 200.0, e.Sources[0].Watts)
+	for _, l := range e.Loads {
+		assert.Equal(t, e.Systems[0].ID, l.System)
+	}
+	_, again := edit.BringIn(&brought, example.Shop())
+	assert.Empty(t, again, "and never twice")
+	assert.Empty(t, j.Variants[0].Electrics.Loads, "the job that was given is as it was")
+}
+
+func TestTheCablesAreCounted(t *testing.T) {
+	j := equipped(t, example.Ute(), "lfp-160", "")
+	for _, component := range []string{"cool-50", "light-area", "inverter-2000", "dcdc-40"} {
+		j = equipped(t, j, component, j.Variants[0].Electrics.Systems[0].ID)
+	}
+	found := example.Found(t, j, "cables-uncounted")
+	require.Len(t, found, 1)
+	before := plan.Of(&j).Load.Axles().Gross()
+	counted, err := edit.Apply(&j, nil, []fitout.FixEdit{found[0].Fixes[0].Edit})
+	require.NoError(t, err)
+	assert.InDelta(t, before+found[0].Limit, plan.Of(&counted).Load.Axles().Gross(), 0.01)
+	assert.Empty(t, example.Found(t, counted, "cables-uncounted"))
+}
+
+func TestElectricsThatWereNotOfferedAreRefused(t *testing.T) {
+	j := example.Ute()
+	for _, e := range []fitout.FixEdit{
+		{Kind: "equip", With: "gone"}, {Kind: "equip", With: "chairs"}, {Kind: "equip", ID: "gone", With: "lfp-160"},
+		{Kind: "drive-hours", Value: -1}, {Kind: "drive-hours", Value: 1e9}, {Kind: "load-less", ID: "gone", Value: 0.5},
+		{Kind: "clear-supply", ID: "gone"}, {Kind: "count-cables", Value: 5},
+	} {
+		_, err := edit.Apply(&j, example.Shop(), []fitout.FixEdit{e})
+		assert.ErrorContains(t, err, "a change that was offered", e.Kind)
+	}
+}
