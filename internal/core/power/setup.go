@@ -21,6 +21,7 @@ type Setup struct {
 	logic    *Logic
 	aboard   func(item string) bool
 	steps    int // of a day
+	until    int // a system, counted from 1: a run ends when it is empty; 0: it goes on
 }
 
 // System is one system made ready.

@@ -90,6 +90,9 @@ func (s *Setup) Run(w Weather, begin map[string]float64) *Run {
 			f.in = supplies[k]
 		}
 		f.follow(n, step, k)
+		if s.until > 0 && r.Systems[s.until-1].OutAt >= 0 {
+			break
+		}
 	}
 	f.addSteady(first, steps)
 	for i := range r.Systems {

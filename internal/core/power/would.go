@@ -16,26 +16,26 @@ func (l *Look) wouldDo(system int) string {
 	var ways []string
 	def := &l.E.Systems[system]
 	whole := Capacity(&def.Battery)
-	if more, ok := l.least(whole/20, 6*whole, func(e *fitout.Electrics, by float64) {
+	if more, ok := l.least(whole/8, 4*whole, func(e *fitout.Electrics, by float64) {
 		b := &e.Systems[system].Battery
 		b.Capacity += by / b.Parallel
 	}, system); ok {
 		ways = append(ways, l.Say.Charge(math.Ceil(more))+" more of battery")
 	}
-	if more, ok := l.least(10, 1200, func(e *fitout.Electrics, by float64) { addSun(e, def.ID, by) }, system); ok {
+	if more, ok := l.least(40, 1280, func(e *fitout.Electrics, by float64) { addSun(e, def.ID, by) }, system); ok {
 		ways = append(ways, l.Say.Watts(math.Ceil(more/10)*10)+" more of sun")
 	}
 	if l.whileDriving(system) > 0 {
-		if more, ok := l.least(1.0/12, 6, func(e *fitout.Electrics, by float64) { AddDriving(e, by) }, system); ok {
-			ways = append(ways, fmt.Sprintf("%s min more of driving a day", l.Say.Plain(math.Ceil(more*12)*5)))
+		if more, ok := l.least(0.25, 4, func(e *fitout.Electrics, by float64) { AddDriving(e, by) }, system); ok {
+			ways = append(ways, fmt.Sprintf("%s min more of driving a day", l.Say.Plain(math.Ceil(more*4)*15)))
 		}
 	}
 	if k := l.thirstiest(system); k >= 0 {
-		if less, ok := l.least(0.05, 1, func(e *fitout.Electrics, by float64) {
+		if less, ok := l.least(0.125, 1, func(e *fitout.Electrics, by float64) {
 			e.Loads[k].Spans = Shorter(e.Loads[k].Spans, by)
 		},
 			system); ok {
-			ways = append(ways, fmt.Sprintf("%s %s less", words.Lower(l.E.Loads[k].Name), l.Say.Percent(math.Ceil(less*20)/20)))
+			ways = append(ways, fmt.Sprintf("%s %s less", words.Lower(l.E.Loads[k].Name), l.Say.Percent(less)))
 		}
 	}
 	if len(ways) == 0 {
@@ -55,7 +55,9 @@ func (l *Look) least(step, most float64, change func(*fitout.Electrics, float64)
 		e := *l.E
 		e.Systems, e.Sources, e.Loads = slices.Clone(e.Systems), slices.Clone(e.Sources), slices.Clone(e.Loads)
 		change(&e, by)
-		return SetupFor(l.Plan, &e).Run(AsPlanned, nil).Systems[system].OutAt < 0
+		setup := SetupFor(l.Plan, &e)
+		setup.until = system + 1
+		return setup.Run(AsPlanned, nil).Systems[system].OutAt < 0
 	}
 	if !lasts(most) {
 		return 0, false

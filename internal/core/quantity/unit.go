@@ -159,14 +159,17 @@ func (s System) fromBase(value float64, kind Kind) float64 {
 	return value / s.factor(kind)
 }
 
+// shown are the units that each system writes behind a number, metric and US.
+var shown = map[Kind][2]string{
+	Length: {"mm", "in"}, Mass: {"kg", "lb"}, Volume: {"L", "gal"}, Distance: {"km", "mi"},
+	Rate: {"N/mm", "lb/in"}, Temperature: {"°C", "°F"}, Consumption: {"L/100 km", "mpg"}, Angle: {"°", "°"},
+	Power: {"W", "W"}, Energy: {"Wh", "Wh"}, Charge: {"Ah", "Ah"}, Current: {"A", "A"}, Voltage: {"V", "V"},
+	Time: {"h", "h"}, Copper: {"mm²", "AWG"},
+}
+
 // unitOf is the unit as the system writes it behind a number.
 func (s System) unitOf(kind Kind) string {
-	own := map[Kind][2]string{
-		Length: {"mm", "in"}, Mass: {"kg", "lb"}, Volume: {"L", "gal"}, Distance: {"km", "mi"},
-		Rate: {"N/mm", "lb/in"}, Temperature: {"°C", "°F"}, Consumption: {"L/100 km", "mpg"}, Angle: {"°", "°"},
-		Power: {"W", "W"}, Energy: {"Wh", "Wh"}, Charge: {"Ah", "Ah"}, Current: {"A", "A"}, Voltage: {"V", "V"},
-		Time: {"h", "h"}, Copper: {"mm²", "AWG"},
-	}[kind]
+	own := shown[kind]
 	if s == US {
 		return own[1]
 	}
