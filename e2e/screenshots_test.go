@@ -35,9 +35,6 @@ func TestScreenshots(t *testing.T) {
 		{"state", "/jobs/sound-recordist/load", "[data-row]", func(p *page) {
 			p.clickOn("document.querySelector('#side-tab-state')")
 		}},
-		{"figures", "/jobs/queen-bees/load", "[data-row]", func(p *page) {
-			p.clickOn("document.querySelector('#side-tab-figures')")
-		}},
 		{"brief", "/jobs/river-gauging/brief", "[data-implied]", nil},
 		{"ways", "/jobs/sound-recordist/brief/ways", "[data-school=fridge]", func(p *page) {
 			js[any](p, "document.querySelector('[data-school=fridge]').scrollIntoView(); "+
@@ -74,10 +71,11 @@ func TestScreenshots(t *testing.T) {
 			p.click("[data-step='betweenArches']")
 			p.see("[data-measure=betweenArches]")
 		}},
-		{"read-csv", "/jobs/sound-recordist/load", "[data-row]", func(p *page) {
-			p.press("Read CSV")
-			p.typeInto("Or paste the lines here", "Name;Mass (kg);Station (mm)\nKettle;1,2;-300\nAnvil;heavy;100\nChair;4;-1200")
-			p.see("[data-line='4']")
+		{"power-days", "/jobs/river-gauging/power", ".course-band", nil},
+		{"power-board", "/jobs/queen-bees/power/board", "[data-board]", func(p *page) {
+			p.clickOn("document.querySelector('[data-board=extractor].board-end')")
+			p.see("[aria-label='Copper of Extractor drive']")
+			js[any](p, "document.activeElement.blur()")
 		}},
 		{"night", "/jobs/river-gauging/load", "[data-rule=rear-over]", func(p *page) {
 			js[any](p, "document.documentElement.dataset.bsTheme = 'dark'")

@@ -9,6 +9,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"zaino/internal/core/assess"
+	"zaino/internal/core/edit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/example"
 )
@@ -479,6 +480,11 @@ func TestRulesOfPowerFire(t *testing.T) {
 				assert.NotEmpty(t, f.Title)
 				assert.Greater(t, len(f.Sentence), 40, f.Sentence)
 				assert.NotContains(t, f.Sentence, "%!", "a figure without its words")
+				for _, fix := range f.Fixes {
+					mended, err := edit.Apply(&j, nil, []fitout.FixEdit{fix.Edit})
+					require.NoError(t, err, fix.Label)
+					assert.Less(t, len(example.Found(t, mended, c.rule)), len(found), fix.Label)
+				}
 			}
 			j = wired()
 			c.near(&j, electrics(&j))

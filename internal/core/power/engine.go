@@ -19,6 +19,8 @@ type PowerFigures struct {
 	Loads   []ConsumerFigures `json:"loads" doc:"in the order of the variant"`
 	Sources []SourceFigures   `json:"sources" doc:"in the order of the variant"`
 	Shares  []InverterShares  `json:"inverters" doc:"in the order of the variant"`
+	Lights  []ZoneFigures     `json:"lights" doc:"what lamps give, by what they light"`
+	Engine  float64           `json:"engine" doc:"hours that the engine runs on its batteries with the alternator dead, h; −1: no such battery"`
 }
 
 // SystemFigures is one system over the days, in Ah of its nominal voltage.
@@ -40,6 +42,7 @@ type SystemFigures struct {
 	Discharge float64 `json:"discharge" doc:"greatest lasting current that it gives, A"`
 	ToFull    float64 `json:"toFull" doc:"hours of driving from its lowest to full; −1: driving does not charge it"`
 	CutOff    float64 `json:"cutOff" doc:"state of charge at which everything drops"`
+	AtPeak    float64 `json:"atPeak" doc:"hours that a full lead battery lasts at its greatest current (Peukert), h; −1: of lithium, or no current"`
 }
 
 // ConsumerFigures is what one load takes.
@@ -103,6 +106,7 @@ func figuresOf(l *Look) PowerFigures {
 		run := &l.Run.Sources[i]
 		f.Sources[i] = SourceFigures{l.E.Sources[i].ID, run.Offered / days, run.Used / days}
 	}
+	f.Lights, f.Engine = l.zones(), l.engineHours()
 	for i := range f.Shares {
 		def := &l.E.Inverters[i]
 		of := InverterShares{ID: def.ID}
@@ -123,6 +127,10 @@ func (l *Look) system(i int, days float64) SystemFigures {
 		NotTaken: run.NotTaken / days, Hours: -1, Lowest: run.Lowest, LowestAt: run.LowestAt, End: run.End,
 		OutAt: run.OutAt, Peak: run.Peak, Discharge: MostDischarge(&sys.Def.Battery), ToFull: -1, CutOff: sys.CutOff,
 	}
+	f.AtPeak = -1
+	if run.Peak > 0 && sys.Def.Battery.Chemistry != fitout.LFP {
+		f.AtPeak = Peukert(sys.Def.Battery.Chemistry, sys.Capacity, run.Peak)
+	}
 	if f.Used > 0 {
 		f.Hours = f.Usable / (f.Used / 24)
 	}
@@ -130,6 +138,21 @@ func (l *Look) system(i int, days float64) SystemFigures {
 		f.ToFull = hours
 	}
 	return f
+}
+
+// engineHours is how long the engine runs on all batteries that start it when the alternator
+// is dead, h: usable Ah over what the vehicle itself takes; −1 without one.
+func (l *Look) engineHours() float64 {
+	usable, any := 0.0, false
+	for i := range l.Setup.Systems {
+		if sys := &l.Setup.Systems[i]; sys.aboard && l.Setup.starts(i) {
+			usable, any = usable+sys.Capacity*(1-sys.CutOff), true
+		}
+	}
+	if !any {
+		return -1
+	}
+	return usable / VehicleDraw(&l.E.Days)
 }
 
 // whileDriving is what charges a system while the engine runs, A.

@@ -1,6 +1,7 @@
 package power
 
 import (
+	"math"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -56,4 +57,14 @@ func TestBatteriesInTheCold(t *testing.T) {
 
 func TestStringOfPanelsInTheCold(t *testing.T) {
 	assert.InDelta(t, 48.6, coldString(45, -1.666667), 0.05)
+}
+
+// A lamp of 628 lm into half a sphere has 100 cd: 100 lx at a metre, 25 at two.
+func TestLightOfALamp(t *testing.T) {
+	lamp := &fitout.LightUse{Lumens: 200 * math.Pi, Beam: 180, Away: 1000}
+	assert.InDelta(t, 100, Lux(lamp), 1e-9)
+	lamp.Away = 2000
+	assert.InDelta(t, 25, Lux(lamp), 1e-9)
+	lamp.Dimmed = 0.5
+	assert.InDelta(t, 12.5, Lux(lamp), 1e-9)
 }

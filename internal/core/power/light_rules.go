@@ -3,6 +3,7 @@ package power
 import (
 	"fmt"
 	"math"
+	"slices"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/words"
@@ -31,43 +32,56 @@ func Lux(u *fitout.LightUse) float64 {
 	return lumens / (2 * math.Pi * (1 - math.Cos(radians*u.Beam/2)) * d * d)
 }
 
-// tooDark cautions about zones that have lamps, and too little light by all of them.
-func tooDark(l *Look) []fitout.Finding {
-	type zone struct {
-		lux   float64
-		of    *fitout.PowerLoad
-		names []string
-	}
-	zones := map[fitout.LightZone]*zone{}
-	var order []fitout.LightZone
+// ZoneFigures is what lamps give where they light.
+type ZoneFigures struct {
+	Zone   fitout.LightZone `json:"zone" enum:"bench,bed,ground,inside"`
+	Lux    float64          `json:"lux" doc:"by all of them, lx"`
+	Wanted float64          `json:"wanted" doc:"lx"`
+	Lamps  float64          `json:"lamps" doc:"how many there are"`
+	Needed float64          `json:"needed" doc:"how many like the first would do"`
+
+	of    *fitout.PowerLoad
+	names []string
+}
+
+// zones are what all lamps give, by what they light, in the order in which they come.
+func (l *Look) zones() []ZoneFigures {
+	zones := []ZoneFigures{}
 	l.consumers(func(_ int, c *consumer) []fitout.Finding {
 		u := c.def.Light
 		if u == nil || !c.usable || u.Lumens <= 0 {
 			return nil
 		}
-		if zones[u.Zone] == nil {
-			zones[u.Zone] = &zone{of: c.def}
-			order = append(order, u.Zone)
+		k := slices.IndexFunc(zones, func(z ZoneFigures) bool { return z.Zone == u.Zone })
+		if k < 0 {
+			k = len(zones)
+			zones = append(zones, ZoneFigures{Zone: u.Zone, Wanted: wantedLux[u.Zone], of: c.def})
 		}
-		z := zones[u.Zone]
-		z.lux += Lux(u) * c.def.Count
-		z.names = append(z.names, c.def.Name)
+		zones[k].Lux += Lux(u) * c.def.Count
+		zones[k].Lamps += c.def.Count
+		zones[k].names = append(zones[k].names, c.def.Name)
 		return nil
 	})
+	for k := range zones {
+		zones[k].Needed = math.Ceil(zones[k].Wanted / max(Lux(zones[k].of.Light), 1e-9))
+	}
+	return zones
+}
+
+// tooDark cautions about zones that have lamps, and too little light by all of them.
+func tooDark(l *Look) []fitout.Finding {
 	var found []fitout.Finding
-	for _, id := range order {
-		z, want := zones[id], wantedLux[id]
-		if z.lux >= want {
+	for _, z := range l.zones() {
+		if z.Lux >= z.Wanted {
 			continue
 		}
 		f := l.about("too-dark", fitout.Caution, z.of.ID, z.of.Item)
-		f.Subject.Measure = string(id)
-		f.Title = "Too dark: " + zoneWord[id]
+		f.Subject.Measure = string(z.Zone)
+		f.Title = "Too dark: " + zoneWord[z.Zone]
 		f.Sentence = fmt.Sprintf("%s %s %s lx there; %s wants about %s. %s of the first would do, or one that is nearer.",
-			words.Capital(names(z.names)), does(z.names, "gives", "give"), l.Say.Plain(math.Round(z.lux)), zoneWord[id],
-			l.Say.Plain(want),
-			l.Say.Plain(math.Ceil(z.of.Count*want/max(z.lux, 1e-9))))
-		under(&f, z.lux, want, "lx")
+			words.Capital(names(z.names)), does(z.names, "gives", "give"), l.Say.Plain(math.Round(z.Lux)), zoneWord[z.Zone],
+			l.Say.Plain(z.Wanted), l.Say.Plain(z.Needed))
+		under(&f, z.Lux, z.Wanted, "lx")
 		found = append(found, f)
 	}
 	return found

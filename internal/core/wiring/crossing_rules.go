@@ -20,6 +20,12 @@ var unguarded = map[fitout.CrossingKind][3]string{
 		"When the unit is lifted out, it tears. Put a connector there, coded and held."},
 }
 
+var guarded = map[fitout.CrossingKind]string{
+	fitout.OverSlide: "Guide it in a chain", fitout.DoorGap: "Lead it through a gaiter",
+	fitout.OverEdge:    "Put a grommet there",
+	fitout.PartingLine: "Put a connector there",
+}
+
 // crossingsUnguarded stops cable that crosses what moves, cuts or parts without what it
 // wants there.
 func crossingsUnguarded(b *Board) []fitout.Finding {
@@ -35,6 +41,7 @@ func crossingsUnguarded(b *Board) []fitout.Finding {
 			f.Subject.Measure = c.ID
 			f.Title = line.Name + " runs " + said[1]
 			f.Sentence = said[2]
+			f.Fixes = []fitout.Fix{{Label: guarded[c.Kind], Edit: fitout.FixEdit{Kind: "guard", ID: line.Of, With: c.ID}}}
 			found = append(found, f)
 		}
 	}

@@ -24,10 +24,19 @@ func (b *Board) each(say func(*Wire) (fitout.Finding, bool)) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range b.Lines {
 		if f, so := say(&b.Lines[i]); so {
+			if mendedAsProposed[f.Rule] {
+				b.asProposed(&f, &b.Lines[i])
+			}
 			found = append(found, f)
 		}
 	}
 	return found
+}
+
+// mendedAsProposed are the rules that cable and fuse as proposed mend.
+var mendedAsProposed = map[string]bool{
+	"cable-drop": true, "cable-thin": true, "cable-refused": true, "fuse-above-cable": true, "fuse-below-load": true,
+	"fuse-far": true, "fuse-missing": true, "fuse-one-end": true, "fuse-cannot-break": true, "fuse-voltage": true,
 }
 
 // about begins a finding about a line.
@@ -39,6 +48,19 @@ func (b *Board) about(rule string, severity fitout.Severity, line *Wire) fitout.
 		f.With = []string{line.item}
 	}
 	return f
+}
+
+// asProposed offers to take cable and fuse of a line as they are proposed, where that would
+// do.
+func (b *Board) asProposed(f *fitout.Finding, line *Wire) {
+	c := &line.given
+	if line.Needs == 0 || c.Area == 0 && c.Fuse == 0 && c.FuseKind == "" && !c.NoFarFuse && c.FuseAt == 0 &&
+		c.Insulation == 0 &&
+		c.FuseVolts == 0 {
+		return
+	}
+	label := fmt.Sprintf("Cable and fuse of %s as proposed", words.Lower(line.Name))
+	f.Fixes = []fitout.Fix{{Label: label, Edit: fitout.FixEdit{Kind: "circuit-proposed", ID: line.Of}}}
 }
 
 func measured(f *fitout.Finding, value, limit, margin float64, unit string) {

@@ -13,6 +13,8 @@ const keys: [string, string][] = [
   ['Shift and drag', 'On the bench: frame several parts; Shift and press adds one'],
   ['Delete', 'On the bench: remove what is chosen; undo brings it back'],
   ['Ctrl+A', 'On the bench: choose everything'],
+  ['← →', 'On hours of power: begin or end ten minutes earlier or later; one with Alt, an hour with Shift'],
+  ['Double click', 'On hours of power: add an hour there'],
   ['Enter', 'Make what was typed; on the measuring sheet, go on to the next measure'],
   ['Esc', 'Put back what was typed; let go of what is dragged'],
 ];

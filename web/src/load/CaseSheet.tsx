@@ -99,6 +99,31 @@ export function CaseSheet({ id, onClose }: { id: string; onClose: () => void }) 
               : null,
           )}
         </fieldset>
+        {variant.electrics.systems.length > 0 && (
+          <fieldset>
+            <legend>Batteries when it begins</legend>
+            {variant.electrics.systems.map((s) => (
+              <Field key={s.id} label={s.name} hint="%">
+                <QuantityField
+                  label={`Charge of ${s.name} in this case, %`}
+                  value={100 * (shown.charges.find((c) => c.system === s.id)?.charge ?? s.full)}
+                  kind="plain"
+                  system={job.units}
+                  onCommit={(v) =>
+                    edit(
+                      s.name,
+                      (c) =>
+                        (c.charges = put(c.charges, (x) => x.system === s.id, {
+                          system: s.id,
+                          charge: Math.min(1, Math.max(0, v / 100)),
+                        })),
+                    )
+                  }
+                />
+              </Field>
+            ))}
+          </fieldset>
+        )}
         <fieldset>
           <legend>Along or not</legend>
           {variant.choices.map((choice) => (

@@ -417,10 +417,11 @@ export function BatteriesCard() {
 }
 
 function usableOf(
-  f: { usable: number; aboard: boolean; peak: number; discharge: number } | undefined,
-  say: (v: number, k: 'charge' | 'current') => string,
+  f: { usable: number; aboard: boolean; peak: number; discharge: number; atPeak: number } | undefined,
+  say: (v: number, k: 'charge' | 'current' | 'time') => string,
 ) {
   if (!f) return '';
   if (!f.aboard) return 'does not come along in the state shown';
-  return `${say(f.usable, 'charge')} usable; asked for ${say(f.peak, 'current')} at once of ${say(f.discharge, 'current')}`;
+  const heavy = f.atPeak >= 0 ? `, ${say(f.atPeak, 'time')} at that` : '';
+  return `${say(f.usable, 'charge')} usable; asked for ${say(f.peak, 'current')} at once of ${say(f.discharge, 'current')}${heavy}`;
 }

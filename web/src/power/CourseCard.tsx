@@ -8,6 +8,8 @@ import { BringIn } from './BringIn';
 import { CoursePicture } from './CoursePicture';
 import { moment, percent, usePower } from './usePower';
 
+const zoneWords = { bench: 'on the bench', bed: 'in the bed', ground: 'on the ground', inside: 'inside' };
+
 const nights = (n: number) => (n < 0 ? 'no end' : String(Math.round(n * 10) / 10));
 
 /** The course of the days in one picture, and the figures that people ask for. */
@@ -83,6 +85,19 @@ export function CourseCard() {
               </small>
             </li>
           </ul>
+          {((power?.lights.length ?? 0) > 0 || (power?.engine ?? -1) >= 0) && (
+            <p className="hint light-line">
+              {power?.lights.map((z) => (
+                <span key={z.zone} data-zone={z.zone}>
+                  Light {zoneWords[z.zone]}: {Math.round(z.lux)} lx of {z.wanted}
+                  {z.lux < z.wanted ? `, ${z.needed} such lamps would do. ` : '. '}
+                </span>
+              ))}
+              {power &&
+                power.engine >= 0 &&
+                `With the alternator dead the engine runs ${say(power.engine, 'time')} on its battery.`}
+            </p>
+          )}
           {system.sentences.length > 0 && (
             <ul className="turns-list">
               {system.sentences.map((s) => (
