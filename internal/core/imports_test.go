@@ -40,7 +40,7 @@ var below = map[string]string{
 	"offer":  "fitout load module plan quantity words limits fit brief edit",
 	"assess": "fitout plan words edit balance baseline brief fit limits offer power rating ride space wiring",
 
-	"mend":    "fitout load plan quantity words assess edit limits offer power rating",
+	"mend":    "fitout load plan quantity words assess edit limits offer power rating supply",
 	"report":  "fitout load module plan words assess balance brief fit limits power rating space wiring",
 	"arrange": "fitout module plan words assess edit fit propose report",
 }

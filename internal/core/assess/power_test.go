@@ -45,7 +45,7 @@ func wired() fitout.Job {
 	e.Sources = []fitout.PowerSource{
 		{ID: "alternator", Name: "Alternator", Kind: fitout.Alternator, System: "start", Amps: 140, Mount: fitout.FlatPanel,
 			Shades: []fitout.Shade{}, Spans: []fitout.Span{}},
-		{ID: "sun", Name: "Panel", Kind: fitout.Solar, System: "house", Watts: 160, Mount: fitout.FlatPanel, Item: "panel",
+		{ID: "sun", Name: "Panel", Kind: fitout.Solar, Charger: "dcdc", Watts: 160, Mount: fitout.FlatPanel, Item: "panel",
 			Shades: []fitout.Shade{}, Spans: []fitout.Span{}},
 	}
 	e.Loads = []fitout.PowerLoad{
@@ -197,6 +197,10 @@ var powerRules = []struct {
 	}, func(_ *fitout.Job, e *fitout.Electrics) {
 		e.Systems[1].Ports, e.Loads[1].Port = []fitout.Port{{ID: "socket", Name: "Socket", Amps: 2}}, "socket"
 	}},
+	{"panel-uncontrolled", func(_ *fitout.Job, e *fitout.Electrics) { e.Sources[1].Charger, e.Sources[1].System = "", "house" },
+		func(_ *fitout.Job, e *fitout.Electrics) {
+			e.Sources[1].Charger, e.Sources[1].System, e.Sources[1].Watts = "", "house", 8
+		}},
 	{"panel-shaded", func(j *fitout.Job, _ *fitout.Electrics) {
 		example.Add(j, "tent", 20, 3000, func(i *fitout.Item) { i.At.Z = 2000 })
 	}, func(j *fitout.Job, _ *fitout.Electrics) {

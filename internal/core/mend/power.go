@@ -14,6 +14,7 @@ import (
 	"zaino/internal/core/limits"
 	"zaino/internal/core/plan"
 	"zaino/internal/core/power"
+	"zaino/internal/core/supply"
 	"zaino/internal/core/words"
 )
 
@@ -22,7 +23,7 @@ const powered = "power:"
 
 // way is one way to let a battery last, with what it costs.
 type way struct {
-	fix   fitout.Fix
+	fixes []fitout.Fix
 	kind  string  // of which no more than two are told
 	cost  float64 // cents
 	mass  float64 // kg
@@ -77,6 +78,7 @@ func fails(p *plan.Plan, system int) bool {
 // waysFor are all ways that are thought of, however little they do.
 func waysFor(p *plan.Plan, components []fitout.Component, id string, at int) []way {
 	look, say := power.LookAt(p), p.Say
+	controllers := supply.Of(components, &supply.Wish{}).Controllers
 	var ways []way
 	for i := range components {
 		c := &components[i]
@@ -94,16 +96,30 @@ func waysFor(p *plan.Plan, components []fitout.Component, id string, at int) []w
 		if kind == "" {
 			continue
 		}
-		ways = append(ways, way{kind: kind, cost: float64(c.Item.Price), mass: c.Item.Mass, fix: fitout.Fix{
+		w := way{kind: kind, cost: float64(c.Item.Price), mass: c.Item.Mass, fixes: []fitout.Fix{{
 			Label: fmt.Sprintf("%s (%s, about %s)", label, say.Mass(c.Item.Mass), money(p, c.Item.Price)),
 			Edit:  fitout.FixEdit{Kind: "equip", ID: id, With: c.ID},
-		}})
+		}}}
+		if kind == "sun" && look.E.Systems[at].Kind != fitout.StationSystem && !controlled(look.E, id, c.Device.Source) {
+			k := supply.Controller(controllers, c.Device.Source.Watts, c.Device.Source.Open, p.Job.Brief.Trip.Coldest,
+				look.E.Systems[at].Voltage, func(one *supply.Candidate) float64 { return float64(one.Price) })
+			if k < 0 {
+				continue
+			}
+			one := &controllers[k]
+			w.cost, w.mass = w.cost+float64(one.Price), w.mass+one.Mass
+			w.fixes = append([]fitout.Fix{{
+				Label: fmt.Sprintf("%s (%s, about %s)", one.Name, say.Mass(one.Mass), money(p, one.Price)),
+				Edit:  fitout.FixEdit{Kind: "equip", ID: id, With: one.ID},
+			}}, w.fixes...)
+		}
+		ways = append(ways, w)
 	}
 	for _, minutes := range []float64{15, 30, 60, 90, 120, 180} {
-		ways = append(ways, way{kind: "drive", habit: minutes / 60, fix: fitout.Fix{
+		ways = append(ways, way{kind: "drive", habit: minutes / 60, fixes: []fitout.Fix{{
 			Label: fmt.Sprintf("Drive %.0f min more each day that is driven", minutes),
 			Edit:  fitout.FixEdit{Kind: "drive-hours", Value: minutes / 60},
-		}})
+		}}})
 	}
 	for i := range look.E.Loads {
 		l := &look.E.Loads[i]
@@ -111,13 +127,31 @@ func waysFor(p *plan.Plan, components []fitout.Component, id string, at int) []w
 			continue
 		}
 		for _, share := range []float64{0.25, 0.5, 1} {
-			ways = append(ways, way{kind: "less", habit: share * 4, fix: fitout.Fix{
+			ways = append(ways, way{kind: "less", habit: share * 4, fixes: []fitout.Fix{{
 				Label: fmt.Sprintf("Use %s %.0f %% less", words.Lower(l.Name), 100*share),
 				Edit:  fitout.FixEdit{Kind: "load-less", ID: l.ID, Value: share},
-			}})
+			}}})
 		}
 	}
 	return ways
+}
+
+// controlled tells whether a system has a controller with room for another panel.
+func controlled(e *fitout.Electrics, system string, panel *fitout.PowerSource) bool {
+	for i := range e.Chargers {
+		c := &e.Chargers[i]
+		if c.System != system || c.Volts <= 0 {
+			continue
+		}
+		watts := panel.Watts
+		for k := range e.Sources {
+			if e.Sources[k].Charger == c.ID && e.Sources[k].Kind == fitout.Solar {
+				watts += e.Sources[k].Watts
+			}
+		}
+		return watts <= c.Amps*13.6
+	}
+	return false
 }
 
 // money is a price in the currency of a brief, in whole units.
@@ -128,8 +162,12 @@ func money(p *plan.Plan, cents int) string {
 // tryPower makes a way on the whole job: the battery lasts then, nothing else is broken and
 // no limit passed further.
 func tryPower(p *plan.Plan, components []fitout.Component, w way, id string, before assess.Broken) (Mend, bool) {
-	m := Mend{Changes: []fitout.Fix{w.fix}, Effort: w.mass}
-	job, err := edit.Apply(p.Given, components, []fitout.FixEdit{w.fix.Edit})
+	m := Mend{Changes: w.fixes, Effort: w.mass}
+	edits := make([]fitout.FixEdit, len(w.fixes))
+	for i := range w.fixes {
+		edits[i] = w.fixes[i].Edit
+	}
+	job, err := edit.Apply(p.Given, components, edits)
 	if err != nil {
 		return m, false
 	}

@@ -36,7 +36,11 @@ func TestABatteryThatRunsOutIsMended(t *testing.T) {
 		return n
 	}
 	for _, m := range mends.Found {
-		mended, err := edit.Apply(j, shop, []fitout.FixEdit{m.Changes[0].Edit})
+		var edits []fitout.FixEdit
+		for _, c := range m.Changes {
+			edits = append(edits, c.Edit)
+		}
+		mended, err := edit.Apply(j, shop, edits)
 		require.NoError(t, err)
 		a := assess.Of(&mended)
 		for _, f := range a.Findings {

@@ -168,6 +168,29 @@ func portsOver(l *Look) []fitout.Finding {
 	return found
 }
 
+// panelUncontrolled stops a panel that charges a battery with nothing between them.
+func panelUncontrolled(l *Look) []fitout.Finding {
+	var found []fitout.Finding
+	for k := range l.Setup.sources {
+		s := &l.Setup.sources[k]
+		if s.def.Kind != fitout.Solar || !s.usable || s.charger >= 0 || s.def.Watts <= trickle ||
+			l.E.Systems[s.system].Kind == fitout.StationSystem {
+			continue
+		}
+		f := l.about("panel-uncontrolled", fitout.Stop, s.def.ID, s.def.Item)
+		f.Title = s.def.Name + " has no controller"
+		f.Sentence = fmt.Sprintf("It leads straight to %s and overcharges it on the first clear day. Put a solar controller of at "+
+			"least %s between them.", words.Lower(l.E.Systems[s.system].Name),
+			l.Say.Amps(math.Ceil(s.def.Watts/l.Setup.Systems[s.system].Charging)))
+		f.Margin = -1
+		found = append(found, f)
+	}
+	return found
+}
+
+// trickle is up to which watts a panel needs no controller, W. Practice.
+const trickle = 10
+
 // panelShaded cautions about a panel that something on the roof shades: what stands higher
 // beside it, or lies over it.
 func panelShaded(l *Look) []fitout.Finding {

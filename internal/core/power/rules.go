@@ -8,7 +8,7 @@ func allRules() []func(*Look) []fitout.Finding {
 		runsOut, belowReserve, batteryCurrent, chargedFast, chargedInFrost, tooColdToGive, otherChemistry, noIsolator,
 		batteryLoose, batteryWithPeople, noMeter,
 		startUnprotected, engineOff, noWayHome, laidUp,
-		alternatorAsked, alternatorUnsaid, chargersInRing, chargesNothing, coldStrings, portsOver, panelShaded,
+		alternatorAsked, alternatorUnsaid, chargersInRing, chargesNothing, coldStrings, portsOver, panelShaded, panelUncontrolled,
 		generatorExhaust, generatorFuel, mainsCaution, relayToLithium, sourcesMeet, changeoverFeedsBoth, trailerFedTwice,
 		loadsUnfed, leastVoltage, inverterOver, inverterSurge, inverterBeyondBattery, standbyAllNight, fridgeTooHot,
 		mustNotDrop, heatUnsaid, neverRuns, ofOthers, loudAtNight,

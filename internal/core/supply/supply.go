@@ -8,6 +8,7 @@ package supply
 import (
 	"cmp"
 	"context"
+	"math"
 	"slices"
 
 	"zaino/internal/core/edit"
@@ -125,7 +126,7 @@ type Candidate struct {
 
 // Candidates are what a set is made of.
 type Candidates struct {
-	Batteries, Panels, Chargers, Inverters []Candidate
+	Batteries, Panels, Chargers, Inverters, Controllers []Candidate
 }
 
 // Of are the candidates among components.
@@ -148,11 +149,30 @@ func Of(components []fitout.Component, w *Wish) Candidates {
 			c.Panels = append(c.Panels, one)
 		case d.Charger != nil && d.Source == nil && d.Charger.From != "" && d.Inverter == nil:
 			c.Chargers = append(c.Chargers, one)
+		case d.Charger != nil && d.Source == nil && d.Charger.Volts > 0:
+			c.Controllers = append(c.Controllers, one)
 		case d.Inverter != nil && d.System == nil && d.Panel == nil:
 			c.Inverters = append(c.Inverters, one)
 		}
 	}
 	return c
+}
+
+// Controller is the least solar controller among candidates for so many watts of panels with
+// an open-circuit voltage (0: not said) in the cold, into a battery of 12 V or as many times
+// as much as class says; −1 where none is wide enough.
+func Controller(all []Candidate, watts, open, coldest, class float64, weigh func(*Candidate) float64) int {
+	best, least := -1, math.Inf(1)
+	for i := range all {
+		c := all[i].Device.Charger
+		if c.Amps*13.6*class/12 < watts || open*(1+0.003*(25-coldest)) > c.Volts {
+			continue
+		}
+		if w := weigh(&all[i]); w < least {
+			best, least = i, w
+		}
+	}
+	return best
 }
 
 // Choice is one set on the way: −1 for none of a kind.
@@ -278,6 +298,9 @@ func (s *Search) parts(c Choice) []SetPart {
 	}
 	add(&s.c.Batteries[c.Battery], 1)
 	if c.Panel >= 0 && c.Panels > 0 {
+		if k := s.controller(c); k >= 0 {
+			add(&s.c.Controllers[k], 1)
+		}
 		add(&s.c.Panels[c.Panel], c.Panels)
 	}
 	if c.Charger >= 0 {
@@ -287,6 +310,20 @@ func (s *Search) parts(c Choice) []SetPart {
 		add(&s.c.Inverters[c.Inverter], 1)
 	}
 	return all
+}
+
+// controller is the least controller for the panels of a choice, −1 where the catalogue has
+// none that is wide enough: then no set with them is told.
+func (s *Search) controller(c Choice) int {
+	panel := s.c.Panels[c.Panel].Device.Source
+	class := s.c.Batteries[c.Battery].Device.System.Voltage
+	return Controller(s.c.Controllers, panel.Watts*float64(c.Panels), panel.Open, s.plan.Job.Brief.Trip.Coldest, class,
+		func(one *Candidate) float64 {
+			if s.wish.Aim == "price" {
+				return float64(one.Price)
+			}
+			return one.Mass
+		})
 }
 
 // setOf is a choice as a set.
@@ -315,7 +352,9 @@ func (s *Search) All() []Choice {
 				all = append(all, Choice{b, -1, 0, charger, inverter})
 				for panel := range s.c.Panels {
 					for n := 1; n <= s.wish.Most; n++ {
-						all = append(all, Choice{b, panel, n, charger, inverter})
+						if c := (Choice{b, panel, n, charger, inverter}); s.controller(c) >= 0 {
+							all = append(all, c)
+						}
 					}
 				}
 			}

@@ -59,6 +59,9 @@ func shelf(t *rapid.T) []fitout.Component {
 		add("sun", &fitout.Device{Source: &fitout.PowerSource{Kind: fitout.Solar, Watts: f(40, 300), Mount: mount,
 			Loose: mount == fitout.TurnedPanel}})
 	}
+	for range rapid.IntRange(0, 2).Draw(t, "controllers") {
+		add("controller", &fitout.Device{Charger: &fitout.Charger{Amps: f(5, 60), For: "any", Volts: f(10, 100)}})
+	}
 	for range rapid.IntRange(0, 2).Draw(t, "chargers") {
 		add("charger", &fitout.Device{Charger: &fitout.Charger{Amps: f(5, 60), From: "start", For: "any"}})
 	}
