@@ -5,7 +5,6 @@ import (
 	"encoding/csv"
 	"fmt"
 	"strconv"
-	"strings"
 
 	"codeberg.org/go-pdf/fpdf"
 	"github.com/xuri/excelize/v2"
@@ -99,28 +98,13 @@ func WriteAccountXLSX(a *report.Account) ([]byte, error) {
 	return out.Bytes(), nil
 }
 
-// latin puts text into the letters that the standard fonts of a PDF have.
-var latin = strings.NewReplacer("Σ", "Sum ", "σ", "sigma", "Φ", "Phi", "θ", "t", "°", "\u00b0", "−", "-", "∓", "-/+",
-	"\u202f", " ", "\u00a0", " ", "“", `"`, "”", `"`, "→", "to")
-
 // formulaWidths are the columns of the formulas, mm.
 var formulaWidths = []float64{40, 62, 80}
 
 // WriteAccountPDF writes the account as pages to hand over: where the figures come
 // from, the formulas, the limits with their sources, and the cautions.
 func WriteAccountPDF(a *report.Account) ([]byte, error) {
-	pdf := fpdf.New("P", "mm", "A4", "")
-	encode := pdf.UnicodeTranslatorFromDescriptor("")
-	text := func(s string) string { return encode(latin.Replace(s)) }
-	pdf.SetTitle(a.Job, true)
-	pdf.SetMargins(14, 14, 14)
-	pdf.SetAutoPageBreak(true, 16)
-	pdf.SetFooterFunc(func() {
-		pdf.SetY(-12)
-		pdf.SetFont("Helvetica", "", 8)
-		pdf.CellFormat(0, 5, text(fmt.Sprintf("%s, page %d", a.Job, pdf.PageNo())), "", 0, "R", false, 0, "")
-	})
-	pdf.AddPage()
+	pdf, text := pages(a.Job, a.Job)
 	heading := func(s string) {
 		pdf.Ln(3)
 		pdf.SetFont("Helvetica", "B", 12)

@@ -82,18 +82,7 @@ func WritePowerXLSX(j *fitout.Job) ([]byte, error) {
 // board, every table, the cautions.
 func WritePowerPDF(j *fitout.Job) ([]byte, error) {
 	s := report.PowerSheetOf(j)
-	pdf := fpdf.New("P", "mm", "A4", "")
-	encode := pdf.UnicodeTranslatorFromDescriptor("")
-	text := func(s string) string { return encode(latin.Replace(s)) }
-	pdf.SetTitle(s.Job, true)
-	pdf.SetMargins(14, 14, 14)
-	pdf.SetAutoPageBreak(true, 16)
-	pdf.SetFooterFunc(func() {
-		pdf.SetY(-12)
-		pdf.SetFont("Helvetica", "", 8)
-		pdf.CellFormat(0, 5, text(fmt.Sprintf("%s, electrics, page %d", s.Job, pdf.PageNo())), "", 0, "R", false, 0, "")
-	})
-	pdf.AddPage()
+	pdf, text := pages(s.Job, s.Job+", electrics")
 	pdf.SetFont("Helvetica", "B", 16)
 	pdf.MultiCell(0, 8, text(s.Job+": electrics"), "", "L", false)
 	pdf.SetFont("Helvetica", "", 9)
