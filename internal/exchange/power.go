@@ -98,11 +98,12 @@ func WritePowerPDF(j *fitout.Job) ([]byte, error) {
 		pdf.Ln(4)
 		pdf.SetFont("Helvetica", "B", 12)
 		pdf.MultiCell(0, 6, text(t.Name), "", "L", false)
-		width := pageWidth / float64(len(t.Head))
+		pdf.SetFont("Helvetica", "B", 7.5)
+		widths := columnWidths(pdf, &t, text)
 		for i, row := range append([][]string{t.Head}, t.Rows...) {
 			pdf.SetFont("Helvetica", map[bool]string{true: "B"}[i == 0], 7.5)
-			for _, cell := range row {
-				pdf.CellFormat(width, 4.8, fitted(pdf, text(cell), width), "B", 0, "L", false, 0, "")
+			for k, cell := range row {
+				pdf.CellFormat(widths[k], 4.8, fitted(pdf, text(cell), widths[k]), "B", 0, "L", false, 0, "")
 			}
 			pdf.Ln(-1)
 		}
@@ -110,6 +111,23 @@ func WritePowerPDF(j *fitout.Job) ([]byte, error) {
 	var out bytes.Buffer
 	err := pdf.Output(&out)
 	return out.Bytes(), err
+}
+
+// columnWidths are as wide as what stands in each column, and together as wide as the page.
+func columnWidths(pdf *fpdf.Fpdf, t *report.Table, text func(string) string) []float64 {
+	const beside = 3.0 // mm
+	widths := make([]float64, len(t.Head))
+	sum := 0.0
+	for k := range widths {
+		for _, row := range append([][]string{t.Head}, t.Rows...) {
+			widths[k] = max(widths[k], pdf.GetStringWidth(text(row[k]))+beside)
+		}
+		sum += widths[k]
+	}
+	for k := range widths {
+		widths[k] *= pageWidth / sum
+	}
+	return widths
 }
 
 // pageWidth is what the margins leave of a page, mm.

@@ -10,7 +10,7 @@ import { usePower } from './usePower';
 
 /** Systems with their batteries, inverters, and what joins systems. */
 export function BatteriesCard() {
-  const { electrics, power, edit, input, box, say, variant } = usePower();
+  const { electrics, power, edit, input, box, say, unit, degree, variant } = usePower();
   const systems = [
     { value: '', label: 'Nothing yet' },
     ...electrics.systems.map((s) => ({ value: s.id, label: s.name })),
@@ -64,7 +64,7 @@ export function BatteriesCard() {
     });
   const system = (id: string, set: (s: PowerSystem) => void) => (e: typeof electrics) => on(e.systems, id, set);
   const inverter = (id: string, set: (i: Inverter) => void) => (e: typeof electrics) => on(e.inverters, id, set);
-  type Figure = 'capacity' | 'parallel' | 'charge' | 'discharge' | 'resistance' | 'warmer';
+  type Figure = 'capacity' | 'parallel' | 'charge' | 'discharge' | 'resistance';
   const figure =
     (label: string, key: Figure, kind: Parameters<typeof input>[2], zero = true) =>
     (s: PowerSystem) =>
@@ -222,8 +222,14 @@ export function BatteriesCard() {
                   <span>mΩ inside</span>
                 </span>
                 <span className="warmer">
-                  {figure('Degrees warmer than outside', 'warmer', 'plain')(s)}
-                  <span>° warmer than outside</span>
+                  {input(
+                    `Degrees warmer than outside of ${s.name}`,
+                    s.battery.warmer * degree,
+                    'plain',
+                    (e, v) => on(e.systems, s.id, (x) => (x.battery.warmer = v / degree)),
+                    true,
+                  )}
+                  <span>{unit('temperature')} warmer than outside</span>
                 </span>
                 <span className="hint figure">
                   {usableOf(

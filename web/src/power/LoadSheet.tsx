@@ -134,10 +134,10 @@ export function LoadSheet({ load: l }: { load: PowerLoad }) {
 }
 
 function HeatFields({ load: l }: { load: PowerLoad }) {
-  const { line, tick } = usePower();
+  const { line, tick, unit, degree } = usePower();
   const h = l.heat;
   if (!h) return null;
-  type Key = 'mean' | 'at' | 'atInner' | 'inner' | 'warmer' | 'warm' | 'frozen';
+  type Key = 'mean' | 'at' | 'atInner' | 'inner' | 'warm' | 'frozen';
   const number = (label: string, key: Key, kind: Parameters<typeof line>[2], hint?: string) =>
     line(
       [label, `${label}, ${l.name}`],
@@ -152,7 +152,14 @@ function HeatFields({ load: l }: { load: PowerLoad }) {
       {number('at, around it', 'at', 'temperature')}
       {number('and inside', 'atInner', 'temperature')}
       {number('Set to', 'inner', 'temperature')}
-      {number('Warmer where it stands, degrees', 'warmer', 'plain', 'Than the air outside')}
+      {line(
+        [`Warmer where it stands, ${unit('temperature')}`, `Warmer where it stands, ${l.name}`],
+        h.warmer * degree,
+        'plain',
+        (e, v) => on(e.loads, l.id, (x) => x.heat && (x.heat.warmer = v / degree)),
+        'Than the air outside',
+        true,
+      )}
       {number('Put in warm a day', 'warm', 'mass')}
       {number('of that to be frozen', 'frozen', 'mass')}
       {line(

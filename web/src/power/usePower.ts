@@ -27,8 +27,11 @@ export function usePower() {
   const fields = useFields<Electrics>((job) => chosenVariant(job).electrics);
   const variant = chosenVariant(fields.job);
   const say = (value: number, kind: Kind) => formatQuantity(value, kind, fields.job.units);
+  /** Degrees of a difference of temperatures in the job's units, of one °C. */
+  const degree = fields.job.units === 'us' ? 1.8 : 1;
   return {
     ...fields,
+    degree,
     variant,
     electrics: variant.electrics,
     power: fields.assessment?.power,
