@@ -14,7 +14,7 @@ import (
 // What a device may do before it is not listened to any more.
 const (
 	mostBad      = 50               // bad lines one after another
-	mostASecond  = 20               // readings; more are passed over
+	mostASecond  = 20               // lines; more are passed over
 	silence      = 30 * time.Second // after which it has stopped
 	again        = 2 * time.Second  // until it is tried again
 	mostAttempts = 60               // one after another
@@ -104,6 +104,12 @@ func listen(ctx context.Context, address string, each func(Reading), state func(
 				return sent, err
 			}
 		}
+		if now := time.Now(); now.Sub(second) > time.Second {
+			second, counted = now, 0
+		}
+		if counted++; counted > mostASecond && !long {
+			continue // not even looked at
+		}
 		var reading Reading
 		if long {
 			err = fmt.Errorf("a line is longer than %d bytes", LongestLine)
@@ -115,12 +121,6 @@ func listen(ctx context.Context, address string, each func(Reading), state func(
 				return sent, fmt.Errorf("%w: %d lines one after another; %w", errNoDevice, bad, err)
 			}
 			state(sent, "A line was passed over: "+err.Error())
-			continue
-		}
-		if now := time.Now(); now.Sub(second) > time.Second {
-			second, counted = now, 0
-		}
-		if counted++; counted > mostASecond {
 			continue
 		}
 		if !sent || bad > 0 {
