@@ -2,6 +2,7 @@ package device
 
 import (
 	"bufio"
+	"bytes"
 	"context"
 	"errors"
 	"fmt"
@@ -107,7 +108,7 @@ func listen(ctx context.Context, address string, each func(Reading), state func(
 		if now := time.Now(); now.Sub(second) > time.Second {
 			second, counted = now, 0
 		}
-		if counted++; counted > mostASecond && !long {
+		if counted++; counted > mostASecond && !long && bytes.HasPrefix(line, []byte("{")) {
 			continue // not even looked at
 		}
 		var reading Reading
