@@ -172,12 +172,12 @@ func electrics(t *rapid.T, p *plan.Plan, shop []fitout.Component) {
 	asJSON(t, "logic tried", power.TryOut(p, &power.Trial{Hour: 24, Engine: true}))
 	asJSON(t, "readings beside the plan", power.LookAt(p).Beside("powersystem0",
 		[]power.Measured{{Hours: 1, Charge: 0.5}}))
-	ctx, stop := context.WithTimeout(context.Background(), 300*time.Millisecond)
+	ctx, stop := context.WithTimeout(context.Background(), 60*time.Millisecond)
 	defer stop()
 	answer, _ := supply.Ask(ctx, p, shop, &supply.Wish{Aim: "mass", Most: 1, Loose: true}, func(float64) {})
 	asJSON(t, "sets", answer)
 	for i := range p.Variant.Electrics.Systems {
-		ctx, stop := context.WithTimeout(context.Background(), 200*time.Millisecond)
+		ctx, stop := context.WithTimeout(context.Background(), 40*time.Millisecond)
 		mends, err := mend.Limit(ctx, p.Given, shop[:min(len(shop), 30)], "power:"+p.Variant.Electrics.Systems[i].ID,
 			func(float64) {})
 		stop()
