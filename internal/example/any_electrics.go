@@ -21,6 +21,9 @@ func (d drawing) electrics(v *fitout.Variant, item func() string) {
 	}
 	output := func() string { return one(d, e.Outputs, func(o *fitout.Output) string { return o.ID }, "gone") }
 	control := func() string { return one(d, e.Controls, func(c *fitout.Control) string { return c.ID }, "", "gone") }
+	if rapid.IntRange(0, 9).Draw(d.t, "long") > 0 { // sixty nights take their time, and say little more
+		e.Days.Count = min(max(1, e.Days.Count), 4)
+	}
 	for i := range e.Systems {
 		e.Systems[i].Item = item()
 	}
