@@ -167,6 +167,7 @@ func TestTheMonitorStandsBesideThePlan(t *testing.T) {
 	p.waitText(".stage-forms", "A simulated monitor runs there")
 	p.press("Connect")
 	p.waitText("[data-monitor-charge]", "%")
+	p.waitText("[data-levels]", "Water")
 	p.waitText("[data-beside]", "plan")
 	p.press("Disconnect")
 	p.waitFor(button("Connect"))

@@ -37,7 +37,8 @@ func (m *Monitor) At(hours float64) Reading {
 		At: m.Begin.Add(time.Duration(hours * float64(time.Hour))), Amps: round(amps), Volts: round(12.1 + 1.1*charge +
 			0.01*amps),
 		Charge: math.Round(charge*1000) / 1000, Temperature: round(power.TemperatureAt(12, 26, math.Mod(hours, 24))),
-		Tanks: []TankReading{}, Pressures: []PressureReading{},
+		Tanks:     []TankReading{{Name: "Water", Litres: round(max(0, 70-0.45*hours))}},
+		Pressures: []PressureReading{{Name: "Rear left", Bar: 2.6}, {Name: "Rear right", Bar: 2.58}},
 	}
 }
 

@@ -8,6 +8,8 @@ import { SelectField } from '../components/SelectField';
 import { MonitorPicture } from './MonitorPicture';
 import { percent, usePower } from './usePower';
 
+const PSI_PER_BAR = 14.5038;
+
 /** What a battery monitor reads, beside the plan. Readings are kept with the job, and never changed. */
 export function MonitorSheet() {
   const { job, electrics, power, say } = usePower();
@@ -49,6 +51,8 @@ export function MonitorSheet() {
     );
   const disconnect = () => void act(answer(api.DELETE('/api/jobs/{id}/monitor', { params: { path } })));
   const system = chosen || usual;
+  const pressure = (bar: number) =>
+    job.units === 'us' ? `${Math.round(bar * PSI_PER_BAR)}\u00a0psi` : `${bar.toFixed(2)}\u00a0bar`;
   const latest = state?.latest;
   return (
     <Panel
@@ -114,6 +118,14 @@ export function MonitorSheet() {
               </li>
             </ul>
           </div>
+          {latest && latest.tanks.length + latest.pressures.length > 0 && (
+            <p className="hint light-line figure" data-levels>
+              {[
+                ...latest.tanks.map((t) => `${t.name} ${say(t.litres, 'volume')}`),
+                ...latest.pressures.map((p) => `${p.name} ${pressure(p.bar)}`),
+              ].join(' · ')}
+            </p>
+          )}
           {(trouble !== '' || error) && (
             <p className="trouble" role="alert">
               {trouble || (error instanceof Refused ? error.message : 'The server does not answer.')}
