@@ -8,10 +8,8 @@ package supply
 import (
 	"cmp"
 	"context"
-	"math"
 	"slices"
 
-	"zaino/internal/core/edit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
 	"zaino/internal/core/power"
@@ -59,120 +57,6 @@ type SupplySet struct {
 	Changes []fitout.Fix `json:"changes" doc:"that put it into the job"`
 	Front   float64      `json:"front" doc:"change of the front axle load, kg"`
 	Rear    float64      `json:"rear" doc:"change of the rear axle load, kg"`
-}
-
-// SupplyAnswer is what was found.
-type SupplyAnswer struct {
-	Sets  []SupplySet `json:"sets" doc:"the least of each battery that last, the least first"`
-	Worse []SupplySet `json:"worse" doc:"the least that lasts under an overcast sky too; empty where none does"`
-	Of    int         `json:"of" doc:"sets that were thought of"`
-	Tried int         `json:"tried" doc:"runs of the days that it took"`
-	None  string      `json:"none" doc:"said where none lasts; empty otherwise"`
-}
-
-// mostSets is how many sets are told.
-const mostSets = 5
-
-// Ask looks for the least sets of components that last the days of a plan, and what it takes
-// to be safe in bad weather too.
-func Ask(ctx context.Context, p *plan.Plan, components []fitout.Component, w *Wish,
-	progress func(float64)) (SupplyAnswer, error) {
-	a := SupplyAnswer{Sets: []SupplySet{}, Worse: []SupplySet{}}
-	s, err := NewSearch(p, Of(components, w), w)
-	if err != nil {
-		return a, err
-	}
-	a.Of = len(s.All())
-	a.Sets = s.Best(ctx, power.AsPlanned, mostSets, func(share float64) { progress(share / 2) })
-	a.Worse = s.Best(ctx, Overcast, 1, func(share float64) { progress(0.5 + share/2) })
-	a.Tried = s.Tried
-	for _, sets := range [][]SupplySet{a.Sets, a.Worse} {
-		for i := range sets {
-			s.place(&sets[i], components)
-		}
-	}
-	if len(a.Sets) == 0 && ctx.Err() == nil {
-		a.None = "No set of the catalogue lasts these days with that reserve. Use less, drive more, allow more panels, or " +
-			"fewer nights."
-	}
-	return a, nil
-}
-
-// place says what puts a set into the job, and what it does to the axles.
-func (s *Search) place(set *SupplySet, components []fitout.Component) {
-	system := s.base.Systems[s.system].ID
-	edits := []fitout.FixEdit{{Kind: "clear-supply", ID: system}}
-	set.Changes = []fitout.Fix{{Label: "Take out what charges it now", Edit: edits[0]}}
-	for _, part := range set.Parts {
-		for range part.Count {
-			e := fitout.FixEdit{Kind: "equip", ID: system, With: part.Component}
-			edits = append(edits, e)
-			set.Changes = append(set.Changes, fitout.Fix{Label: part.Name, Edit: e})
-		}
-	}
-	if changed, err := edit.Apply(s.plan.Given, components, edits); err == nil {
-		before, after := s.plan.Load.Axles(), plan.Of(&changed).Load.Axles()
-		set.Front, set.Rear = after.Front-before.Front, after.Rear-before.Rear
-	}
-}
-
-// Candidate is a component that a set may have, with what matters of it.
-type Candidate struct {
-	ID, Name string
-	Mass     float64
-	Price    int
-	Device   *fitout.Device
-}
-
-// Candidates are what a set is made of.
-type Candidates struct {
-	Batteries, Panels, Chargers, Inverters, Controllers []Candidate
-}
-
-// Of are the candidates among components.
-func Of(components []fitout.Component, w *Wish) Candidates {
-	var c Candidates
-	for i := range components {
-		part := &components[i]
-		if part.Device == nil {
-			continue
-		}
-		one := Candidate{part.ID, part.Item.Name, part.Item.Mass, part.Item.Price, part.Device}
-		d := part.Device
-		s := part.Item.Size
-		switch {
-		case d.System != nil && d.Inverter == nil && d.System.Kind == fitout.HouseSystem:
-			if w.Slim == 0 || min(s.Length, s.Width, s.Height) <= w.Slim {
-				c.Batteries = append(c.Batteries, one)
-			}
-		case d.Source != nil && d.Source.Kind == fitout.Solar && d.Charger == nil && (w.Loose || !d.Source.Loose):
-			c.Panels = append(c.Panels, one)
-		case d.Charger != nil && d.Source == nil && d.Charger.From != "" && d.Inverter == nil:
-			c.Chargers = append(c.Chargers, one)
-		case d.Charger != nil && d.Source == nil && d.Charger.Volts > 0:
-			c.Controllers = append(c.Controllers, one)
-		case d.Inverter != nil && d.System == nil && d.Panel == nil:
-			c.Inverters = append(c.Inverters, one)
-		}
-	}
-	return c
-}
-
-// Controller is the least solar controller among candidates for so many watts of panels with
-// an open-circuit voltage (0: not said) in the cold, into a battery of 12 V or as many times
-// as much as class says; −1 where none is wide enough.
-func Controller(all []Candidate, watts, open, coldest, class float64, weigh func(*Candidate) float64) int {
-	best, least := -1, math.Inf(1)
-	for i := range all {
-		c := all[i].Device.Charger
-		if c.Amps*13.6*class/12 < watts || open*(1+0.003*(25-coldest)) > c.Volts {
-			continue
-		}
-		if w := weigh(&all[i]); w < least {
-			best, least = i, w
-		}
-	}
-	return best
 }
 
 // Choice is one set on the way: −1 for none of a kind.

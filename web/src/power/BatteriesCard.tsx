@@ -1,11 +1,13 @@
-import type { Inverter, PowerSystem } from '../api/types';
+import type { PowerSystem } from '../api/types';
 import { AddButton } from '../components/ListButtons';
 import { Panel } from '../components/Panel';
 import { SelectField } from '../components/SelectField';
 import { ThingTable } from '../components/ThingTable';
 import { drop, newId, on } from '../document/things';
-import { chemistries, linkKinds, systemKinds } from '../words/power';
+import { chemistries, systemKinds } from '../words/power';
 import { Choose } from './Choose';
+import { InvertersTable } from './InvertersTable';
+import { LinksTable } from './LinksTable';
 import { usePower } from './usePower';
 
 /** Systems with their batteries, inverters, and what joins systems. */
@@ -63,7 +65,6 @@ export function BatteriesCard() {
       });
     });
   const system = (id: string, set: (s: PowerSystem) => void) => (e: typeof electrics) => on(e.systems, id, set);
-  const inverter = (id: string, set: (i: Inverter) => void) => (e: typeof electrics) => on(e.inverters, id, set);
   type Figure = 'capacity' | 'parallel' | 'charge' | 'discharge' | 'resistance';
   const figure =
     (label: string, key: Figure, kind: Parameters<typeof input>[2], zero = true) =>
@@ -242,182 +243,8 @@ export function BatteriesCard() {
           </tr>
         )}
       />
-      {electrics.inverters.length > 0 && (
-        <ThingTable
-          label="Inverters"
-          what="Inverter"
-          things={electrics.inverters}
-          onRename={(i, name) =>
-            edit(
-              `Name of ${i.name}`,
-              inverter(i.id, (x) => (x.name = name)),
-            )
-          }
-          onRemove={(i) => edit(`Remove ${i.name}`, (e) => drop(e.inverters, i.id))}
-          columns={[
-            {
-              head: 'On',
-              words: true,
-              cell: (i) => (
-                <SelectField
-                  label={`Battery of ${i.name}`}
-                  value={systems.some((o) => o.value === i.system) ? i.system : ''}
-                  options={systems}
-                  onCommit={(v) =>
-                    edit(
-                      `Battery of ${i.name}`,
-                      inverter(i.id, (x) => (x.system = v)),
-                    )
-                  }
-                />
-              ),
-            },
-            {
-              head: 'W',
-              cell: (i) =>
-                input(`Watts of ${i.name}`, i.watts, 'power', (e, v) => on(e.inverters, i.id, (x) => (x.watts = v))),
-            },
-            {
-              head: 'Start W',
-              cell: (i) =>
-                input(
-                  `Watts for a moment of ${i.name}`,
-                  i.surge,
-                  'power',
-                  (e, v) => on(e.inverters, i.id, (x) => (x.surge = v)),
-                  true,
-                ),
-            },
-            {
-              head: 'Waits W',
-              cell: (i) =>
-                input(
-                  `Standby of ${i.name}`,
-                  i.standby,
-                  'power',
-                  (e, v) => on(e.inverters, i.id, (x) => (x.standby = v)),
-                  true,
-                ),
-            },
-            {
-              head: 'η %',
-              title: 'Efficiency',
-              cell: (i) =>
-                input(
-                  `Efficiency of ${i.name}, %`,
-                  i.efficiency * 100,
-                  'plain',
-                  (e, v) => on(e.inverters, i.id, (x) => (x.efficiency = v / 100)),
-                  true,
-                ),
-            },
-            {
-              head: 'Stays on',
-              centred: true,
-              cell: (i) => box(`${i.name} stays on`, i.always, (e, v) => on(e.inverters, i.id, (x) => (x.always = v))),
-            },
-            {
-              head: 'Switch',
-              title: 'A switch is in reach when all is packed',
-              centred: true,
-              cell: (i) =>
-                box(`${i.name} has a switch in reach`, i.remote, (e, v) =>
-                  on(e.inverters, i.id, (x) => (x.remote = v)),
-                ),
-            },
-            {
-              head: 'RCD proven',
-              title: 'Its sockets are protected by a residual-current device that was proven with it',
-              centred: true,
-              cell: (i) =>
-                box(`The residual-current device of ${i.name} was proven`, i.bonded, (e, v) =>
-                  on(e.inverters, i.id, (x) => (x.bonded = v)),
-                ),
-            },
-            {
-              head: 'At most',
-              cell: (i) => {
-                const f = power?.inverters.find((x) => x.id === i.id);
-                return f ? (
-                  <span className="figure">
-                    {say(f.watts, 'power')}
-                    <small>{say(f.input, 'current')} at full</small>
-                  </span>
-                ) : null;
-              },
-            },
-          ]}
-        />
-      )}
-      {electrics.links.length > 0 && (
-        <ThingTable
-          label="Links between batteries"
-          what="Link"
-          things={electrics.links}
-          onRename={(l, name) => edit(`Name of ${l.name}`, (e) => on(e.links, l.id, (x) => (x.name = name)))}
-          onRemove={(l) => edit(`Remove ${l.name}`, (e) => drop(e.links, l.id))}
-          columns={[
-            {
-              head: 'Kind',
-              words: true,
-              cell: (l) => (
-                <SelectField
-                  label={`Kind of ${l.name}`}
-                  value={l.kind}
-                  options={linkKinds}
-                  onCommit={(kind) => edit(`Kind of ${l.name}`, (e) => on(e.links, l.id, (x) => (x.kind = kind)))}
-                />
-              ),
-            },
-            ...(['from', 'to'] as const).map((end) => ({
-              head: end === 'from' ? 'From' : 'To',
-              words: true,
-              cell: (l: (typeof electrics.links)[number]) => (
-                <SelectField
-                  label={`${l.name} ${end}`}
-                  value={systems.some((o) => o.value === l[end]) ? l[end] : ''}
-                  options={systems}
-                  onCommit={(v) => edit(`Ends of ${l.name}`, (e) => on(e.links, l.id, (x) => (x[end] = v)))}
-                />
-              ),
-            })),
-            {
-              head: 'A',
-              cell: (l) =>
-                input(`Rating of ${l.name}`, l.amps, 'current', (e, v) => on(e.links, l.id, (x) => (x.amps = v)), true),
-            },
-            {
-              head: 'Closes V',
-              cell: (l) =>
-                input(
-                  `Closing voltage of ${l.name}`,
-                  l.close,
-                  'voltage',
-                  (e, v) => on(e.links, l.id, (x) => (x.close = v)),
-                  true,
-                ),
-            },
-            {
-              head: 'Opens V',
-              cell: (l) =>
-                input(
-                  `Opening voltage of ${l.name}`,
-                  l.open,
-                  'voltage',
-                  (e, v) => on(e.links, l.id, (x) => (x.open = v)),
-                  true,
-                ),
-            },
-            {
-              head: 'Breaks first',
-              title: 'Parts the one before it joins the other',
-              centred: true,
-              cell: (l) =>
-                box(`${l.name} breaks first`, l.breakFirst, (e, v) => on(e.links, l.id, (x) => (x.breakFirst = v))),
-            },
-          ]}
-        />
-      )}
+      <InvertersTable systems={systems} />
+      <LinksTable systems={systems} />
     </Panel>
   );
 }
