@@ -100,6 +100,16 @@ func Peukert(c fitout.Chemistry, capacity, current float64) float64 {
 	return h * math.Pow(capacity/(current*h), practice[c].peukert)
 }
 
+// HoursLeft is how long a battery lasts from a state of charge to its cut-off, both 0 to 1, at
+// a current out of it and one into it, A: (s − cut-off) C/(I_out − I_in), C in Ah; −1 for no
+// end, where no less comes in than goes out.
+func HoursLeft(charge, cutOff, capacity, out, in float64) float64 {
+	if in >= out {
+		return -1
+	}
+	return max(0, charge-cutOff) * capacity / (out - in)
+}
+
 // store is a battery as the simulation charges it.
 type store struct {
 	capacity   float64 // Ah

@@ -15,6 +15,7 @@ type Measured struct {
 // Beside is what was read beside what was planned.
 type Beside struct {
 	Points   []BesidePoint `json:"points"`
+	Left     float64       `json:"left" doc:"hours to the cut-off at the last current that was read; −1: no end"`
 	Sentence string        `json:"sentence" doc:"where plan and reading part; empty where nothing is read"`
 }
 
@@ -71,6 +72,8 @@ func (l *Look) Beside(system string, readings []Measured) Beside {
 		b.Sentence = "The readings are of other days than the plan's."
 		return b
 	}
+	newest := readings[len(readings)-1]
+	b.Left = HoursLeft(newest.Charge, l.Setup.Systems[at].CutOff, l.Setup.Systems[at].Capacity, -newest.Amps, 0)
 	first, last := b.Points[0], b.Points[len(b.Points)-1]
 	if since < 0 {
 		b.Sentence = fmt.Sprintf("Reading and plan agree within %s.", l.Say.Percent(parting))

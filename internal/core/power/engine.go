@@ -124,16 +124,14 @@ func (l *Look) system(i int, days float64) SystemFigures {
 	f := SystemFigures{
 		ID: sys.Def.ID, Aboard: sys.aboard, Nominal: sys.Nominal, Capacity: sys.Capacity,
 		Usable: sys.Capacity * (1 - sys.CutOff), Used: run.Used / days, Offered: run.Offered / days,
-		NotTaken: run.NotTaken / days, Hours: -1, Lowest: run.Lowest, LowestAt: run.LowestAt, End: run.End,
+		NotTaken: run.NotTaken / days, Lowest: run.Lowest, LowestAt: run.LowestAt, End: run.End,
 		OutAt: run.OutAt, Peak: run.Peak, Discharge: MostDischarge(&sys.Def.Battery), ToFull: -1, CutOff: sys.CutOff,
 	}
 	f.AtPeak = -1
 	if run.Peak > 0 && sys.Def.Battery.Chemistry != fitout.LFP {
 		f.AtPeak = Peukert(sys.Def.Battery.Chemistry, sys.Capacity, run.Peak)
 	}
-	if f.Used > 0 {
-		f.Hours = f.Usable / (f.Used / 24)
-	}
+	f.Hours = HoursLeft(1, sys.CutOff, sys.Capacity, f.Used/24, 0)
 	if hours := sys.store.hoursToFull(run.Lowest, l.whileDriving(i)); !math.IsInf(hours, 1) {
 		f.ToFull = hours
 	}

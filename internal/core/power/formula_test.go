@@ -68,3 +68,9 @@ func TestLightOfALamp(t *testing.T) {
 	lamp.Dimmed = 0.5
 	assert.InDelta(t, 12.5, Lux(lamp), 1e-9)
 }
+
+func TestHoursLeft(t *testing.T) {
+	assert.InDelta(t, 14.4, HoursLeft(1, 0.1, 160, 14, 4), 1e-9, "144 Ah at 10 A")
+	assert.Equal(t, -1.0, HoursLeft(0.5, 0.1, 160, 5, 5), "no end")
+	assert.Zero(t, HoursLeft(0.05, 0.1, 160, 5, 0))
+}

@@ -140,7 +140,8 @@ export function MonitorSheet() {
             <>
               <MonitorPicture beside={state.beside} nights={power?.nights ?? 1} />
               <p className="beside-sentence" data-beside>
-                {state.beside.sentence}
+                {state.beside.sentence}{' '}
+                {state.beside.left >= 0 && `At the last current it lasts ${say(state.beside.left, 'time')} more.`}
               </p>
             </>
           ) : (
