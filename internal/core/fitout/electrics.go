@@ -192,7 +192,7 @@ const (
 	RelayLink      LinkKind = "relay"      // senses the voltage
 	ChangeoverLink LinkKind = "changeover" // turned by hand
 	EmergencyLink  LinkKind = "emergency"  // in parallel, to start the engine
-	LeadLink       LinkKind = "lead"       // to the trailer
+	LeadLink       LinkKind = "lead"       // to the trailer; from what starts the engine it is live while the engine runs
 )
 
 // NewElectrics returns electrics in which nothing is entered, with the days of the brief.

@@ -1,6 +1,6 @@
 package power
 
-import ()
+import "zaino/internal/core/fitout"
 
 // follower is a run on its way.
 type follower struct {
@@ -12,7 +12,7 @@ type follower struct {
 	started []float64
 	shed    []bool    // loads that were dropped
 	drawn   []float64 // by chargers from each system in this step, Ah
-	closed  []bool    // relays
+	closed  []bool    // relays, and leads while the engine runs
 	offered []float64 // by each charger from its sources in this step, Ah
 	fed     []float64 // by each charger from what feeds it, Ah
 	now     Now
@@ -71,7 +71,9 @@ func (f *follower) decide(step int, k dayKind) {
 			link := &f.s.E.Links[l]
 			from := f.s.systemOf(link.From)
 			volts, class := f.volts(from, running), f.s.Systems[from].Def.Voltage/12
-			if f.closed[l] {
+			if link.Kind == fitout.LeadLink {
+				f.closed[l] = running
+			} else if f.closed[l] {
 				f.closed[l] = volts >= orUsual(link.Open, 12.8*class)
 			} else {
 				f.closed[l] = volts >= orUsual(link.Close, 13.3*class)

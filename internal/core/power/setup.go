@@ -37,7 +37,7 @@ type System struct {
 	chargers []int // that charge it
 	feeds    []int // chargers that it feeds
 	sources  []int // that charge it without a charger
-	links    []int // relays through which another one charges it
+	links    []int // relays and leads over which what starts the engine charges it
 }
 
 type charger struct {
@@ -101,7 +101,8 @@ func NewSetup(e *fitout.Electrics, nights int, low, high float64, aboard func(it
 	}
 	for i := range e.Links {
 		l := &e.Links[i]
-		if from, to := find(l.From), find(l.To); l.Kind == fitout.RelayLink && from >= 0 && to >= 0 && from != to &&
+		joins := l.Kind == fitout.RelayLink || l.Kind == fitout.LeadLink
+		if from, to := find(l.From), find(l.To); joins && from >= 0 && to >= 0 && from != to &&
 			s.starts(from) && !s.starts(to) && s.there(l.Item) {
 			s.Systems[to].links = append(s.Systems[to].links, i)
 		}

@@ -50,6 +50,28 @@ func setup(e *fitout.Electrics, nights int) *Setup {
 	return NewSetup(e, nights, low, high, everything)
 }
 
+// TestARelayAndALeadChargeWhileTheEngineRuns: an hour of driving brings what goes over them,
+// and nothing comes while the engine stands.
+func TestARelayAndALeadChargeWhileTheEngineRuns(t *testing.T) {
+	for _, kind := range []fitout.LinkKind{fitout.RelayLink, fitout.LeadLink} {
+		e := tourer()
+		e.Loads, e.Inverters, e.Sources = nil, nil, nil
+		e.Systems[0].Full = 0.5
+		start := e.Systems[0]
+		start.ID, start.Name, start.Kind, start.Full = "start", "Start", fitout.StartSystem, 1
+		start.Battery.Chemistry = fitout.Flooded
+		e.Systems = append(e.Systems, start)
+		e.Links = []fitout.PowerLink{{ID: "link", Name: "Link", Kind: kind, From: "start", To: "house", Amps: 20}}
+		e.Days.Drives = []fitout.Span{span(8, 9)}
+		house := setup(&e, 1).Run(AsPlanned, nil).Systems[0]
+		assert.InDelta(t, 20, house.Offered, 1e-9, kind)
+		assert.InDelta(t, 0.5+0.99*20/160, house.End, 1e-9, kind)
+
+		e.Days.Drives = nil
+		assert.Zero(t, setup(&e, 1).Run(AsPlanned, nil).Systems[0].Offered, kind)
+	}
+}
+
 func TestOneDayOfTheWorkedExample(t *testing.T) {
 	e := tourer()
 	house := setup(&e, 1).Run(AsPlanned, nil).Systems[0]
