@@ -70,6 +70,20 @@ func TestEveryScreenIsAccessible(t *testing.T) {
 		{"cases", "/jobs/river-gauging/load/cases", "[data-case=leaving]", nil},
 		{"account", "/jobs/queen-bees/load/account", "[data-formula]", nil},
 		{"card", "/jobs/sound-recordist/load/card", "[data-room]", nil},
+		{"power, days", "/jobs/queen-bees/power", ".course-band", nil},
+		{"power, board", "/jobs/queen-bees/power/board", "[data-board]", func(p *page) {
+			p.clickOn("document.querySelector('[data-board=extractor].board-end')")
+			p.see("[aria-label='Copper of Extractor drive']")
+		}},
+		{"power, logic", "/jobs/river-gauging/power/logic", "[data-tried]", nil},
+		{"power, ask", "/jobs/river-gauging/power/ask", ".ask-go button", func(p *page) {
+			p.click(".ask-go button")
+			p.see("[data-set]")
+		}},
+		{"power, monitor", "/jobs/river-gauging/power/monitor", "[aria-label='Address of the monitor']", func(p *page) {
+			p.press("Connect")
+			p.see("[data-monitor-charge]")
+		}},
 		{"keys", "/jobs/river-gauging/vehicle", "[data-thing=gross]", func(p *page) {
 			p.press("Keys of this screen")
 			p.see(".offcanvas.show:not(.showing)")

@@ -83,3 +83,44 @@ func TestAJobByKeyboardAlone(t *testing.T) {
 	p.waitPad("rear", "load", rear)
 	p.saved()
 }
+
+// The power of a job by keyboard alone: letters go through the list of batteries without
+// choosing one, Enter puts it in; a light's hours are drawn out by the arrows.
+func TestPowerByKeyboardAlone(t *testing.T) {
+	s := start(t, "serve", t.TempDir()+"/jobs.db", "127.0.0.1:0")
+	p := open(t, s.url)
+	p.waitText("main", "No jobs yet.")
+	p.tabTo("Name of the new job")
+	p.keys("Reed flat" + kb.Enter)
+	p.waitText(".implied", "Say who travels")
+	p.tabTo("Power")
+	p.keys(kb.Enter)
+	p.waitText(".stage-forms", "No battery is planned yet")
+
+	p.waitFor("[...(" + field("Choose a battery") + "?.options ?? [])].length > 3")
+	p.tabTo("Choose a battery")
+	p.keys("Lithium battery 1")
+	p.waitFor(field("Choose a battery") + ".selectedOptions[0].text.startsWith('Lithium battery 1')")
+	p.waitText(".stage-forms", "No battery is planned yet")
+	p.keys(kb.Enter)
+	p.waitFor("document.querySelector('[aria-label=\"Batteries\"]')?.textContent.includes('usable')")
+	p.saved()
+
+	p.tabTo("Choose a load")
+	p.keys("Work light")
+	p.keys(kb.Enter)
+	p.see("tr[data-thing] [data-energy]")
+	p.saved()
+	before := p.text("tr[data-thing] [data-energy]")
+	for range 60 {
+		p.keys(kb.Tab)
+		if js[bool](p, "document.activeElement.getAttribute('aria-label')?.endsWith(' ends') ?? false") {
+			break
+		}
+	}
+	p.keys(kb.ArrowRight, chromedp.ModifierShift)
+	p.waitFor(quoted(before) + " !== document.querySelector('tr[data-thing] [data-energy]').textContent.replace(/\\s/g, ' ')")
+	p.keys("z", chromedp.ModifierCtrl)
+	p.waitText("tr[data-thing] [data-energy]", before)
+	p.saved()
+}

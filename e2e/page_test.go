@@ -198,6 +198,13 @@ func (p *page) choose(label, option string) {
 		f.dispatchEvent(new Event('change', {bubbles: true})); })()`, field(label), quoted(option)))
 }
 
+// putIn chooses one of a list and puts it in.
+func (p *page) putIn(label, option string) {
+	p.t.Helper()
+	p.choose(label, option)
+	p.clickOn(field(label) + ".parentElement.querySelector('button')")
+}
+
 func (p *page) keys(keys string, modifiers ...chromedp.Modifier) {
 	p.t.Helper()
 	p.do(chromedp.KeyEvent(keys, chromedp.KeyModifiers(modifiers...)))

@@ -58,10 +58,10 @@ func TestPowerOfAJobMadeFromNothing(t *testing.T) {
 	p.press("Bring in what has a plug")
 	p.waitText(".notice", "Nothing with a plug is left")
 
-	p.choose("Choose a battery", "Lithium battery 50 Ah")
+	p.putIn("Choose a battery", "Lithium battery 50 Ah")
 	p.waitFor("document.querySelector('[aria-label=\"Batteries\"]')?.textContent.includes('usable')")
 	gross := plainSpaces(p.pad("gross", "load"))
-	p.choose("Choose a load", "Chest fridge 50 L")
+	p.putIn("Choose a load", "Chest fridge 50 L")
 	p.waitFor("document.querySelector('tr[data-thing] [data-energy]')?.textContent.includes('Wh')")
 	p.waitFor("document.querySelector('[data-pad=gross] [data-figure=load]') && " +
 		quoted(gross) + " !== document.querySelector('[data-pad=gross] [data-figure=load]').textContent.replace(/\\s/g, ' ')")
@@ -106,7 +106,7 @@ func TestARuleOfTheLogicIsTried(t *testing.T) {
 	p.waitText("[data-tried=second-charger]", "second charger is on")
 	p.waitText("[data-tried=second-charger]", "OFF")
 
-	p.choose("Add a rule for", "Kettle")
+	p.putIn("Add a rule for", "Kettle")
 	p.waitText(".stage-forms", "its line asks for nothing")
 	p.waitText("[data-rule=logic-never-off]", "Kettle")
 }

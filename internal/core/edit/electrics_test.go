@@ -124,3 +124,27 @@ func TestElectricsThatWereNotOfferedAreRefused(t *testing.T) {
 		assert.ErrorContains(t, err, "a change that was offered", e.Kind)
 	}
 }
+
+// TestWhatIsChosenStandsApart: where no space is measured, nor even the body's width said,
+// what is chosen one after the other does not stand in one place, and stays on the vehicle.
+func TestWhatIsChosenStandsApart(t *testing.T) {
+	for _, width := range []float64{0, 1900} {
+		j := example.Ute()
+		j.Vehicle.Bays, j.Vehicle.Mounts, j.Vehicle.Outline.Width = nil, nil, width
+		j.Variants[0].Items, j.Variants[0].Electrics = nil, fitout.NewElectrics()
+		for _, component := range []string{"lfp-50", "cool-50", "mppt-10", "dcdc-12", "lfp-160", "sun-60-loose"} {
+			j = equipped(t, j, component, "")
+		}
+		items := j.Variants[0].Items
+		require.Len(t, items, 6)
+		for i := range items {
+			box := items[i].Box()
+			half := max(width, j.Vehicle.TrackFront, j.Vehicle.TrackRear) / 2
+			assert.True(t, box.From.Y >= -half && box.To.Y <= half, items[i].Name)
+			for k := range items[:i] {
+				by := box.Overlap(items[k].Box())
+				assert.LessOrEqual(t, min(by.X, by.Y, by.Z), 0.0, "%s in %s", items[i].Name, items[k].Name)
+			}
+		}
+	}
+}

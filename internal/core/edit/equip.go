@@ -195,9 +195,13 @@ func standsFree(p *plan.Plan, size fitout.Size, onRoof bool) fitout.Point {
 		floor, from = o.Height+20, o.CabFront
 	}
 	rear := p.Vehicle.Wheelbase + o.RearOverhang
+	width := o.Width
+	if width == 0 { // not said: what stands between the wheels is within the body
+		width = max(p.Load.TrackFront, p.Load.TrackRear)
+	}
 	for z := floor; z < floor+1000; z += 3 * step {
 		for x := from; x+size.Length <= rear; x += step {
-			for y := -o.Width / 2; y+size.Width <= o.Width/2; y += step {
+			for y := -width / 2; y+size.Width <= width/2; y += step {
 				at := fitout.Point{X: x + size.Length/2, Y: y + size.Width/2, Z: z + size.Height/2}
 				trial := fitout.Item{At: at, Size: size}
 				box := trial.Box()

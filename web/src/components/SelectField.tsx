@@ -3,13 +3,23 @@ interface Props<T extends string> {
   value: T;
   options: readonly { value: T; label: string }[];
   onCommit: (value: T) => void;
+  onEnter?: () => void;
   className?: string;
   title?: string;
   id?: string;
 }
 
 /** A choice between a few words. */
-export function SelectField<T extends string>({ label, value, options, onCommit, className, title, id }: Props<T>) {
+export function SelectField<T extends string>({
+  label,
+  value,
+  options,
+  onCommit,
+  onEnter,
+  className,
+  title,
+  id,
+}: Props<T>) {
   return (
     <select
       id={id}
@@ -18,6 +28,7 @@ export function SelectField<T extends string>({ label, value, options, onCommit,
       title={title}
       value={value}
       onChange={(event) => onCommit(event.target.value as T)}
+      onKeyDown={(event) => event.key === 'Enter' && onEnter?.()}
     >
       {options.map((option) => (
         <option key={option.value} value={option.value}>

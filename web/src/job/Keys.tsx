@@ -45,7 +45,7 @@ export function Keys() {
         <Offcanvas.Header closeButton>
           <Offcanvas.Title id="keys-title">Keys of this screen</Offcanvas.Title>
         </Offcanvas.Header>
-        <Offcanvas.Body>
+        <Offcanvas.Body tabIndex={0} role="region" aria-labelledby="keys-title">
           <dl className="keys">
             {keys.map(([key, what]) => (
               <div key={key}>

@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
-import { useId } from 'react';
 
 import { answer, api, Refused } from '../api/client';
 import type { Component } from '../api/types';
+import { PutIn } from '../components/PutIn';
 import { useSession, useSnapshot } from '../document/SessionContext';
 import { formatQuantity } from '../quantity/format';
 
@@ -19,7 +19,6 @@ export function Choose({
 }) {
   const session = useSession();
   const { job } = useSnapshot();
-  const id = useId();
   const { data } = useQuery({
     queryKey: ['components'],
     queryFn: () => answer(api.GET('/api/components')),
@@ -39,20 +38,15 @@ export function Choose({
       );
   };
   return (
-    <select
-      id={id}
-      className="form-select form-select-sm choose"
-      aria-label={label}
-      value=""
-      onChange={(event) => event.target.value !== '' && take(event.target.value)}
-    >
-      <option value="">{label} …</option>
-      {shown.map((c) => (
-        <option key={`${c.own} ${c.id}`} value={c.id}>
-          {c.item.name}, {formatQuantity(c.item.mass, 'mass', job.units)}
-          {c.item.price > 0 && `, about ${Math.round(c.item.price / 100)} ${job.brief.currency}`}
-        </option>
-      ))}
-    </select>
+    <PutIn
+      label={label}
+      options={shown.map((c) => ({
+        value: c.id,
+        label:
+          `${c.item.name}, ${formatQuantity(c.item.mass, 'mass', job.units)}` +
+          (c.item.price > 0 ? `, about ${Math.round(c.item.price / 100)} ${job.brief.currency}` : ''),
+      }))}
+      onPut={take}
+    />
   );
 }

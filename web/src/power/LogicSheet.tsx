@@ -1,5 +1,6 @@
 import { AddButton, RemoveButton } from '../components/ListButtons';
 import { Panel } from '../components/Panel';
+import { PutIn } from '../components/PutIn';
 import { SelectField } from '../components/SelectField';
 import { TextField } from '../components/TextField';
 import { drop, newId, on } from '../document/things';
@@ -47,12 +48,7 @@ export function LogicSheet() {
         note="On while any line holds entirely; locked on and locked off win. Without a rule it is on when its hours say so"
         actions={
           free.length > 0 && (
-            <SelectField
-              label="Add a rule for"
-              value=""
-              options={[{ value: '', label: 'Add a rule for …' }, ...free.map((t) => ({ value: t.id, label: t.name }))]}
-              onCommit={(id) => id !== '' && add(id)}
-            />
+            <PutIn label="Add a rule for" options={free.map((t) => ({ value: t.id, label: t.name }))} onPut={add} />
           )
         }
       >
