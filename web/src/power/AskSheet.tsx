@@ -2,6 +2,7 @@ import { useState } from 'react';
 
 import type { AskLine, SupplySet } from '../api/types';
 import { useLines } from '../api/useLines';
+import { AskGo } from '../components/AskGo';
 import { Field } from '../components/Field';
 import { Panel } from '../components/Panel';
 import { QuantityField } from '../components/QuantityField';
@@ -97,24 +98,12 @@ export function AskSheet() {
               />
               Loose panels that are put up at camp count
             </label>
-            <div className="ask-go">
-              <button
-                type="button"
-                className="btn btn-primary"
-                disabled={share !== undefined}
-                onClick={() => void ask({ wish: { ...wish, system: wish.system || usual }, job })}
-              >
-                Ask
-              </button>
-              {share !== undefined && (
-                <>
-                  <progress value={share} max={1} aria-label="How far it is" />
-                  <button type="button" className="btn btn-outline-secondary" onClick={stop}>
-                    Stop
-                  </button>
-                </>
-              )}
-            </div>
+            <AskGo
+              label="Ask"
+              share={share}
+              onAsk={() => void ask({ wish: { ...wish, system: wish.system || usual }, job })}
+              onStop={stop}
+            />
           </div>
           <div>
             {trouble !== '' && (

@@ -2,6 +2,7 @@ import { useState } from 'react';
 
 import type { Job, Proposal, ProposeLine, Wishes } from '../api/types';
 import { useLines } from '../api/useLines';
+import { AskGo } from '../components/AskGo';
 import { Panel } from '../components/Panel';
 import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
 import { newId } from '../document/things';
@@ -110,24 +111,13 @@ export function AskPanel() {
             ))}
           </div>
         </fieldset>
-        <div className="ask-go">
-          <button
-            type="button"
-            className="btn btn-primary"
-            disabled={share !== undefined || ticked.length === 0}
-            onClick={() => void ask({ wishes: { parts: ticked, aims }, job })}
-          >
-            Propose
-          </button>
-          {share !== undefined && (
-            <>
-              <progress value={share} max={1} aria-label="How far it is" />
-              <button type="button" className="btn btn-outline-secondary" onClick={stop}>
-                Stop
-              </button>
-            </>
-          )}
-        </div>
+        <AskGo
+          label="Propose"
+          share={share}
+          disabled={ticked.length === 0}
+          onAsk={() => void ask({ wishes: { parts: ticked, aims }, job })}
+          onStop={stop}
+        />
       </div>
       {trouble !== '' && (
         <p className="trouble" role="alert">
