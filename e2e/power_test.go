@@ -83,6 +83,8 @@ func TestPowerOfAJobMadeFromNothing(t *testing.T) {
 	p.enter("Copper of Chest fridge 50 L", "0.75")
 	p.enter("Length, one way of Chest fridge 50 L", "9 m")
 	p.waitText("[data-rule=cable-drop]", "it may lose")
+	p.waitFor("document.querySelector('[data-board][aria-label=\"Chest fridge 50 L, caution\"], " +
+		"[data-board][aria-label=\"Chest fridge 50 L, stop\"]')")
 	p.press("As proposed")
 	p.waitFor("!document.querySelector('[data-rule=cable-drop]')")
 }

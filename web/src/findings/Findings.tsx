@@ -5,12 +5,11 @@ import { chosenVariant, useSnapshot } from '../document/SessionContext';
 import { useShowState } from '../load/useShowState';
 import { formatChange } from '../quantity/format';
 import { unitName } from '../quantity/units';
+import { SeverityMark } from './SeverityMark';
 import { Acceptance } from './Acceptance';
 import { MendPanel } from './MendPanel';
 import { useTrial } from './useTrial';
 import { whereabouts } from './whereabouts';
-
-const severityWords: Record<Finding['severity'], string> = { stop: 'Stop', caution: 'Caution', note: 'Note' };
 
 interface Props {
   /** Where there is a scene beside it. */
@@ -91,18 +90,5 @@ export function Findings({ onShow }: Props) {
         </li>
       ))}
     </ol>
-  );
-}
-
-function SeverityMark({ severity }: { severity: Finding['severity'] }) {
-  return (
-    <span className={`severity severity-${severity}`}>
-      <svg viewBox="0 0 16 16" width="13" height="13" aria-hidden>
-        {severity === 'stop' && <path d="M1.5 1.5h13v13h-13zM4 7v2h8V7z" fillRule="evenodd" />}
-        {severity === 'caution' && <path d="M8 1.5 15 14H1z" />}
-        {severity === 'note' && <path d="M3 2h10v12H3zM5 5v1.5h6V5zM5 8v1.5h4V8z" fillRule="evenodd" />}
-      </svg>
-      {severityWords[severity]}
-    </span>
   );
 }

@@ -1,13 +1,17 @@
-import type { BoardDrawing } from '../api/types';
+import type { BoardDrawing, Finding } from '../api/types';
+import { SeverityShape } from '../findings/SeverityMark';
 
 /** The single-line drawing, as the core lays it out; a line or its end is chosen by pointer or key. */
 export function BoardPicture({
   drawing,
   chosen,
+  told,
   onChoose,
 }: {
   drawing: BoardDrawing;
   chosen: string;
+  /** The worst that is found about each thing, by its id. */
+  told: Map<string, Finding['severity']>;
   onChoose: (of: string) => void;
 }) {
   const points = (list: number[]) => {
@@ -47,7 +51,7 @@ export function BoardPicture({
               height={b.height}
               role="button"
               tabIndex={b.kind === 'fuse' ? -1 : 0}
-              aria-label={name ?? b.of}
+              aria-label={[name ?? b.of, told.get(b.of)].filter(Boolean).join(', ')}
               aria-pressed={b.of === chosen}
               data-board={b.of}
               onClick={() => onChoose(b.of)}
@@ -57,6 +61,25 @@ export function BoardPicture({
                 onChoose(b.of);
               }}
             />
+          );
+        })}
+        {drawing.boxes.map((b, i) => {
+          const severity = b.kind === 'fuse' ? undefined : told.get(b.of);
+          return (
+            severity && (
+              <svg
+                key={i}
+                className={`board-told severity-${severity}`}
+                viewBox="0 0 16 16"
+                x={b.x + b.width - 20}
+                y={b.y + b.height / 2 - 7}
+                width={14}
+                height={14}
+                aria-hidden
+              >
+                <SeverityShape severity={severity} />
+              </svg>
+            )
           );
         })}
         {drawing.texts.map((t, i) => (

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 
 import { Panel } from '../components/Panel';
+import { SeverityMark, worstOfPower } from '../findings/SeverityMark';
 import { CircuitPanel } from './CircuitPanel';
 import { BoardPicture } from './BoardPicture';
 import { PanelsCard } from './PanelsCard';
@@ -10,9 +11,10 @@ import { percent, usePower } from './usePower';
 
 /** Every wire and fuse: the single-line drawing, each circuit, and what to buy. */
 export function BoardSheet() {
-  const { job, wiring, electrics, say, edit } = usePower();
+  const { job, assessment, wiring, electrics, say, edit } = usePower();
   const [chosen, setChosen] = useState('');
   const lines = wiring?.lines ?? [];
+  const told = worstOfPower(assessment?.findings ?? []);
   const line = lines.find((l) => l.of === chosen);
   const agreeAll = () =>
     edit('Agree to what is proposed', (e) => {
@@ -55,7 +57,7 @@ export function BoardSheet() {
         {!wiring || lines.length === 0 ? (
           <p className="empty">No circuit yet. Each load, charger and inverter on the Days sheet gets one by itself.</p>
         ) : (
-          <BoardPicture drawing={wiring.drawing} chosen={chosen} onChoose={setChosen} />
+          <BoardPicture told={told} drawing={wiring.drawing} chosen={chosen} onChoose={setChosen} />
         )}
       </Panel>
       {line && <CircuitPanel line={line} onClose={() => setChosen('')} />}
@@ -118,7 +120,10 @@ export function BoardSheet() {
                       {say(l.drop, 'voltage')}
                       <small>{percent(l.dropShare)}</small>
                     </td>
-                    <td>{l.others ? 'of others, locked out' : l.proposed ? 'proposed' : 'agreed'}</td>
+                    <td>
+                      {told.has(l.of) && <SeverityMark severity={told.get(l.of) ?? 'note'} />}
+                      {l.others ? 'of others, locked out' : l.proposed ? 'proposed' : 'agreed'}
+                    </td>
                   </tr>
                 ))}
               </tbody>
