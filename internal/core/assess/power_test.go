@@ -347,3 +347,19 @@ func TestRulesOfPowerFire(t *testing.T) {
 	}
 	assert.GreaterOrEqual(t, len(powerRules), 45)
 }
+
+// TestAStartingBatteryWithoutAlternator is told to have one, not more sun, and what asks too
+// much of it is named even where that only charges another battery.
+func TestAStartingBatteryWithoutAlternator(t *testing.T) {
+	j := wired()
+	e := &j.Variants[0].Electrics
+	e.Sources = slices.DeleteFunc(e.Sources, func(s fitout.PowerSource) bool { return s.Kind == fitout.Alternator })
+	c := &e.Chargers[0]
+	c.From, c.Amps, c.Always, e.Systems[0].Battery.Discharge = e.Systems[0].ID, 40, true, 20
+	e.Systems[1].Full = 0.3
+	out := example.Found(t, j, "power-runs-out")
+	require.NotEmpty(t, out)
+	assert.Contains(t, out[0].Sentence, "No alternator is named that charges it")
+	assert.NotContains(t, out[0].Sentence, "sun")
+	assert.Contains(t, example.Found(t, j, "battery-current")[0].Sentence, "most by charger")
+}

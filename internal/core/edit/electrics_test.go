@@ -58,8 +58,6 @@ func TestWhatIsChosenIsJoined(t *testing.T) {
 	j = equipped(t, j, "kettle-mains", "")
 	assert.NotEmpty(t, example.Found(t, j, "load-unfed"), "no inverter yet")
 	j = equipped(t, j, "inverter-1500", e.Systems[0].ID)
-	e = &j.Variants[0].Electrics
-	e.Loads[0].Inverter = e.Inverters[0].ID
 	assert.Empty(t, example.Found(t, j, "load-unfed"))
 	j = equipped(t, j, "inverter-2000", e.Systems[0].ID)
 	e = &j.Variants[0].Electrics
@@ -135,6 +133,10 @@ func TestWhatIsChosenStandsApart(t *testing.T) {
 		for _, component := range []string{"lfp-50", "cool-50", "mppt-10", "dcdc-12", "lfp-160", "sun-60-loose"} {
 			j = equipped(t, j, component, "")
 		}
+		house := j.Variants[0].Electrics.Systems[0]
+		assert.Equal(t, "Lithium battery 50 Ah", house.Name)
+		j = equipped(t, j, "lfp-300-slim", house.ID) // longer than what it takes the place of
+		assert.Equal(t, "Lithium battery 300 Ah, slim", j.Variants[0].Electrics.Systems[0].Name, "called what it is")
 		items := j.Variants[0].Items
 		require.Len(t, items, 6)
 		for i := range items {
@@ -147,4 +149,21 @@ func TestWhatIsChosenStandsApart(t *testing.T) {
 			}
 		}
 	}
+}
+
+// TestWhatWaitsIsFed: a load that came before there was a battery or an inverter hangs on it
+// as soon as there is one.
+func TestWhatWaitsIsFed(t *testing.T) {
+	j := example.Ute()
+	j.Brief.Gear = append(j.Brief.Gear, fitout.Gear{ID: "lamp", Name: "Lamp", Count: 1, Used: fitout.UsedDaily, Watts: 20, Hours: 2},
+		fitout.Gear{ID: "grinder", Name: "Grinder", Count: 1, Used: fitout.UsedDaily, Watts: 700, Hours: 0.1, Mains: true})
+	j, _ = edit.BringIn(&j, example.Shop())
+	require.Len(t, example.Found(t, j, "load-unfed"), 2)
+	j = equipped(t, j, "lfp-160", "")
+	e := j.Variants[0].Electrics
+	assert.Equal(t, e.Systems[0].ID, e.Loads[0].System)
+	require.Len(t, example.Found(t, j, "load-unfed"), 1, "mains wants an inverter")
+	j = equipped(t, j, "inverter-1500", "")
+	assert.Equal(t, j.Variants[0].Electrics.Inverters[0].ID, j.Variants[0].Electrics.Loads[1].Inverter)
+	assert.Empty(t, example.Found(t, j, "load-unfed"))
 }

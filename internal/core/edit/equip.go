@@ -56,6 +56,9 @@ func withElectrics(j *fitout.Job) fitout.Job {
 func replaceBattery(j *fitout.Job, at int, c *fitout.Component) fitout.Job {
 	v := j.ChosenVariant()
 	s, with := &v.Electrics.Systems[at], c.Device.System
+	if p := plan.Of(j); p.Index(s.Item) >= 0 && p.Items[p.Index(s.Item)].Name == s.Name {
+		s.Name = c.Item.Name // it was called what it was
+	}
 	warmer, vented := s.Battery.Warmer, s.Battery.Vented
 	s.Battery, s.Voltage = with.Battery, with.Voltage
 	s.Battery.Warmer, s.Battery.Vented = warmer, vented
@@ -67,6 +70,7 @@ func replaceBattery(j *fitout.Job, at int, c *fitout.Component) fitout.Job {
 			Replace(i, &c.Item)
 		}
 	})
+	standsClear(&edited, c, s.Item)
 	if !slices.ContainsFunc(v.Items, func(i fitout.Item) bool { return i.ID == s.Item && i.Module != nil }) {
 		w := edited.ChosenVariant()
 		w.Items = slices.DeleteFunc(w.Items, func(i fitout.Item) bool { return i.ID == s.Item && s.Item != "" })
@@ -95,6 +99,7 @@ func replaceInverter(j *fitout.Job, at int, c *fitout.Component) fitout.Job {
 				Replace(item, &c.Item)
 			}
 		})
+		standsClear(&edited, c, i.Item)
 		if k := slices.IndexFunc(v.Items, func(item fitout.Item) bool {
 			return item.ID == i.Item && item.Module != nil
 		}); k >= 0 {
@@ -105,6 +110,32 @@ func replaceInverter(j *fitout.Job, at int, c *fitout.Component) fitout.Job {
 	w.Items = append(slices.Clone(w.Items), placedItem(&edited, c, i.System))
 	w.Electrics.Inverters[at].Item = w.Items[len(w.Items)-1].ID
 	return edited
+}
+
+// standsClear moves an item that took the place of a smaller one to where there is room,
+// where it now reaches into something else.
+func standsClear(j *fitout.Job, c *fitout.Component, id string) {
+	v := j.ChosenVariant()
+	k := slices.IndexFunc(v.Items, func(i fitout.Item) bool { return i.ID == id && i.Module != nil })
+	if k < 0 {
+		return
+	}
+	p := plan.Of(j)
+	at := p.Index(id)
+	if box := p.Items[at].Box(); !slices.ContainsFunc(p.Items, func(o fitout.Item) bool {
+		by := box.Overlap(o.Box())
+		return o.ID != id && o.In == nil && min(by.X, by.Y, by.Z) > 0
+	}) {
+		return
+	}
+	without := *j
+	without.Variants = slices.Clone(j.Variants)
+	w := without.ChosenVariant()
+	w.Items = slices.Delete(slices.Clone(v.Items), k, k+1)
+	placed := placedItem(&without, c, "")
+	old := &v.Items[k]
+	old.Bay, old.At, old.Size, old.Behind = placed.Bay, placed.At, placed.Size, placed.Behind
+	old.Module.Faces, old.Module.Mirrored = placed.Module.Faces, placed.Module.Mirrored
 }
 
 // clearSupply takes out what charges a system from sun and alternator, with the items that
@@ -312,6 +343,19 @@ func Join(e *fitout.Electrics, d *fitout.Device, item, name, system string) {
 		p.ID, p.Item, p.Name, p.System = fresh("-panel"), item, name, system
 		p.Cutouts = slices.Clone(p.Cutouts)
 		e.Panels = append(e.Panels, p)
+	}
+	feed(e)
+}
+
+// feed hangs the loads that waited for something to run on what there is now.
+func feed(e *fitout.Electrics) {
+	for i := range e.Loads {
+		switch l := &e.Loads[i]; {
+		case l.Inverter == byMains:
+			*l = joinedLoad(e, *l, l.ID, l.Item, l.Name, mainSystem(e))
+		case l.System == "" && l.Inverter == "":
+			l.System = mainSystem(e)
+		}
 	}
 }
 

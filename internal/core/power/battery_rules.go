@@ -32,10 +32,14 @@ func runsOut(l *Look) []fitout.Finding {
 		if name := l.using(i, run.OutAt); name != "" {
 			first = fmt.Sprintf(" Most of what runs then is %s.", words.Lower(name))
 		}
+		would := l.wouldDo(i)
+		if l.Setup.starts(i) && l.vehicleSource() < 0 {
+			would = "No alternator is named that charges it: add it to what charges."
+		}
 		f.Sentence = words.Sentences(
 			fmt.Sprintf("%s is down to %s, where everything drops, on %s, %s from the start.%s",
 				sys.Def.Name, l.Say.Percent(sys.CutOff), l.at(run.OutAt), l.Say.Hours(run.OutAt), first),
-			l.wouldDo(i),
+			would,
 			"An estimate.")
 		f.Mend = "power:" + sys.Def.ID
 		under(&f, run.OutAt, l.Run.Hours, "h")

@@ -83,6 +83,15 @@ func (l *Look) using(system int, hours float64) string {
 			most, name = p.loads[k][step], c.def.Name
 		}
 	}
+	if name != "" {
+		return name
+	}
+	for k := range l.Setup.chargers { // nothing runs on it but what takes from it to charge another
+		c := &l.Setup.chargers[k]
+		if c.usable && c.from == system && c.def.Amps > most {
+			most, name = c.def.Amps, c.def.Name
+		}
+	}
 	return name
 }
 

@@ -2,6 +2,7 @@ package wiring
 
 import (
 	"fmt"
+	"strings"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/words"
@@ -46,19 +47,22 @@ type DrawnText struct {
 
 // Measures of the drawing.
 const (
-	rowHigh    = 34.0
-	boxHigh    = 24.0
-	batteryAt  = 8.0
-	batteryW   = 118.0
-	busAt      = 196.0
-	fuseAt     = 212.0
-	fuseW      = 66.0
-	cableAt    = 288.0
-	endAt      = 470.0
-	endW       = 226.0
-	panelBusAt = 330.0
-	panelEndAt = 524.0
-	drawnWide  = endAt + endW + 8
+	rowHigh  = 34.0
+	boxHigh  = 26.0
+	lineHigh = 11.5
+	// strongLetter is the mean width of a letter in bold, from the widest alphabets of names.
+	strongLetter = 6.2
+	batteryAt    = 8.0
+	batteryW     = 118.0
+	busAt        = 196.0
+	fuseAt       = 212.0
+	fuseW        = 66.0
+	cableAt      = 288.0
+	endAt        = 470.0
+	endW         = 226.0
+	panelBusAt   = 330.0
+	panelEndAt   = 524.0
+	drawnWide    = endAt + endW + 8
 )
 
 // draw lays the wiring out: a battery to the left of each system, a bus behind its main
@@ -112,14 +116,20 @@ func (b *Board) main(system string) *Wire {
 
 func (b *Board) drawSystem(d *BoardDrawing, s *fitout.PowerSystem, rows []row, top float64) float64 {
 	middle := top + rowHigh/2
-	d.box(batteryAt, middle-boxHigh/2-4, batteryW, boxHigh+8, "battery", s.ID)
-	d.text(batteryAt+6, middle-1, s.Name, true, s.ID)
-	d.text(batteryAt+6, middle+11, fmt.Sprintf("%s %s", b.Say.Charge(s.Battery.Capacity*s.Battery.Parallel),
+	name := inLines(s.Name, lettersIn(batteryW-12), 3)
+	head := middle - boxHigh/2 - 4 // the box grows downward with its name
+	high := boxHigh + 8 + lineHigh*float64(len(name)-1)
+	d.box(batteryAt, head, batteryW, high, "battery", s.ID)
+	for k, line := range name {
+		d.text(batteryAt+6, middle-1+lineHigh*float64(k), line, true, s.ID)
+	}
+	d.text(batteryAt+6, head+high-5, fmt.Sprintf("%s %s", b.Say.Charge(s.Battery.Capacity*s.Battery.Parallel),
 		b.Say.Volts(s.Voltage)), false, s.ID)
+	below := head + high + 14
 	of, thick := s.ID, 2.0
 	if main := b.main(s.ID); main != nil {
 		thick = thickness(main.Area)
-		d.text(batteryAt, middle+30, fmt.Sprintf("%d · %s, %s", main.Number, b.cable(main), b.fuse(main)), false, s.ID)
+		d.text(batteryAt, below, fmt.Sprintf("%d · %s, %s", main.Number, b.cable(main), b.fuse(main)), false, s.ID)
 	}
 	d.wire(of, thick, false, batteryAt+batteryW, middle, busAt, middle)
 	foot := top + rowHigh*(float64(len(rows))-0.5)
@@ -139,7 +149,7 @@ func (b *Board) drawSystem(d *BoardDrawing, s *fitout.PowerSystem, rows []row, t
 		}
 		b.drawRow(d, r, from, y)
 	}
-	return max(foot, middle+34) + rowHigh/2
+	return max(foot, below+4) + rowHigh/2
 }
 
 // lastOnBus is where the bus ends: at the last line that starts from it.
@@ -177,7 +187,11 @@ func (b *Board) drawRow(d *BoardDrawing, r row, from, y float64) {
 		kind = "panel"
 	}
 	d.box(at, y-boxHigh/2, wide, boxHigh, kind, line.Of)
-	d.text(at+6, y+4, shortened(line.Name, int(wide/6.6)), line.Kind == PanelLine, line.Of)
+	name := inLines(line.Name, lettersIn(wide-12), 2)
+	first := y + 4 - lineHigh/2*float64(len(name)-1)
+	for k, said := range name {
+		d.text(at+6, first+lineHigh*float64(k), said, line.Kind == PanelLine, line.Of)
+	}
 }
 
 // cable puts the copper of a line into words, and the size by which it is sold.
@@ -223,11 +237,37 @@ func thickness(area float64) float64 {
 	return 1.5
 }
 
-func shortened(name string, most int) string {
-	if runes := []rune(name); len(runes) > most {
-		return string(runes[:most-1]) + "…"
+// lettersIn is how many letters stand in a width.
+func lettersIn(wide float64) int { return int(wide / strongLetter) }
+
+// inLines breaks a name between words into lines of so many letters at most; what needs more
+// lines than there is room for ends in dots.
+func inLines(name string, most, lines int) []string {
+	var broken []string
+	line := ""
+	for _, word := range strings.Fields(name) {
+		for runes := []rune(word); ; {
+			switch joined := strings.TrimSpace(line + " " + string(runes)); {
+			case len([]rune(joined)) <= most:
+				line, runes = joined, nil
+			case line != "":
+				broken, line = append(broken, line), ""
+			default:
+				broken, runes = append(broken, string(runes[:most])), runes[most:]
+			}
+			if len(runes) == 0 {
+				break
+			}
+		}
 	}
-	return name
+	if line != "" || len(broken) == 0 {
+		broken = append(broken, line)
+	}
+	if len(broken) > lines {
+		last := []rune(broken[lines-1])
+		broken = append(broken[:lines-1:lines-1], string(last[:min(len(last), most-1)])+"…")
+	}
+	return broken
 }
 
 func (d *BoardDrawing) box(x, y, width, height float64, kind, of string) {

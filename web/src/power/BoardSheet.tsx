@@ -155,7 +155,9 @@ export function BoardSheet() {
                   <tr key={c.area}>
                     <th scope="row">{say(c.area, 'copper')}</th>
                     <td className="figure over-figures">{say(c.length, 'length')}</td>
-                    <td className="figure over-figures">{say(c.mass, 'mass')}</td>
+                    <td className="figure over-figures">
+                      {c.mass < 0.05 ? `under ${say(0.1, 'mass')}` : say(c.mass, 'mass')}
+                    </td>
                   </tr>
                 ))}
               </tbody>

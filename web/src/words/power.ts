@@ -62,7 +62,10 @@ export const fuseKinds: Options<Circuit['fuseKind']> = [
   { value: 'class-t', label: 'Class T' },
 ];
 
-export const fuseWord = (kind: string) => (fuseKinds.find((k) => k.value === kind)?.label ?? kind).toLowerCase();
+export function fuseWord(kind: string): string {
+  const label = fuseKinds.find((k) => k.value === kind)?.label ?? kind;
+  return label.slice(0, 1).toLowerCase() + label.slice(1);
+}
 
 export const hotPlaces: Options<Circuit['hot']> = [
   { value: '', label: 'Closed canopy (50 °C)' },
