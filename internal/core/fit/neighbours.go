@@ -3,8 +3,6 @@ package fit
 import (
 	"fmt"
 	"math"
-	"slices"
-	"strings"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/module"
@@ -21,9 +19,7 @@ var burning = []string{"gas", "petrol", "fuel", "propane"}
 // natureOf is what bears on a part's neighbours: by its kind, and by its name.
 func natureOf(p *Part) module.Traits {
 	n := p.Traits()
-	for _, word := range strings.FieldsFunc(strings.ToLower(p.Name()), func(r rune) bool { return r < 'a' || r > 'z' }) {
-		n.Burns = n.Burns || slices.Contains(burning, word)
-	}
+	n.Burns = n.Burns || words.Names(p.Name(), burning...)
 	return n
 }
 

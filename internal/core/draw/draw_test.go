@@ -1,0 +1,133 @@
+package draw_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"zaino/internal/core/draw"
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/plan"
+	"zaino/internal/demo"
+)
+
+// looks are views of a whole vehicle from every side on a sheet of a size.
+func looks(width, height float64) []draw.Look {
+	all := make([]draw.Look, len(draw.Stands))
+	for i, s := range draw.Stands {
+		scale := 6500 / width
+		all[i] = draw.Look{Stand: s, Width: width, Height: height, From: -1200, Ground: height - 20, Scale: scale, Foot: 26}
+		switch s {
+		case draw.Right:
+			all[i].From = -5000
+		case draw.Behind, draw.Ahead:
+			all[i].From, all[i].Scale = -1400, 2800/width
+		case draw.Above:
+			all[i].From, all[i].Ground = -1200, height/2
+		}
+	}
+	return all
+}
+
+type rect struct{ u0, v0, u1, v1 float64 }
+
+func (r rect) over(o rect) bool {
+	return r.u0 < o.u1-0.1 && o.u0 < r.u1-0.1 && r.v0 < o.v1-0.1 && o.v0 < r.v1-0.1
+}
+
+// written are the rectangles of all names and numbers of a view, in units of its paper.
+func written(v *draw.View, l *draw.Look) map[string]rect {
+	all := map[string]rect{}
+	for i := range v.Groups {
+		g := &v.Groups[i]
+		if g.Label == nil {
+			continue
+		}
+		x, y := (g.Label.U-l.From)/l.Scale, g.Label.V/l.Scale+l.Height-l.Ground
+		if len(g.Label.Lines) == 0 {
+			all[g.ID] = rect{x - 11, y - 8, x + 11, y + 8}
+			continue
+		}
+		r := rect{x, y, x, y}
+		for k, line := range g.Label.Lines {
+			r.u1 = max(r.u1, x+draw.Wide(line, 11))
+			r.v0, r.v1 = min(r.v0, y-12*float64(k)-2), max(r.v1, y-12*float64(k)+9)
+		}
+		all[g.ID] = r
+	}
+	return all
+}
+
+// Names lie on the paper, none over another, whatever the job, the side and the size; whatever
+// is seen has its name or its number in the key.
+func TestNamesNeverLieOverEachOther(t *testing.T) {
+	jobs, err := demo.Jobs()
+	require.NoError(t, err)
+	texts := 0
+	for i := range jobs {
+		p := plan.Of(&jobs[i])
+		for _, size := range [][2]float64{{400, 220}, {820, 420}, {1600, 900}} {
+			for _, gear := range []bool{false, true} {
+				w := draw.Wish{Looks: looks(size[0], size[1]), Gear: gear, People: true}
+				sheet := draw.Of(p, &w)
+				keyed := map[string]bool{}
+				for _, k := range sheet.Key {
+					keyed[k.ID] = true
+				}
+				for n := range sheet.Views {
+					v, l := &sheet.Views[n], &w.Looks[n]
+					all := written(v, l)
+					texts += len(all)
+					for id, r := range all {
+						assert.True(t, r.u0 >= 0 && r.v0 >= l.Foot && r.u1 <= l.Width && r.v1 <= l.Height, "%s %s %v", id, v.Title, r)
+						for other, o := range all {
+							if id < other && r.over(o) {
+								t.Errorf("%s, %v: %s lies over %s", v.Title, size, id, other)
+							}
+						}
+					}
+					for k := range v.Groups {
+						g := &v.Groups[k]
+						if g.Label != nil && len(g.Label.Lines) == 0 {
+							assert.True(t, keyed[g.ID], "%s has a line in the key", g.Name)
+							assert.Positive(t, g.Label.Number)
+						}
+					}
+				}
+			}
+		}
+	}
+	assert.Greater(t, texts, 1000, "there is something to lie over each other")
+}
+
+func BenchmarkThreeViewsOf200Modules(b *testing.B) {
+	jobs, err := demo.Jobs()
+	require.NoError(b, err)
+	j := jobs[0]
+	v := j.ChosenVariant()
+	for len(v.Items) < 245 {
+		for i := range v.Items[:40] {
+			if item := v.Items[i]; item.Module != nil && item.In == nil {
+				item.ID += "-" + string(rune('a'+len(v.Items)%26)) + string(rune('a'+len(v.Items)/26))
+				item.At.X += float64(len(v.Items))
+				v.Items = append(v.Items, item)
+			}
+		}
+	}
+	modules := 0
+	for i := range v.Items {
+		if v.Items[i].Module != nil {
+			modules++
+		}
+	}
+	require.Greater(b, modules, 190)
+	p := plan.Of(&j)
+	w := draw.Wish{Looks: looks(820, 420)[:3], Gear: true}
+	draw.Of(p, &w)
+	for b.Loop() {
+		draw.Of(p, &w)
+	}
+}
+
+var _ = fitout.FaceRear

@@ -1,0 +1,202 @@
+package draw
+
+import (
+	"slices"
+
+	"zaino/internal/core/fit"
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/plan"
+	"zaino/internal/core/shape"
+)
+
+// Kind is what a group of a view is.
+type Kind string
+
+// The kinds of group.
+const (
+	OfVehicle Kind = "vehicle"
+	OfDoor    Kind = "door"
+	OfModule  Kind = "module"
+	OfGear    Kind = "gear"
+	OfPerson  Kind = "person"
+)
+
+// thing is what is drawn as one, as it stands in a stance.
+type thing struct {
+	id, name string
+	kind     Kind
+	number   int // in the order of the variant
+	bay      string
+	in       string // module that it lies in
+	work     fitout.Work
+	opened   bool
+	box      fitout.Box // with what is open
+	solids   []shape.Prism
+}
+
+// Scene is the forms of a job in one stance, ready to be looked at from any side.
+type Scene struct {
+	plan   *plan.Plan
+	fit    *fit.Scene
+	things []thing
+}
+
+// Opening names what is open by hand: a part, or one compartment of it.
+type Opening struct {
+	Module string `json:"module" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	Cell   string `json:"cell" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the compartment; empty for the whole"`
+}
+
+// SceneOf gives everything its form where it stands in a stance (empty: on the road), open
+// what the stance opens and what is named besides.
+func SceneOf(p *plan.Plan, stance string, open []Opening) *Scene {
+	s := &Scene{plan: p, fit: fit.Of(p)}
+	posture := s.posture(stance)
+	doors := map[string]bool{}
+	for _, d := range posture.Doors {
+		doors[s.fit.Bays[d].ID] = true
+	}
+	for _, o := range open { // what comes out by hand goes through its door
+		if i := p.Index(o.Module); i >= 0 {
+			doors[p.Items[i].Bay] = true
+		}
+	}
+	s.vehicle(doors)
+	for i := range p.Items {
+		item := &p.Items[i]
+		if p.Load.Items[i].Trailer {
+			continue
+		}
+		s.item(item, i, &posture, open)
+	}
+	return s
+}
+
+func (s *Scene) posture(stance string) fit.Posture {
+	for i := range s.fit.Postures {
+		if s.fit.Postures[i].Stance.ID == stance {
+			return s.fit.Postures[i]
+		}
+	}
+	return s.fit.Postures[0]
+}
+
+func (s *Scene) vehicle(doors map[string]bool) {
+	v := shape.OfVehicle(s.plan.Vehicle, s.plan.Load.Wheelbase)
+	body := thing{id: shape.VehicleID, kind: OfVehicle, number: -1, solids: v.Still, box: v.Box}
+	s.things = append(s.things, body)
+	for i := range v.Leaves {
+		l := &v.Leaves[i]
+		door := thing{id: "~door-" + l.Cell, kind: OfDoor, number: -1, bay: l.Cell, opened: doors[l.Cell], solids: l.Solids}
+		if door.opened {
+			door.solids = l.Opened()
+			if door.solids[0].Gone() {
+				continue
+			}
+		}
+		door.box = around(door.solids)
+		s.things = append(s.things, door)
+	}
+}
+
+func (s *Scene) item(item *fitout.Item, number int, posture *fit.Posture, open []Opening) {
+	t := thing{id: item.ID, name: item.Name, kind: OfGear, number: number, bay: item.Bay, work: item.Work}
+	stands := *item
+	if item.Seat != "" {
+		stands.At = s.plan.Variant.Items[number].At
+	}
+	holder := item.ID
+	if item.In != nil {
+		t.in, holder = item.In.Module, item.In.Module
+	}
+	if k := slices.IndexFunc(s.fit.Parts, func(p fit.Part) bool { return p.ID == holder }); k >= 0 {
+		if posture.Gone[k] {
+			return
+		}
+		from, to := s.fit.Parts[k].Box.From, posture.Boxes[k].From
+		stands.At = fitout.Point{X: item.At.X + to.X - from.X, Y: item.At.Y + to.Y - from.Y, Z: item.At.Z + to.Z - from.Z}
+	}
+	form := shape.Of(&stands)
+	isOpen := func(cell string) bool {
+		for _, o := range posture.Open {
+			if s.fit.Parts[o.Part].ID == item.ID && o.Leaf.Cell == cell {
+				return true
+			}
+		}
+		return slices.ContainsFunc(open, func(o Opening) bool {
+			return o.Module == item.ID && (o.Cell == "" || o.Cell == cell)
+		})
+	}
+	switch {
+	case item.Module != nil:
+		t.kind = OfModule
+		if item.Module.Kind == fitout.PlainGear {
+			t.kind = OfGear
+		}
+	case item.Form == fitout.FormPerson || item.Form == fitout.FormAnimal && item.Seat != "":
+		t.kind = OfPerson
+	}
+	for i := range form.Leaves {
+		t.opened = t.opened || isOpen(form.Leaves[i].Cell)
+	}
+	t.solids = form.Solids(isOpen)
+	if item.In != nil { // it comes out with the drawer that it lies in
+		t.solids = s.carried(t.solids, item.In, posture, open)
+	}
+	t.box = around(t.solids)
+	s.things = append(s.things, t)
+}
+
+// carried moves what lies in a compartment with it, where that is out.
+func (s *Scene) carried(solids []shape.Prism, in *fitout.InCell, posture *fit.Posture, open []Opening) []shape.Prism {
+	k := slices.IndexFunc(s.fit.Parts, func(p fit.Part) bool { return p.ID == in.Module })
+	if k < 0 {
+		return solids
+	}
+	part := &s.fit.Parts[k]
+	form := shape.Of(part.Item)
+	for i := range form.Leaves {
+		l := &form.Leaves[i]
+		if l.About != "" || l.Cell != "" && l.Cell != in.Cell {
+			continue
+		}
+		out := slices.ContainsFunc(posture.Open, func(o fit.OpenLeaf) bool { return o.Part == k && o.Leaf.Cell == l.Cell }) ||
+			slices.ContainsFunc(open, func(o Opening) bool { return o.Module == in.Module && (o.Cell == "" || o.Cell == l.Cell) })
+		if !out {
+			continue
+		}
+		moved := make([]shape.Prism, len(solids))
+		for n := range solids {
+			moved[n] = solids[n].Moved(l.Slides)
+		}
+		return moved
+	}
+	return solids
+}
+
+func around(solids []shape.Prism) fitout.Box {
+	if len(solids) == 0 {
+		return fitout.Box{}
+	}
+	box := solids[0].Bounds()
+	for i := range solids[1:] {
+		box = box.Around(solids[i+1].Bounds())
+	}
+	return box
+}
+
+// Box is the least box around a thing as it stands in the stance, or around what stands in a
+// space and the space itself; ok is false for what is not there.
+func (s *Scene) Box(id string) (box fitout.Box, ok bool) {
+	for i := range s.things {
+		if s.things[i].id == id {
+			return s.things[i].box, true
+		}
+	}
+	for i := range s.fit.Bays {
+		if b := &s.fit.Bays[i]; b.ID == id {
+			return b.Room, true
+		}
+	}
+	return box, false
+}

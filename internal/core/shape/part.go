@@ -1,0 +1,87 @@
+package shape
+
+import (
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/module"
+)
+
+// Part is the form of one thing: what stands still, and what moves when it opens.
+type Part struct {
+	ID     string `json:"id"`
+	Box    fitout.Box
+	Still  []Prism  `json:"still"`
+	Leaves []Moving `json:"leaves"`
+}
+
+// Moving is what moves when a part opens: it slides by a way, or turns about an edge.
+type Moving struct {
+	Cell     string       `json:"cell" doc:"id of the compartment; empty for the whole"`
+	Slides   fitout.Point `json:"slides" doc:"how far it goes, mm"`
+	About    Axis         `json:"about" enum:",x,y,z" doc:"axis that it turns about; empty for what slides"`
+	Through  fitout.Point `json:"through" doc:"a place of that axis"`
+	Quarters int          `json:"quarters" doc:"how far it turns, in quarters"`
+	Solids   []Prism      `json:"solids"`
+}
+
+// Opened returns the solids of what moves, open.
+func (m *Moving) Opened() []Prism {
+	open := make([]Prism, len(m.Solids))
+	for i, s := range m.Solids {
+		if m.About != "" {
+			open[i] = s.Turned(m.About, m.Through, m.Quarters)
+		} else {
+			open[i] = s.Moved(m.Slides)
+		}
+	}
+	return open
+}
+
+// Solids are all of a part: closed, but for the leaves that are open; all of them where
+// open is asked for "*".
+func (p *Part) Solids(open func(cell string) bool) []Prism {
+	all := append([]Prism{}, p.Still...)
+	for i := range p.Leaves {
+		if l := &p.Leaves[i]; open != nil && open(l.Cell) {
+			all = append(all, l.Opened()...)
+		} else {
+			all = append(all, l.Solids...)
+		}
+	}
+	return all
+}
+
+// least is the least size that a thing is drawn with, mm, so that it can be seen and taken.
+const least = 60.0
+
+// Of is the form of an item, resolved and standing where it stands.
+func Of(item *fitout.Item) Part {
+	drawn := *item
+	for _, side := range []*float64{&drawn.Size.Length, &drawn.Size.Width, &drawn.Size.Height} {
+		if item.Module == nil {
+			*side = max(*side, least)
+		} else {
+			*side = max(*side, 1)
+		}
+	}
+	p := Part{ID: item.ID, Box: drawn.Box(), Still: []Prism{}, Leaves: []Moving{}}
+	b := newBuilder(&drawn, &p)
+	if item.Module != nil {
+		families[item.Module.Kind](b)
+		b.hang(module.Leaves(&drawn))
+	} else {
+		gear(b)
+	}
+	return p
+}
+
+// families are the forms of the kinds of module, each in a file of its own.
+var families = map[fitout.ModuleKind]func(*builder){
+	fitout.Drawers: drawers, fitout.Trundle: trundle, fitout.FridgeSlide: chestFridge, fitout.UprightFridge: uprightFridge,
+	fitout.Pantry: pantry, fitout.SlideTable: slideTable, fitout.KitchenSlide: kitchen, fitout.Shelf: shelf,
+	fitout.DropShelf: dropShelf, fitout.FalseFloor: falseFloor, fitout.WingPanels: falseFloor,
+	fitout.LiddedBox: liddedBox, fitout.Locker: locker, fitout.Platform: platform, fitout.WaterTank: waterTank,
+	fitout.WasteTank: waterTank, fitout.FuelTank: waterTank, fitout.ToiletModule: toilet, fitout.BatteryBox: battery,
+	fitout.PowerStation: powerStation, fitout.Board: board, fitout.CanHolder: canHolder, fitout.RearCarrier: rearCarrier,
+	fitout.RackModule: rack, fitout.UnderTrayBox: underTrayBox, fitout.Heater: heater, fitout.Barrier: barrier,
+	fitout.StepModule: step, fitout.Crate: crate, fitout.PlainGear: gear,
+}

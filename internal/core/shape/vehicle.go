@@ -1,0 +1,436 @@
+package shape
+
+import (
+	"math"
+
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/space"
+	"zaino/internal/core/words"
+)
+
+// vehicle makes the form of a vehicle from its own figures; where nobody measured, from what
+// is usual for its class.
+type vehicle struct {
+	v         *fitout.Vehicle
+	o         *fitout.Outline
+	wheelbase float64
+	half      float64 // half the width of the body
+	rear      float64 // x of the rear end
+	part      Part
+}
+
+// VehicleID is the id of the vehicle's own form among those of its parts.
+const VehicleID = "~vehicle"
+
+// HalfWidth is half the width of the body, mm: as measured, or what the tracks leave to draw.
+func HalfWidth(v *fitout.Vehicle) float64 {
+	if v.Outline.Width > 0 {
+		return v.Outline.Width / 2
+	}
+	return (max(v.TrackFront, v.TrackRear) + 280) / 2
+}
+
+// OfVehicle is the form of a vehicle as it stands, with a wheelbase in mm: its body by its
+// class, wheels, doors that open by the ids of their bays.
+func OfVehicle(v *fitout.Vehicle, wheelbase float64) Part {
+	d := &vehicle{v: v, o: &v.Outline, wheelbase: wheelbase, half: HalfWidth(v), rear: wheelbase + v.Outline.RearOverhang}
+	d.part = Part{ID: VehicleID, Still: []Prism{}, Leaves: []Moving{}}
+	d.frame()
+	d.wheels()
+	d.cab()
+	switch d.o.Body {
+	case fitout.BodyWagon:
+		d.wagon()
+	case fitout.BodyTub:
+		d.tub()
+	default:
+		d.tray()
+	}
+	d.lamps()
+	d.fitted()
+	d.doors()
+	d.part.Box = fitout.Box{From: fitout.Point{X: -d.o.FrontOverhang, Y: -d.half}, To: fitout.Point{X: d.rear, Y: d.half,
+		Z: d.o.Height}}
+	return d.part
+}
+
+func (d *vehicle) add(p Prism) {
+	if p.To-p.From > 0.01 && len(p.Outline) > 2 {
+		d.part.Still = append(d.part.Still, p)
+	}
+}
+
+// box adds a box from corner to corner.
+func (d *vehicle) box(x0, x1, y0, y1, z0, z1 float64, tone Tone, thin bool) {
+	p := between(fitout.Point{X: x0, Y: y0, Z: z0}, fitout.Point{X: x1, Y: y1, Z: z1}, tone)
+	p.Thin = thin
+	b := p.Bounds()
+	if s := b.Size(); s.Length > 0.01 && s.Width > 0.01 && s.Height > 0.01 {
+		d.add(p)
+	}
+}
+
+// both adds a box on both sides, given on the right.
+func (d *vehicle) both(x0, x1, y0, y1, z0, z1 float64, tone Tone, thin bool) {
+	d.box(x0, x1, y0, y1, z0, z1, tone, thin)
+	d.box(x0, x1, -y1, -y0, z0, z1, tone, thin)
+}
+
+// profile adds a side elevation (x, z) across the vehicle.
+func (d *vehicle) profile(y0, y1 float64, tone Tone, points ...Flat) {
+	d.add(Prism{Axis: AxisY, From: y0, To: y1, Outline: points, Tone: tone})
+}
+
+// skin adds a side elevation on the outside of both sides, flush with the body.
+func (d *vehicle) skin(half, proud float64, tone Tone, thin bool, points ...Flat) {
+	for _, ends := range [][2]float64{{half - 8, half + proud}, {-half - proud, -half + 8}} {
+		d.add(Prism{Axis: AxisY, From: ends[0], To: ends[1], Outline: points, Tone: tone, Thin: thin})
+	}
+}
+
+func rect(x0, x1, z0, z1 float64) []Flat { return []Flat{{x0, z0}, {x1, z0}, {x1, z1}, {x0, z1}} }
+
+// frame is what the body stands on, and the ball behind it.
+func (d *vehicle) frame() {
+	low := d.o.SillHeight
+	if d.o.Body != fitout.BodyWagon {
+		d.both(-d.o.FrontOverhang+200, d.rear-60, 330, 420, low, low+130, Metal, false)
+	}
+	if d.v.Hitch.Overhang > 0 && d.v.Hitch.Height > 0 {
+		x, z := d.wheelbase+d.v.Hitch.Overhang, d.v.Hitch.Height
+		d.box(min(x, d.rear)-260, x+25, -30, 30, z-75, z-25, Metal, false)
+		d.add(Prism{Axis: AxisY, From: -25, To: 25, Outline: circle(Flat{x, z}, 25), Round: true, Tone: Hardware})
+	}
+}
+
+// wheels are four tyres with their rims, under round arches.
+func (d *vehicle) wheels() {
+	r := d.v.TyreRadius
+	const wide = 250.0
+	for _, axle := range []struct{ x, track float64 }{{0, d.v.TrackFront}, {d.wheelbase, d.v.TrackRear}} {
+		for _, side := range []float64{-1, 1} {
+			y := side * axle.track / 2
+			rings(Flat{axle.x, r}, r, y-wide/2, y+wide/2, func(outline []Flat, from, to float64, tone Tone, round bool) {
+				d.add(Prism{Axis: AxisY, From: from, To: to, Outline: outline, Round: round, Tone: tone})
+			})
+		}
+		d.both(axle.x-r*0.08, axle.x+r*0.08, 0, axle.track/2-wide/2, r*0.9, r*1.1, Metal, true)
+	}
+}
+
+// arch is the upper half of a ring about a wheel.
+func arch(x, z, inner, outer, cut float64) []Flat {
+	var points []Flat
+	const n = 12
+	at := func(radius float64, k int) Flat {
+		sin, cos := math.Sincos(math.Pi * float64(k) / n)
+		return Flat{x + radius*cos, max(cut, z+radius*sin)}
+	}
+	for k := 0; k <= n; k++ {
+		points = append(points, at(outer, k))
+	}
+	for k := n; k >= 0; k-- {
+		points = append(points, at(inner, k))
+	}
+	return points
+}
+
+// arches are drawn on both sides over a wheel.
+func (d *vehicle) arches(x float64) {
+	r := d.v.TyreRadius
+	d.skin(d.half, 30, Rubber, true, arch(x, r, r*1.12, r*1.24, d.o.SillHeight)...)
+}
+
+// cut takes the room of the wheels out of the lower edge of a side, from front to rear.
+func (d *vehicle) under(x0, x1, z float64, axles ...float64) []Flat {
+	points := []Flat{{x0, z}}
+	r := d.v.TyreRadius * 1.12
+	for _, x := range axles {
+		rise := d.v.TyreRadius + r - z
+		if x-r < x0 || x+r > x1 || rise <= 0 {
+			continue
+		}
+		const n = 10
+		start := math.Asin(max(-1, min(1, (z-d.v.TyreRadius)/r)))
+		for k := 0; k <= n; k++ {
+			angle := math.Pi - start - (math.Pi-2*start)*float64(k)/n
+			points = append(points, Flat{x + r*math.Cos(angle), d.v.TyreRadius + r*math.Sin(angle)})
+		}
+	}
+	return append(points, Flat{x1, z})
+}
+
+// reversed is an outline the other way round.
+func reversed(points []Flat) []Flat {
+	back := make([]Flat, len(points))
+	for i, p := range points {
+		back[len(points)-1-i] = p
+	}
+	return back
+}
+
+// cab is the front: bumper, bonnet, windscreen, roof and doors.
+func (d *vehicle) cab() {
+	o, half := d.o, d.half
+	front, waist := -o.FrontOverhang, o.BonnetHeight
+	end := o.CabRear
+	axles := []float64{0}
+	if o.Body == fitout.BodyWagon {
+		end, axles = d.rear, []float64{0, d.wheelbase}
+	}
+	lower := append([]Flat{{front, o.SillHeight + 120}, {front - 20, waist * 0.72}, {front + 130, waist * 0.95},
+		{o.CabFront, waist}, {end, waist}}, reversed(d.under(front+60, end, o.SillHeight, axles...))...)
+	if o.CabFront < 0 { // the cab stands over the axle
+		lower = append([]Flat{{front, o.SillHeight}, {front, waist}, {end, waist}}, reversed(d.under(front, end,
+			o.SillHeight, axles...))...)
+	}
+	d.profile(-half, half, Body, lower...)
+	d.glasshouse(end)
+	d.box(front-60, front+40, -half*0.92, half*0.92, o.SillHeight-20, o.SillHeight+170, Hardware, false)
+	d.box(front-24, front-20, -half*0.5, half*0.5, waist*0.58, waist*0.78, Hardware, true) // grille
+	for _, x := range axles {
+		d.arches(x)
+	}
+	// Doors with their gaps and grips.
+	doors := d.doorEdges(end)
+	for i := range doors {
+		d.skin(half, 1, Hardware, true, rect(doors[i]-4, doors[i]+4, o.SillHeight+40, waist)...)
+		if i > 0 && i < 3 {
+			d.skin(half, 14, Hardware, true, rect(doors[i]-150, doors[i]-40, waist-110, waist-85)...)
+		}
+	}
+	d.skin(half, 1, Hardware, true, rect(doors[0], doors[min(2, len(doors)-1)], o.SillHeight+36, o.SillHeight+44)...)
+	d.both(o.CabFront+190, o.CabFront+250, half, half+190, waist+20, waist+190, Hardware, false) // mirrors
+}
+
+// doorEdges are where the doors of the cab begin and end.
+func (d *vehicle) doorEdges(end float64) []float64 {
+	first := max(d.o.CabFront+150, d.v.TyreRadius*1.3)
+	if d.o.CabFront < 0 {
+		first = d.o.CabFront + 120
+	}
+	last := min(end-60, d.wheelbase-d.v.TyreRadius*1.25)
+	if last-first < 1400 {
+		return []float64{first, max(first+300, last)}
+	}
+	middle := first + min(1150, (last-first)*0.55)
+	return []float64{first, middle, min(last, middle+1050)}
+}
+
+// glasshouse is what stands over the waist: pillars, roof, and the glass between them.
+func (d *vehicle) glasshouse(end float64) {
+	o, half := d.o, d.half
+	waist, top := o.BonnetHeight, o.Height
+	rake := (top - waist) * 0.75
+	if o.CabFront < 0 {
+		rake *= 0.3
+	}
+	tail := (top - waist) * 0.25
+	if o.Body == fitout.BodyWagon {
+		tail = min(tail, 120)
+	}
+	in := half - 90
+	d.profile(-in, in, Body, Flat{o.CabFront, waist}, Flat{o.CabFront + rake, top - 30}, Flat{o.CabFront + rake + 120, top},
+		Flat{end - tail - 60, top}, Flat{end - tail, top - 40}, Flat{end, waist})
+	slant := func(x, z float64) float64 { return x + rake*(z-waist)/(top-waist) }
+	low, high := waist+50, top-90
+	d.profile(-in+60, in-60, Glass, Flat{slant(o.CabFront, low) - 26, low}, Flat{slant(o.CabFront, high) - 26, high},
+		Flat{slant(o.CabFront, high) - 8, high}, Flat{slant(o.CabFront, low) - 8, low})
+	back := func(z float64) float64 { return end - tail*(z-waist)/(top-waist) }
+	d.profile(-in+100, in-100, Glass, Flat{back(low) + 6, low}, Flat{back(high) + 6, high}, Flat{back(high) + 12, high},
+		Flat{back(low) + 12, low})
+	// Side windows end with the doors; a wagon has one more behind them.
+	edges := append([]float64{slant(o.CabFront, low) + 70}, d.doorEdges(end)[1:]...)
+	edges = append(edges, back(low)-70)
+	for i := 1; i < len(edges); i++ {
+		x0, x1 := edges[i-1]+35, edges[i]-25
+		if i == 1 {
+			x0 = edges[0]
+		}
+		if x1-x0 < 160 {
+			continue
+		}
+		points := rect(x0, x1, low, high)
+		if i == 1 {
+			points[3].U = min(x1-60, slant(o.CabFront, high)+80)
+		}
+		if i == len(edges)-1 {
+			points[2].U = min(points[2].U, back(high)-70)
+			points[2].U = max(points[2].U, x0+40)
+		}
+		d.skin(in, 6, Glass, false, points...)
+	}
+}
+
+// wagon adds what a wagon has behind: the hatch is one of its doors.
+func (d *vehicle) wagon() {
+	d.box(d.rear-20, d.rear+50, -d.half*0.9, d.half*0.9, d.o.SillHeight-20, d.o.SillHeight+160, Hardware, false)
+}
+
+// tub adds the sides of the tub about the floor.
+func (d *vehicle) tub() {
+	o, half := d.o, d.half
+	top := o.FloorHeight + 480
+	start := o.Headboard - 30
+	side := append([]Flat{{start, top}, {d.rear, top}}, reversed(d.under(start, d.rear, o.SillHeight+40, d.wheelbase))...)
+	for _, ends := range [][2]float64{{half - 70, half}, {-half, -half + 70}} {
+		d.profile(ends[0], ends[1], Body, side...)
+	}
+	d.box(start, d.rear, -half+70, half-70, o.FloorHeight-60, o.FloorHeight, Body, false)
+	d.box(start, start+40, -half+70, half-70, o.FloorHeight, top, Body, false)
+	if !d.has(fitout.BayTub) {
+		d.box(d.rear-50, d.rear, -half+70, half-70, o.FloorHeight, top, Body, false)
+	}
+	d.arches(d.wheelbase)
+	d.box(d.rear, d.rear+120, -half*0.8, half*0.8, o.SillHeight-10, o.SillHeight+120, Hardware, false)
+}
+
+// tray adds a flat floor with its rim, a headboard and mudguards.
+func (d *vehicle) tray() {
+	o, half := d.o, d.half
+	floor, start := o.FloorHeight, o.Headboard
+	d.box(start, d.rear, -half, half, floor-50, floor, Metal, false)
+	d.both(start, d.rear, half-40, half, floor-110, floor-50, Metal, true)
+	d.both(start+40, d.rear-60, 300, 380, floor-150, floor-50, Metal, true)
+	// The headboard: two posts, rails across and mesh before the window.
+	high := max(floor+300, o.Height-40)
+	for _, ends := range [][2]float64{{-half + 40, -half + 100}, {half - 100, half - 40}} {
+		d.box(start, start+50, ends[0], ends[1], floor, high, Metal, false)
+	}
+	for _, z := range []float64{floor + 20, (floor + high) / 2, high - 50} {
+		d.box(start, start+50, -half+100, half-100, z, z+50, Metal, true)
+	}
+	r := d.v.TyreRadius
+	d.skin(d.v.TrackRear/2+125, 10, Rubber, false, arch(d.wheelbase, r, r*1.14, r*1.2, r)...)
+	d.box(d.rear-30, d.rear, -half*0.9, half*0.9, floor-230, floor-120, Hardware, false)
+}
+
+// has tells whether the vehicle has a bay of a kind.
+func (d *vehicle) has(kind fitout.BayKind) bool {
+	for i := range d.v.Bays {
+		if d.v.Bays[i].Kind == kind {
+			return true
+		}
+	}
+	return false
+}
+
+// lamps are in front and behind, on both sides.
+func (d *vehicle) lamps() {
+	o, half := d.o, d.half
+	front := -o.FrontOverhang - 24
+	d.both(front, front+60, half*0.56, half*0.92, o.BonnetHeight*0.66, o.BonnetHeight*0.8, Light, true)
+	if o.Body == fitout.BodyTray {
+		d.both(d.rear, d.rear+14, half*0.62, half*0.9, o.FloorHeight-220, o.FloorHeight-130, Light, true)
+		return
+	}
+	low, high := o.FloorHeight+60, o.FloorHeight+360
+	d.both(d.rear-10, d.rear+6, half-120, half-10, low, high, Light, true)
+}
+
+// fitted adds the parts of the vehicle that have a form of their own: a spare wheel, a bar
+// in front, seats.
+func (d *vehicle) fitted() {
+	for i := range d.v.Seats {
+		s := &d.v.Seats[i]
+		d.pieces(&fitout.Item{ID: s.ID, Name: "Seat", At: fitout.Point{X: s.At.X, Y: s.At.Y, Z: s.At.Z - 60},
+			Size: fitout.Size{Length: 620, Width: 500, Height: 900}})
+	}
+	r := d.v.TyreRadius
+	for i := range d.v.Parts {
+		p := &d.v.Parts[i]
+		at := p.At
+		if p.State == fitout.Moved && p.MovedTo != nil {
+			at = *p.MovedTo
+		}
+		switch {
+		case p.State == fitout.Removed:
+		case words.Names(p.Name, "spare", "spare wheel"):
+			size := fitout.Size{Length: 2 * r, Width: 2 * r, Height: 240}
+			if at.Z > d.o.FloorHeight {
+				size = fitout.Size{Length: 240, Width: 2 * r, Height: 2 * r}
+			}
+			d.pieces(&fitout.Item{ID: p.ID, Name: p.Name, Form: fitout.FormWheel, At: at, Size: size})
+		case words.Names(p.Name, "bull bar", "bullbar", "nudge bar", "front bar"):
+			front := -d.o.FrontOverhang - 70
+			d.box(front-60, front, -d.half*0.9, d.half*0.9, d.o.SillHeight, d.o.SillHeight+220, Metal, false)
+			d.both(front-50, front-10, d.half*0.35, d.half*0.42, d.o.SillHeight+220, d.o.BonnetHeight-60, Metal, false)
+			d.box(front-50, front-10, -d.half*0.42, d.half*0.42, d.o.BonnetHeight-60, d.o.BonnetHeight-20, Metal, false)
+		}
+	}
+}
+
+func (d *vehicle) pieces(item *fitout.Item) {
+	p := Of(item)
+	d.part.Still = append(d.part.Still, p.Solids(nil)...)
+}
+
+// doors are the leaves in the openings of the bays: shut, or turned about their hinge.
+func (d *vehicle) doors() {
+	const thick = 30.0
+	for i := range d.v.Bays {
+		b := &d.v.Bays[i]
+		gap, ok := space.Gap(b)
+		if !ok || b.Opening.Face == fitout.FaceTop || b.Opening.Hinge == fitout.HingeNone {
+			continue
+		}
+		leaf := gap
+		about, side := AxisY, 1
+		switch b.Opening.Face {
+		case fitout.FaceRear:
+			leaf.To.X += thick
+		case fitout.FaceFront:
+			leaf.From.X, side = leaf.From.X-thick, -1
+		case fitout.FaceLeft:
+			leaf.From.Y, about = leaf.From.Y-thick, AxisX
+		case fitout.FaceRight:
+			leaf.To.Y, about, side = leaf.To.Y+thick, AxisX, -1
+		}
+		moving := Moving{Cell: b.ID, Solids: d.door(leaf, b)}
+		switch b.Opening.Hinge {
+		case fitout.HingeTop:
+			moving.About, moving.Through, moving.Quarters = about, fitout.Point{X: gap.From.X, Y: gap.From.Y, Z: gap.To.Z}, -side
+		case fitout.HingeBottom:
+			moving.About, moving.Through, moving.Quarters = about, gap.From, side
+		case fitout.HingeLeft, fitout.HingeRight:
+			moving.About = AxisZ
+			// Seen from outside, the left edge of a rear door is the vehicle's left, of a right-hand one its rear.
+			left := b.Opening.Hinge == fitout.HingeLeft
+			moving.Through, moving.Quarters = gap.From, -1
+			if left != (b.Opening.Face == fitout.FaceRear || b.Opening.Face == fitout.FaceLeft) {
+				moving.Through = gap.To
+			}
+			if !left {
+				moving.Quarters = 1
+			}
+		default: // lifted off, or rolled up: gone when it is open
+			moving.Slides = fitout.Point{Z: away}
+		}
+		d.part.Leaves = append(d.part.Leaves, moving)
+	}
+}
+
+// away is how far up a door goes that is taken off: out of every drawing.
+const away = 100000.0
+
+// Gone tells whether a solid was taken off.
+func (p Prism) Gone() bool { return p.Bounds().From.Z > away/2 }
+
+// door is a leaf with a frame, and glass where it is a hatch or the side of a cab.
+func (d *vehicle) door(leaf fitout.Box, b *fitout.Bay) []Prism {
+	rim := boxed(leaf, Open)
+	if b.Kind != fitout.BayWagonCargo || leaf.To.Z < d.o.BonnetHeight+200 {
+		return []Prism{rim}
+	}
+	pane := leaf
+	s := leaf.Size()
+	pane.From.Z, pane.To.Z = d.o.BonnetHeight, leaf.To.Z-60
+	if s.Length < s.Width {
+		pane.From.Y, pane.To.Y = pane.From.Y+90, pane.To.Y-90
+		pane.From.X, pane.To.X = pane.From.X-2, pane.To.X+2
+	} else {
+		pane.From.X, pane.To.X = pane.From.X+90, pane.To.X-90
+		pane.From.Y, pane.To.Y = pane.From.Y-2, pane.To.Y+2
+	}
+	return []Prism{rim, boxed(pane, Glass)}
+}
