@@ -12,7 +12,7 @@ import (
 func (p *page) choosePart(id string) {
 	p.t.Helper()
 	p.clickOn("document.querySelector('#bench-tab-add')")
-	p.waitFor(fmt.Sprintf("document.querySelector('[data-view=plan] [data-part=%q]')?.focus() === undefined && "+
+	p.waitFor(fmt.Sprintf("document.querySelector('[data-view=above] [data-part=%q]')?.focus() === undefined && "+
 		"document.activeElement?.dataset?.part === %q", id, id))
 	p.keys(kb.Enter)
 	p.clickOn("document.querySelector('#bench-tab-part')")
@@ -94,9 +94,9 @@ func TestAFindingShowsItsMeasureAndIsLetStand(t *testing.T) {
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/load")
 	p.press("Rim of sample fridge on its slide 185 mm above reach")
-	p.waitFor("location.pathname.endsWith('/layout') && document.querySelector('[data-view=side] .measures " +
+	p.waitFor("location.pathname.endsWith('/layout') && document.querySelector('[data-view=left] .measures " +
 		"[data-line]')?.textContent.startsWith('1') === true")
-	p.see("[data-view=side] .part.selected")
+	p.see("[data-view=left] .part.selected")
 	p.clickOn("document.querySelector('#bench-tab-findings')")
 	p.press("Let it stand: Rim of sample fridge")
 	p.waitFor("document.activeElement.placeholder === 'Why it may stand'")
@@ -133,10 +133,10 @@ func TestAStanceFromNothing(t *testing.T) {
 	p.waitFor("document.querySelector('.acts li:first-child').textContent.startsWith('Open the door of bed')")
 	p.tells("way-blocked", false)
 	p.clickOn("document.querySelector('#bench-tab-stances')")
-	p.waitFor("document.querySelector('[data-view=side] [data-open=bed-slide-platform]') !== null")
+	p.waitFor("document.querySelector('[data-view=left] [data-open=bed-slide-platform]') !== null")
 	p.choose("Put a part elsewhere in this stance", "Hive tools")
 	p.waitText(".acts", "Put hive tools outside")
-	p.waitFor("!document.querySelector('[data-view=side] [data-part=hive-tools]')")
+	p.waitFor("!document.querySelector('[data-view=left] [data-part=hive-tools]')")
 	p.saved()
 
 	// By keyboard: back to the road, where the list of what to shut has grown.
@@ -154,6 +154,6 @@ func TestAStanceFromNothing(t *testing.T) {
 	p.enter("Above a bed", "600")
 	p.tells("bed-headroom", true)
 	p.clickOn("document.querySelector('[data-rule=bed-headroom] .link')")
-	p.waitFor("document.querySelector('[data-view=side] .measures path') !== null")
+	p.waitFor("document.querySelector('[data-view=left] .measures path') !== null")
 	p.saved()
 }

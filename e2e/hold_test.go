@@ -83,20 +83,20 @@ func TestWhatMustStayFreeIsListedAndSeen(t *testing.T) {
 func TestALoosePieceIsDraggedToItsPlaceInAStance(t *testing.T) {
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/queen-bees/layout")
-	p.see("[data-component]")
-	road := js[float64](p, part("plan", "hive-tools")+".getBoundingClientRect().x")
+	p.waitFor(part("above", "hive-tools") + " !== null")
+	road := js[float64](p, part("above", "hive-tools")+".getBoundingClientRect().x")
 	p.clickOn("document.querySelector('#bench-tab-stances')")
 	p.press("Add stance")
 	p.waitFor(field("Name of the stance") + "?.value === 'New stance'")
 	p.choose("Put a part elsewhere in this stance", "Hive tools")
-	p.waitFor("!document.querySelector('[data-view=plan] [data-part=hive-tools]')")
+	p.waitFor("!document.querySelector('[data-view=above] [data-part=hive-tools]')")
 	p.tick("Hive tools outside")
-	p.waitFor(part("plan", "hive-tools") + " !== null")
-	p.dragPart("plan", "hive-tools", -60, 0)
-	p.waitFor(part("plan", "hive-tools") + ".getBoundingClientRect().x < " + tenths(road-40))
+	p.waitFor(part("above", "hive-tools") + " !== null")
+	p.dragPart("above", "hive-tools", -60, 0)
+	p.waitFor(part("above", "hive-tools") + ".getBoundingClientRect().x < " + tenths(road-40))
 	p.saved()
 	p.clickOn("document.querySelector('.stance-choice input')")
-	p.waitFor("Math.abs(" + part("plan", "hive-tools") + ".getBoundingClientRect().x - " + tenths(road) + ") < 2")
+	p.waitFor("Math.abs(" + part("above", "hive-tools") + ".getBoundingClientRect().x - " + tenths(road) + ") < 2")
 	p.press("Undo:")
 	p.press("Undo:")
 	p.saved()
@@ -112,7 +112,7 @@ func TestAFixOnTheBenchIsTriedInTheViews(t *testing.T) {
 	p.enter("Above its floor of Drawer unit left", "0")
 	p.tells("lip", true)
 	// Against a part that stays: the views make room for what is said above them.
-	y := "(" + part("side", "drawer-unit-left") + ".getBoundingClientRect().y - " + part("side", "pantry-pull-out") +
+	y := "(" + part("left", "drawer-unit-left") + ".getBoundingClientRect().y - " + part("left", "pantry-pull-out") +
 		".getBoundingClientRect().y)"
 	low := js[float64](p, y)
 	p.press("Raise it by 6 mm")

@@ -18,7 +18,7 @@ func (p *page) tabTo(name string) {
 		if js[bool](p, focused+".some(n => n.startsWith("+quoted(name)+"))") {
 			outline := js[string](p,
 				"(() => { const s = getComputedStyle(document.activeElement); return s.outlineStyle + s.boxShadow + "+
-					"getComputedStyle(document.activeElement.querySelector('.shape, rect') ?? document.activeElement).strokeWidth })()")
+					"getComputedStyle(document.activeElement.querySelector('.drawn-edge, rect') ?? document.activeElement).strokeWidth })()")
 			assert.NotEqual(p.t, "nonenone1px", outline, "%s shows its focus", name)
 			return
 		}

@@ -61,9 +61,9 @@ func TestACanopyIsLaidOutByMouse(t *testing.T) {
 
 	// Dragged past the front it is called out of its space; undo brings it back.
 	scale := 1.0 / js[float64](p,
-		"(() => { const r = document.querySelector('[data-view=plan] .bay-room').getBoundingClientRect(); return 1800 / "+
+		"(() => { const r = document.querySelector('[data-view=above] .bay-room').getBoundingClientRect(); return 1800 / "+
 			"r.width })()")
-	p.dragPart("plan", "fridge-60", -200*scale, 0)
+	p.dragPart("above", "fridge-60", -200*scale, 0)
 	p.waitText("[data-pad]", "kg")
 	p.see(".part-wrong")
 	p.clickOn("document.querySelector('#bench-tab-findings')")
@@ -72,7 +72,7 @@ func TestACanopyIsLaidOutByMouse(t *testing.T) {
 	p.waitFor("!document.querySelector('.part-wrong')")
 
 	// It snaps to the far wall: dragged to within a few mm it stands flush.
-	p.dragPart("plan", "fridge-60", (1800-780)*scale+3, 0)
+	p.dragPart("above", "fridge-60", (1800-780)*scale+3, 0)
 	p.clickOn("document.querySelector('#bench-tab-part')")
 	p.waitFor(field("Behind its front of Chest fridge 60 L on a plain slide") + "?.value === '1020'")
 
@@ -94,15 +94,15 @@ func TestACanopyIsLaidOutByMouse(t *testing.T) {
 	p.press("Put away where it fits")
 	p.waitFor(field("Lies in") + ".value !== ''")
 	p.clickOn("document.querySelector('#bench-tab-findings')")
-	p.clickOn(part("plan", "drawers-4"))
+	p.clickOn(part("above", "drawers-4"))
 	p.waitText("[data-panel=part]", "14 kg in it")
 
 	// Open it, all of it, and see where it goes.
 	p.press("Open Drawer unit")
-	p.waitFor("document.querySelectorAll('[data-view=plan] [data-open] .leaf').length === 2")
+	p.waitFor("document.querySelectorAll('[data-view=above] [data-open] .leaf').length === 2")
 	p.press("Play the sweep")
 	p.press("Open everything")
-	p.waitFor("document.querySelectorAll('[data-view=plan] [data-open] .leaf').length === 3")
+	p.waitFor("document.querySelectorAll('[data-view=above] [data-open] .leaf').length === 3")
 	p.saved()
 
 	// A thing that stands free is dragged into the other drawer with Ctrl.
@@ -112,8 +112,8 @@ func TestACanopyIsLaidOutByMouse(t *testing.T) {
 	p.click("[data-component=first-aid]")
 	p.waitFor(field("Name of the part") + "?.value === 'First-aid box'")
 	p.enter("Above its floor of First-aid box", "900")
-	x, y := p.place(part("side", "first-aid"))
-	tx, ty := p.place(part("side", "drawers-4"))
+	x, y := p.place(part("left", "first-aid"))
+	tx, ty := p.place(part("left", "drawers-4"))
 	p.do(chromedp.MouseEvent(chromedp.MousePressed, x, y, chromedp.ButtonLeft))
 	p.do(chromedp.MouseEvent("mouseMoved", (x+tx)/2, (y+ty)/2, chromedp.ButtonLeft,
 		chromedp.ButtonModifiers(chromedp.ModifierCtrl)))
@@ -122,17 +122,17 @@ func TestACanopyIsLaidOutByMouse(t *testing.T) {
 	p.do(chromedp.MouseEvent("mouseReleased", tx, ty, chromedp.ButtonLeft,
 		chromedp.ButtonModifiers(chromedp.ModifierCtrl)))
 	p.waitFor(field("Lies in") + ".value !== ''")
-	p.clickOn(part("plan", "drawers-4"))
+	p.clickOn(part("above", "drawers-4"))
 	p.waitText("[data-panel=part]", "First-aid box")
 
 	// Two faces are measured with the tape, and the drawing is saved to scale.
 	p.press("Measure between two faces")
 	room := js[[]float64](p,
-		"(() => { const r = document.querySelector('[data-view=plan] .bay-room').getBoundingClientRect(); return [r.left, "+
+		"(() => { const r = document.querySelector('[data-view=above] .bay-room').getBoundingClientRect(); return [r.left, "+
 			"r.right, r.top + r.height / 3] })()")
 	p.do(chromedp.MouseClickXY(room[0]+1, room[2]))
 	p.do(chromedp.MouseClickXY(room[1]-1, room[2]))
-	p.waitFor("document.querySelector('[data-view=plan] [data-tape]')?.dataset.tape === '1800'")
+	p.waitFor("document.querySelector('[data-view=above] [data-tape]')?.dataset.tape === '1800'")
 	p.press("Put the tape away")
 	p.saved()
 	id := js[string](p, "location.pathname.split('/')[2]")
@@ -140,7 +140,7 @@ func TestACanopyIsLaidOutByMouse(t *testing.T) {
 	assert.Contains(t, string(s.get("/api/jobs/"+id+"/dxf/side")), "MODULES")
 
 	// The unit becomes a component of the workshop's own, is carried over, and goes.
-	p.clickOn(part("plan", "drawers-4"))
+	p.clickOn(part("above", "drawers-4"))
 	p.press("Keep in the catalogue")
 	p.waitText("[data-panel=part]", "Kept in the catalogue")
 	p.clickOn("document.querySelector('#bench-tab-add')")
@@ -196,18 +196,18 @@ func TestACanopyIsLaidOutByKeyboard(t *testing.T) {
 	p.tabTo("Mirror " + name)
 	p.keys(kb.Enter)
 	p.waitFor("!document.querySelector('.part-wrong')")
-	assert.Equal(t, 2, p.count("[data-view=plan] .part"))
+	assert.Equal(t, 2, p.count("[data-view=above] .part"))
 	p.tabTo(name + ", ")
 	p.keys(kb.Delete)
-	p.waitFor("document.querySelectorAll('[data-view=plan] .part').length === 1")
+	p.waitFor("document.querySelectorAll('[data-view=above] .part').length === 1")
 	p.keys("z", chromedp.ModifierCtrl)
-	p.waitFor("document.querySelectorAll('[data-view=plan] .part').length === 2")
+	p.waitFor("document.querySelectorAll('[data-view=above] .part').length === 2")
 	p.tabTo("Lock " + name)
 	p.keys(kb.Enter)
 	p.see(".part-locked")
 	p.saved()
 	p.visit(js[string](p, "location.href"))
-	p.waitFor("document.querySelectorAll('[data-view=plan] .part').length === 2")
+	p.waitFor("document.querySelectorAll('[data-view=above] .part').length === 2")
 	p.see(".part-locked")
 }
 
@@ -227,11 +227,11 @@ func TestWhatHangsOnASize(t *testing.T) {
 	p.enter("From its left of "+unit, "500")
 	p.enter("Height of "+unit, "580") // flush with the fridge
 	p.saved()
-	p.clickOn(part("plan", "fridge-60"))
+	p.clickOn(part("above", "fridge-60"))
 	p.enter("Width of Chest fridge 60 L on a plain slide", "460")
 	p.enter("Height of Chest fridge 60 L on a plain slide", "620")
 	p.waitFor(field("Height of Chest fridge 60 L on a plain slide") + ".value === '620'")
-	p.clickOn(part("plan", "drawers-2"))
+	p.clickOn(part("above", "drawers-2"))
 	p.waitFor(field("Width of "+unit) + "?.value === '600' && " + field("Height of "+unit) + ".value === '620'")
 	p.saved()
 

@@ -85,16 +85,16 @@ func TestATubIsMeasuredByKeyboardAlone(t *testing.T) {
 	p.keys(kb.Enter)
 	p.waitText("[data-thing=tub]", "1 540 × 1 500 × 490 mm")
 	p.waitText("[data-thing=tub]", "18 of 18 measured")
-	for _, view := range []string{"side", "plan", "rear"} {
+	for _, view := range []string{"left", "above", "behind"} {
 		p.see("[data-view=" + view + "] [data-bay-shape=tub] .bay-room")
-		p.waitText("[data-view="+view+"] .measures", map[string]string{"side": "490 mm", "plan": "1 500 mm",
-			"rear": "1 500 mm"}[view])
+		p.waitText("[data-view="+view+"] .measures", map[string]string{"left": "490 mm", "above": "1 500 mm",
+			"behind": "1 500 mm"}[view])
 	}
-	// To scale: the tub is as much of the wheelbase as the tape says.
-	share := js[float64](p, `(() => { const view = document.querySelector('[data-view=side]');
-		const [a, b] = view.querySelectorAll('.tyre'); const room = view.querySelector('.bay-room').getBBox();
-		return room.width / (b.cx.baseVal.value - a.cx.baseVal.value) })()`)
-	assert.InDelta(t, 1540.0/3120, share, 0.005)
+	// To scale: the tub is drawn as long as the tape says, in the scale of the vehicle.
+	long := js[float64](p, `(() => { const view = document.querySelector('[data-view=left]');
+		const perMM = view.querySelector('.drawn-vehicle').getCTM().a / view.querySelector('svg').getCTM().a;
+		return view.querySelector('.bay-room').getBBox().width / perMM })()`)
+	assert.InDelta(t, 1540, long, 5)
 }
 
 // TestMeasuresThatCannotBeOnTheSpaceSheet enters what no space can have.

@@ -60,7 +60,7 @@ func TestScreenshots(t *testing.T) {
 		{"finding", "/jobs/river-gauging/layout", "[data-component]", func(p *page) {
 			p.clickOn("document.querySelector('#bench-tab-findings')")
 			p.press("Rim of sample fridge")
-			p.see("[data-view=side] .measures path")
+			p.see("[data-view=left] .measures path")
 			js[any](p, "document.querySelector('[data-rule=rim-height]').scrollIntoView(); document.activeElement.blur()")
 		}},
 		{"variants", "/jobs/river-gauging/layout/variants", ".comparison th[data-variant]", nil},

@@ -137,8 +137,8 @@ func BenchmarkDragStepOf200Modules(b *testing.B) {
 	}
 	p := imported(b, &job, "layout")
 	p.see("[data-component]")
-	p.waitFor("document.querySelectorAll('[data-view=plan] .part').length === 200")
-	x, y := p.place(part("plan", "unit-119"))
+	p.waitFor("document.querySelectorAll('[data-view=above] .part').length === 200")
+	x, y := p.place(part("above", "unit-119"))
 	reportDrag(b, p, x, y)
 }
 

@@ -7,6 +7,7 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"zaino/internal/core/draw"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/report"
 	"zaino/internal/exchange"
@@ -21,7 +22,7 @@ type PreviewRequest struct {
 
 type drawingInput struct {
 	JobID
-	View exchange.View `path:"view" enum:"side,plan,rear"`
+	View draw.Stand `path:"view" enum:"left,right,behind,ahead,above"`
 }
 
 // accountInput asks for the account of one of a job's states.
@@ -51,7 +52,7 @@ func (h handlers) registerExchange(api huma.API) {
 		func(_ context.Context, in *JobID) (*fileOutput, error) {
 			return h.file(in.ID, "-items.csv", "text/csv; charset=utf-8", exchange.WriteItems)
 		})
-	drawing := func(format, contentType string, write func(*fitout.Job, exchange.View) ([]byte, error)) {
+	drawing := func(format, contentType string, write func(*fitout.Job, draw.Stand) ([]byte, error)) {
 		huma.Register(api, operation("drawing-"+format, http.MethodGet, "/api/jobs/{id}/"+format+"/{view}"),
 			func(_ context.Context, in *drawingInput) (*fileOutput, error) {
 				return h.file(in.ID, "-"+string(in.View)+"."+format, contentType, func(j *fitout.Job) ([]byte, error) {

@@ -16,6 +16,7 @@ import (
 
 	"zaino/internal/core/arrange"
 	"zaino/internal/core/assess"
+	"zaino/internal/core/draw"
 	"zaino/internal/core/edit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/limits"
@@ -200,8 +201,8 @@ func exports(t *rapid.T, j *fitout.Job) {
 			t.Fatal(err)
 		}
 	}
-	for _, view := range []exchange.View{exchange.SideView, exchange.PlanView, exchange.RearView} {
-		for _, write := range []func(*fitout.Job, exchange.View) ([]byte, error){exchange.WriteSVG, exchange.WriteDXF} {
+	for _, view := range draw.Stands {
+		for _, write := range []func(*fitout.Job, draw.Stand) ([]byte, error){exchange.WriteSVG, exchange.WriteDXF} {
 			if _, err := write(j, view); err != nil {
 				t.Fatal(err)
 			}

@@ -5,50 +5,135 @@ import (
 	"encoding/xml"
 	"fmt"
 
+	"zaino/internal/core/draw"
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/shape"
 )
 
 // paper is the scale of drawings on paper, 1:10.
 const paper = 10
 
+// tones are the fills of a drawing on paper.
+var tones = map[shape.Tone]string{
+	shape.Carcass: "#e7d9bd", shape.Front: "#d5e3d9", shape.Hardware: "#56666a", shape.Metal: "#dde2e3",
+	shape.Glass: "#dbe7ea", shape.Rubber: "#3a4447", shape.Cloth: "#d9d3e2", shape.Fluid: "#9cc6dd",
+	shape.Skin: "#e8cdb8", shape.Plain: "#eef0e6", shape.Body: "#f7f4ec", shape.Light: "#f2d98b", shape.Open: "none",
+}
+
 // WriteSVG writes one view of a job as a drawing to scale: 1:10 on paper, its
 // units are mm of the vehicle.
-func WriteSVG(j *fitout.Job, view View) ([]byte, error) {
-	if err := checked(view); err != nil {
+func WriteSVG(j *fitout.Job, stand draw.Stand) ([]byte, error) {
+	if err := checked(stand); err != nil {
 		return nil, err
 	}
-	d := draw(j, view)
-	low, high := d.extent()
-	const margin = 160
-	left, width, height := low.u-margin, high.u-low.u+2*margin, high.v-low.v+2*margin
-	y := func(v float64) float64 { return high.v + margin - v }
+	d := drawn(j, stand)
+	keyRows := (len(d.key) + 2) / 3
+	const margin, rowHigh = 60.0, 40.0
+	width := max(d.look.Width*d.look.Scale, 2600)
+	height := d.look.Height*d.look.Scale + float64(keyRows)*rowHigh + 120
+	left, top := d.look.From, d.look.Ground*d.look.Scale
+	y := func(v float64) float64 { return top - v }
 	var out bytes.Buffer
 	fmt.Fprintf(&out, `<svg xmlns="http://www.w3.org/2000/svg" width="%.2fmm" height="%.2fmm" viewBox="%.1f 0 %.1f %.1f" font-family="sans-serif" font-size="%.0f">`+"\n",
 		width/paper, height/paper, left, width, height, textHeight)
 	fmt.Fprintf(&out, "<title>%s</title>\n", escaped(d.title))
-	styles := map[layer]string{
-		layerSpaces:  `stroke="#1d5a54" stroke-width="5" stroke-dasharray="24 12"`,
-		layerModules: `stroke="#1d2b2a" stroke-width="4"`,
-		layerInside:  `stroke="#3d5c50" stroke-width="2"`, layerMeasures: `stroke="#4c5957" stroke-width="1.5"`,
+	fmt.Fprintf(&out, `<rect x="%.1f" y="0" width="%.1f" height="%.1f" fill="#fff"/>`+"\n", left, width, height)
+	things := func(id string, vehicle bool) {
+		fmt.Fprintf(&out, `<g id="%s" transform="matrix(1 0 0 -1 0 %.1f)" stroke="#27383a" stroke-width="3" stroke-linejoin="round">`+"\n", id, top)
+		for i := range d.view.Groups {
+			g := &d.view.Groups[i]
+			if (g.Kind == draw.OfVehicle) != vehicle {
+				continue
+			}
+			fmt.Fprintf(&out, "<g%s>\n", workLine(g))
+			if g.Name != "" {
+				fmt.Fprintf(&out, "<title>%s</title>\n", escaped(g.Name))
+			}
+			for _, p := range g.Paths {
+				if g.Covered {
+					break
+				}
+				thin := ""
+				if p.Thin {
+					thin = ` stroke-width="1.5"`
+				}
+				fmt.Fprintf(&out, `<path fill="%s"%s d="%s"/>`+"\n", tones[p.Tone], thin, p.D)
+			}
+			if g.Behind != "" {
+				fmt.Fprintf(&out, `<path fill="none" stroke-width="2" stroke-dasharray="12 8" d="%s"/>`+"\n", g.Behind)
+			}
+			out.WriteString("</g>\n")
+		}
+		out.WriteString("</g>\n")
 	}
-	for _, l := range []layer{layerSpaces, layerModules, layerInside, layerMeasures} {
-		fmt.Fprintf(&out, `<g id="%s" fill="none" %s>`+"\n", l, styles[l])
+	marks := func(l layer, style string) {
+		fmt.Fprintf(&out, `<g id="%s" fill="none" %s>`+"\n", l, style)
 		for _, s := range d.lines {
 			if s.layer == l {
-				fmt.Fprintf(&out, `<path d="M%.1f %.1fL%.1f %.1f"/>`+"\n", s.from.u, y(s.from.v), s.to.u, y(s.to.v))
+				fmt.Fprintf(&out, `<path d="M%.1f %.1fL%.1f %.1f"/>`+"\n", s.from.U, y(s.from.V), s.to.U, y(s.to.V))
 			}
 		}
 		for _, t := range d.labels {
 			if t.layer == l {
 				fmt.Fprintf(&out, `<text x="%.1f" y="%.1f" text-anchor="middle" fill="#1d2b2a" stroke="none">%s</text>`+"\n",
-					t.at.u, y(t.at.v)+textHeight/3, escaped(t.text))
+					t.at.U, y(t.at.V)+textHeight/3, escaped(t.text))
 			}
 		}
 		out.WriteString("</g>\n")
 	}
+	things(string(layerVehicle), true)
+	marks(layerSpaces, `stroke="#1d5a54" stroke-width="5" stroke-dasharray="24 12"`)
+	things(string(layerModules), false)
+	d.svgNames(&out, y)
+	marks(layerMeasures, `stroke="#4c5957" stroke-width="1.5"`)
+	fmt.Fprintf(&out, `<g id="KEY" fill="#1d2b2a">`+"\n")
+	for i, k := range d.key {
+		fmt.Fprintf(&out, `<text x="%.1f" y="%.1f">%d  %s</text>`+"\n", left+margin+float64(i/keyRows)*(width-2*margin)/3,
+			d.look.Height*d.look.Scale+rowHigh*float64(i%keyRows+1), k.Number, escaped(k.Name))
+	}
+	out.WriteString("</g>\n")
 	fmt.Fprintf(&out, `<text x="%.1f" y="%.1f">%s, 1:%d on paper</text>`+"\n</svg>\n", left+20, height-20,
 		escaped(d.title), paper)
 	return out.Bytes(), nil
+}
+
+// workLine is the line by which a drawing tells who makes a thing: thin for what is there
+// already, dashed for later, dash and dot for others.
+func workLine(g *draw.DrawnGroup) string {
+	switch g.Work {
+	case fitout.WorkExisting:
+		return ` stroke-width="1.5"`
+	case fitout.WorkLater:
+		return ` stroke-dasharray="24 12" fill-opacity="0.4"`
+	case fitout.WorkOthers:
+		return ` stroke-dasharray="30 9 6 9" fill-opacity="0.7"`
+	}
+	return ""
+}
+
+// svgNames writes the names, and the numbers of the key in balloons.
+func (d *drawing) svgNames(out *bytes.Buffer, y func(float64) float64) {
+	fmt.Fprintf(out, `<g id="%s" fill="#1d2b2a" paint-order="stroke" stroke="#fdfbf6" stroke-width="6">`+"\n", layerNames)
+	const line = 12 * textHeight / 11
+	for i := range d.view.Groups {
+		l := d.view.Groups[i].Label
+		if l == nil {
+			continue
+		}
+		for k, text := range l.Lines {
+			fmt.Fprintf(out, `<text x="%.1f" y="%.1f">%s</text>`+"\n", l.U, y(l.V)+line*float64(k), escaped(text))
+		}
+		if len(l.Lines) > 0 {
+			continue
+		}
+		if len(l.Leader) == 2 {
+			fmt.Fprintf(out, `<path stroke="#1d2b2a" stroke-width="2" d="M%.1f %.1fL%.1f %.1f"/>`+"\n", l.U, y(l.V), l.Leader[0],
+				y(l.Leader[1]))
+		}
+		fmt.Fprintf(out, `<rect x="%.1f" y="%.1f" width="44" height="34" rx="17" fill="#fdfbf6" stroke="#1d2b2a" stroke-width="2"/>`+
+			`<text x="%.1f" y="%.1f" text-anchor="middle" stroke="none">%d</text>`+"\n", l.U-22, y(l.V)-17, l.U, y(l.V)+9, l.Number)
+	}
+	out.WriteString("</g>\n")
 }
 
 func escaped(text string) string {

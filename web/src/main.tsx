@@ -8,6 +8,7 @@ import './styles/tokens.css';
 import './styles/frame.css';
 import './styles/pads.css';
 import './styles/scene.css';
+import './styles/drawn.css';
 import './styles/sheets.css';
 import './styles/findings.css';
 import './styles/load.css';

@@ -37,7 +37,7 @@ func (r rect) over(o rect) bool {
 }
 
 // written are the rectangles of all names and numbers of a view, in units of its paper.
-func written(v *draw.View, l *draw.Look) map[string]rect {
+func written(v *draw.DrawnView, l *draw.Look) map[string]rect {
 	all := map[string]rect{}
 	for i := range v.Groups {
 		g := &v.Groups[i]
@@ -69,7 +69,7 @@ func TestNamesNeverLieOverEachOther(t *testing.T) {
 		p := plan.Of(&jobs[i])
 		for _, size := range [][2]float64{{400, 220}, {820, 420}, {1600, 900}} {
 			for _, gear := range []bool{false, true} {
-				w := draw.Wish{Looks: looks(size[0], size[1]), Gear: gear, People: true}
+				w := draw.DrawingWish{Looks: looks(size[0], size[1]), Gear: gear, People: true}
 				sheet := draw.Of(p, &w)
 				keyed := map[string]bool{}
 				for _, k := range sheet.Key {
@@ -123,7 +123,7 @@ func BenchmarkThreeViewsOf200Modules(b *testing.B) {
 	}
 	require.Greater(b, modules, 190)
 	p := plan.Of(&j)
-	w := draw.Wish{Looks: looks(820, 420)[:3], Gear: true}
+	w := draw.DrawingWish{Looks: looks(820, 420)[:3], Gear: true}
 	draw.Of(p, &w)
 	for b.Loop() {
 		draw.Of(p, &w)

@@ -147,8 +147,8 @@ func (s Stand) reach(b fitout.Box) (low, high float64) {
 	return b.From.Z, b.To.Z
 }
 
-// Path is one or more outlines of the same look, drawn in the order of the list.
-type Path struct {
+// DrawnPath is one or more outlines of the same look, drawn in the order of the list.
+type DrawnPath struct {
 	Tone shape.Tone `json:"tone" enum:"carcass,front,hardware,metal,glass,rubber,cloth,fluid,skin,plain,body,light,open"`
 	Thin bool       `json:"thin" doc:"a detail"`
 	Cut  bool       `json:"cut" doc:"the cutting plane goes through it"`
@@ -156,8 +156,8 @@ type Path struct {
 }
 
 // paths joins faces of one look that do not lie over each other.
-func paths(faces []face) []Path {
-	all := []Path{}
+func paths(faces []face) []DrawnPath {
+	all := []DrawnPath{}
 	var rects []Rect
 	for i := range faces {
 		f := &faces[i]
@@ -166,7 +166,7 @@ func paths(faces []face) []Path {
 			join = !slices.ContainsFunc(rects, f.rect.over)
 		}
 		if !join {
-			all = append(all, Path{Tone: f.tone, Thin: f.thin, Cut: f.cut})
+			all = append(all, DrawnPath{Tone: f.tone, Thin: f.thin, Cut: f.cut})
 			rects = rects[:0]
 		}
 		last := &all[len(all)-1]

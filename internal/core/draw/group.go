@@ -30,6 +30,7 @@ type thing struct {
 	in       string // module that it lies in
 	work     fitout.Work
 	opened   bool
+	absent   bool
 	box      fitout.Box // with what is open
 	solids   []shape.Prism
 }
@@ -41,15 +42,15 @@ type Scene struct {
 	things []thing
 }
 
-// Opening names what is open by hand: a part, or one compartment of it.
-type Opening struct {
+// OpenByHand names what is open by hand: a part, or one compartment of it.
+type OpenByHand struct {
 	Module string `json:"module" pattern:"^[A-Za-z0-9_-]{1,64}$"`
 	Cell   string `json:"cell" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the compartment; empty for the whole"`
 }
 
 // SceneOf gives everything its form where it stands in a stance (empty: on the road), open
 // what the stance opens and what is named besides.
-func SceneOf(p *plan.Plan, stance string, open []Opening) *Scene {
+func SceneOf(p *plan.Plan, stance string, open []OpenByHand) *Scene {
 	s := &Scene{plan: p, fit: fit.Of(p)}
 	posture := s.posture(stance)
 	doors := map[string]bool{}
@@ -99,11 +100,14 @@ func (s *Scene) vehicle(doors map[string]bool) {
 	}
 }
 
-func (s *Scene) item(item *fitout.Item, number int, posture *fit.Posture, open []Opening) {
-	t := thing{id: item.ID, name: item.Name, kind: OfGear, number: number, bay: item.Bay, work: item.Work}
+func (s *Scene) item(item *fitout.Item, number int, posture *fit.Posture, open []OpenByHand) {
+	t := thing{id: item.ID, name: item.Name, kind: OfGear, number: number, bay: item.Bay, work: item.Work,
+		absent: item.Work.Now() && !s.plan.Load.Items[number].Present}
 	stands := *item
-	if item.Seat != "" {
-		stands.At = s.plan.Variant.Items[number].At
+	for i := range s.plan.Vehicle.Seats {
+		if seat := &s.plan.Vehicle.Seats[i]; item.Seat == seat.ID {
+			stands.At = seat.At
+		}
 	}
 	holder := item.ID
 	if item.In != nil {
@@ -123,7 +127,7 @@ func (s *Scene) item(item *fitout.Item, number int, posture *fit.Posture, open [
 				return true
 			}
 		}
-		return slices.ContainsFunc(open, func(o Opening) bool {
+		return slices.ContainsFunc(open, func(o OpenByHand) bool {
 			return o.Module == item.ID && (o.Cell == "" || o.Cell == cell)
 		})
 	}
@@ -148,7 +152,7 @@ func (s *Scene) item(item *fitout.Item, number int, posture *fit.Posture, open [
 }
 
 // carried moves what lies in a compartment with it, where that is out.
-func (s *Scene) carried(solids []shape.Prism, in *fitout.InCell, posture *fit.Posture, open []Opening) []shape.Prism {
+func (s *Scene) carried(solids []shape.Prism, in *fitout.InCell, posture *fit.Posture, open []OpenByHand) []shape.Prism {
 	k := slices.IndexFunc(s.fit.Parts, func(p fit.Part) bool { return p.ID == in.Module })
 	if k < 0 {
 		return solids
@@ -161,7 +165,7 @@ func (s *Scene) carried(solids []shape.Prism, in *fitout.InCell, posture *fit.Po
 			continue
 		}
 		out := slices.ContainsFunc(posture.Open, func(o fit.OpenLeaf) bool { return o.Part == k && o.Leaf.Cell == l.Cell }) ||
-			slices.ContainsFunc(open, func(o Opening) bool { return o.Module == in.Module && (o.Cell == "" || o.Cell == l.Cell) })
+			slices.ContainsFunc(open, func(o OpenByHand) bool { return o.Module == in.Module && (o.Cell == "" || o.Cell == l.Cell) })
 		if !out {
 			continue
 		}

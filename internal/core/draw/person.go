@@ -10,7 +10,7 @@ const PersonID = "~person"
 
 // somebody is a traveller who stands before what is in focus, or behind the vehicle, with
 // the arms out as far as they reach; on the ground beside the body.
-func (s *Scene) somebody(w *Wish) (thing, bool) {
+func (s *Scene) somebody(w *DrawingWish) (thing, bool) {
 	b := s.fit.Brief
 	for i := range b.Travellers {
 		t := &b.Travellers[i]

@@ -1,6 +1,8 @@
 package draw
 
 import (
+	"cmp"
+	"math"
 	"slices"
 	"strings"
 )
@@ -15,7 +17,7 @@ const (
 
 // placer finds room for names on one view; its rectangles are in units of the paper, up.
 type placer struct {
-	groups []Group
+	groups []DrawnGroup
 	look   *Look
 	paper  Rect
 	taken  []Rect
@@ -23,12 +25,12 @@ type placer struct {
 
 // place gives every module and thing that is seen its name where there is room for it, never
 // cut and never over another; else a number.
-func place(groups []Group, look *Look) {
+func place(groups []DrawnGroup, look *Look) {
 	p := &placer{groups: groups, look: look, paper: Rect{3, look.Foot + 3, look.Width - 3, look.Height - 3}}
 	var named []int
 	for i := range groups {
 		g := &groups[i]
-		if (g.Kind == OfModule || g.Kind == OfGear) && !g.Faded && !g.Covered && p.onPaper(g) {
+		if (g.Kind == OfModule || g.Kind == OfGear) && !g.Faded && p.told(g) {
 			named = append(named, i)
 		}
 	}
@@ -61,7 +63,12 @@ func (p *placer) onSheet(r Rect) Rect {
 	return Rect{(r.U0 - l.From) / l.Scale, r.V0/l.Scale + foot, (r.U1 - l.From) / l.Scale, r.V1/l.Scale + foot}
 }
 
-func (p *placer) onPaper(g *Group) bool { return p.onSheet(g.Rect).over(p.paper) }
+// told tells whether a thing is seen well enough to be named: a seventh of it, or more than a
+// number takes.
+func (p *placer) told(g *DrawnGroup) bool {
+	r := p.onSheet(g.Rect)
+	return !g.Covered && r.over(p.paper) && (g.free > 1.0/7 || g.free*r.wide()*r.high() > balloonW*balloonH)
+}
 
 // free tells whether a rectangle of the paper lies over no name, and not over what hides i.
 func (p *placer) free(i int, r Rect) bool {
@@ -85,7 +92,10 @@ func (p *placer) free(i int, r Rect) bool {
 // name places the name of a thing on it, in one line or a few.
 func (p *placer) name(i int) bool {
 	g := &p.groups[i]
-	room := p.onSheet(g.Rect)
+	room, ok := p.plate(g)
+	if !ok {
+		return false
+	}
 	for lines := 1; lines <= 3; lines++ {
 		broken := broken(g.Name, lines)
 		if len(broken) < lines {
@@ -102,10 +112,31 @@ func (p *placer) name(i int) bool {
 		}
 		p.taken = append(p.taken, at)
 		u, v := p.onModel(at.U0+3, at.V1-lineHigh+2)
-		g.Label = &Label{Lines: broken, U: u, V: v}
+		g.Label = &DrawnLabel{Lines: broken, U: u, V: v}
 		return true
 	}
 	return false
+}
+
+// plate is where the name of a thing may stand: on what of it is whole, by far the most of it.
+// A frame that one looks through has none.
+func (p *placer) plate(g *DrawnGroup) (Rect, bool) {
+	if len(g.screens) == 0 {
+		return p.onSheet(g.Rect), g.Absent || len(g.own) < 3
+	}
+	largest, around := g.screens[0], g.screens[0]
+	area := 0.0
+	for _, r := range g.screens {
+		if r.wide()*r.high() > largest.wide()*largest.high() {
+			largest = r
+		}
+		around = around.around(r)
+		area += r.wide() * r.high()
+	}
+	if area < 0.5*around.wide()*around.high() {
+		return p.onSheet(largest), true
+	}
+	return p.onSheet(around), true
 }
 
 // onModel is a place of the paper in mm of the model.
@@ -152,7 +183,7 @@ func (p *placer) balloon(i int) {
 	put := func(r Rect, leader bool) {
 		p.taken = append(p.taken, r)
 		u, v := p.onModel((r.U0+r.U1)/2, (r.V0+r.V1)/2)
-		g.Label = &Label{Lines: []string{}, U: u, V: v}
+		g.Label = &DrawnLabel{Lines: []string{}, U: u, V: v}
 		if leader {
 			g.Label.Leader = p.end(i)
 		}
@@ -161,11 +192,20 @@ func (p *placer) balloon(i int) {
 		put(at, false)
 		return
 	}
-	x, y := (room.U0+room.U1)/2, (room.V0+room.V1)/2
-	for ring := 1.0; ring <= 14; ring++ {
-		for _, d := range [][2]float64{{0, 1}, {1, 0}, {0, -1}, {-1, 0}, {1, 1}, {-1, 1}, {1, -1}, {-1, -1}} {
-			cx := x + d[0]*(room.wide()/2+balloonW*0.75*ring)
-			cy := y + d[1]*(room.high()/2+balloonH*0.75*ring)
+	// On what is seen of it, over the edge of its neighbours.
+	for _, at := range p.seen(i) {
+		x, y := p.dot(at)
+		if r := (Rect{x - balloonW/2, y - balloonH/2, x + balloonW/2, y + balloonH/2}); r.within(p.paper) &&
+			!slices.ContainsFunc(p.taken, r.over) {
+			put(r, false)
+			return
+		}
+	}
+	x, y := p.dot(p.end(i))
+	for ring := 1.2; ring <= 12; ring += 0.4 {
+		for k := range 16 {
+			sin, cos := math.Sincos(math.Pi / 8 * float64(k))
+			cx, cy := x+cos*balloonW*ring, y+sin*balloonH*ring
 			r := Rect{cx - balloonW/2, cy - balloonH/2, cx + balloonW/2, cy + balloonH/2}
 			if r.within(p.paper) && !slices.ContainsFunc(p.taken, r.over) {
 				put(r, true)
@@ -175,33 +215,73 @@ func (p *placer) balloon(i int) {
 	}
 }
 
+// dot is a place of the model on the paper.
+func (p *placer) dot(at []float64) (x, y float64) {
+	r := p.onSheet(Rect{at[0], at[1], at[0], at[1]})
+	return r.U0, r.V0
+}
+
 // end is where the leader of a thing ends: in the middle of what is seen of it.
 func (p *placer) end(i int) []float64 {
+	if all := p.seen(i); len(all) > 0 {
+		return all[0]
+	}
+	r := p.groups[i].Rect
+	return []float64{(r.U0 + r.U1) / 2, (r.V0 + r.V1) / 2}
+}
+
+// seen are places of a thing that nothing hides, the middle of it first.
+func (p *placer) seen(i int) [][]float64 {
 	g := &p.groups[i]
-	const n = 7
-	var best []float64
-	least := 0.0
+	const n = 9
+	var all [][]float64
+	try := func(u, v float64) {
+		dot := Rect{u - 0.5, v - 0.5, u + 0.5, v + 0.5}
+		if !slices.ContainsFunc(g.own, dot.within) {
+			return
+		}
+		for o := i + 1; o < len(p.groups); o++ {
+			if slices.ContainsFunc(p.groups[o].screens, dot.within) {
+				return
+			}
+		}
+		all = append(all, []float64{u, v})
+	}
 	for k := range n {
 		for m := range n {
-			u, v := g.Rect.U0+g.Rect.wide()*(float64(k)+0.5)/n, g.Rect.V0+g.Rect.high()*(float64(m)+0.5)/n
-			dot := Rect{u - 0.5, v - 0.5, u + 0.5, v + 0.5}
-			hidden := false
-			for o := i + 1; o < len(p.groups) && !hidden; o++ {
-				hidden = slices.ContainsFunc(p.groups[o].screens, dot.within)
-			}
-			off := max(abs(float64(k)-3), abs(float64(m)-3))
-			if !hidden && (best == nil || off < least) {
-				best, least = []float64{u, v}, off
+			try(g.Rect.U0+g.Rect.wide()*(float64(k)+0.5)/n, g.Rect.V0+g.Rect.high()*(float64(m)+0.5)/n)
+		}
+	}
+	if len(all) == 0 { // a frame: somewhere on its rails
+		for _, r := range g.own {
+			for _, share := range []float64{0.5, 0.25, 0.75} {
+				try(r.U0+r.wide()*share, r.V0+r.high()*share)
 			}
 		}
 	}
-	if best == nil {
-		best = []float64{(g.Rect.U0 + g.Rect.U1) / 2, (g.Rect.V0 + g.Rect.V1) / 2}
-	}
-	return best
+	u, v := (g.Rect.U0+g.Rect.U1)/2, (g.Rect.V0+g.Rect.V1)/2
+	slices.SortStableFunc(all, func(a, b []float64) int {
+		return cmp.Compare(math.Hypot(a[0]-u, a[1]-v), math.Hypot(b[0]-u, b[1]-v))
+	})
+	return all
 }
 
-func abs(x float64) float64 { return max(x, -x) }
+// Written is the room that the name or number of a thing takes, mm, in a view of a scale in mm
+// for a unit of its paper.
+func (g *DrawnGroup) Written(scale float64) (Rect, bool) {
+	l := g.Label
+	if l == nil {
+		return Rect{}, false
+	}
+	if len(l.Lines) == 0 {
+		return Rect{l.U - balloonW/2*scale, l.V - balloonH/2*scale, l.U + balloonW/2*scale, l.V + balloonH/2*scale}, true
+	}
+	wide := 0.0
+	for _, line := range l.Lines {
+		wide = max(wide, Wide(line, letterHigh))
+	}
+	return Rect{l.U, l.V - (float64(len(l.Lines)-1)*lineHigh+3)*scale, l.U + wide*scale, l.V + (lineHigh-2)*scale}, true
+}
 
 // broken breaks a name between its words into so many lines, as even as they go; fewer where
 // it has not so many words.

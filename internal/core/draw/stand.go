@@ -96,7 +96,9 @@ func (s Stand) rect(b fitout.Box) (r Rect, near, far float64) {
 func (r Rect) wide() float64 { return r.U1 - r.U0 }
 func (r Rect) high() float64 { return r.V1 - r.V0 }
 
-// over tells whether two rectangles lie over each other by more than a hair.
+// Over tells whether two rectangles lie over each other by more than a hair.
+func (r Rect) Over(o Rect) bool { return r.over(o) }
+
 func (r Rect) over(o Rect) bool {
 	const hair = 0.05
 	return r.U0 < o.U1-hair && o.U0 < r.U1-hair && r.V0 < o.V1-hair && o.V0 < r.V1-hair
@@ -109,4 +111,10 @@ func (r Rect) within(o Rect) bool {
 
 func (r Rect) around(o Rect) Rect {
 	return Rect{min(r.U0, o.U0), min(r.V0, o.V0), max(r.U1, o.U1), max(r.V1, o.V1)}
+}
+
+// Flat is a place as a stand sees it: across the paper and up it, mm.
+func (s Stand) Flat(p fitout.Point) (u, v float64) {
+	u, v, _ = s.flat(p)
+	return u, v
 }

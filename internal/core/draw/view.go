@@ -5,6 +5,7 @@ import (
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/shape"
 )
 
 // Look is one view that is asked for: from where, and the paper that it is for.
@@ -20,22 +21,22 @@ type Look struct {
 	Foot   float64 `json:"foot" minimum:"0" maximum:"1000" doc:"of the paper at its foot that names keep off"`
 }
 
-// Wish is what a drawing is asked to show.
-type Wish struct {
-	Looks  []Look    `json:"looks" maxItems:"6"`
-	Stance string    `json:"stance" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of a stance; empty for the road"`
-	Open   []Opening `json:"open" maxItems:"400" doc:"what is open besides"`
-	Focus  string    `json:"focus" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of a space or a part; empty for all"`
-	Only   bool      `json:"only" doc:"what is not in focus goes; else it is a thin outline"`
-	Gear   bool      `json:"gear" doc:"what lies in compartments is drawn"`
-	People bool      `json:"people" doc:"who sits in it is drawn"`
-	Hidden []string  `json:"hidden" maxItems:"2000" doc:"ids of things that are left out"`
-	Person string    `json:"person" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of a traveller who stands before what is in focus; empty for nobody"`
+// DrawingWish is what a drawing is asked to show.
+type DrawingWish struct {
+	Looks  []Look       `json:"looks" maxItems:"6"`
+	Stance string       `json:"stance" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of a stance; empty for the road"`
+	Open   []OpenByHand `json:"open" maxItems:"400" doc:"what is open besides"`
+	Focus  string       `json:"focus" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of a space or a part; empty for all"`
+	Only   bool         `json:"only" doc:"what is not in focus goes; else it is a thin outline"`
+	Gear   bool         `json:"gear" doc:"what lies in compartments is drawn"`
+	People bool         `json:"people" doc:"who sits in it is drawn"`
+	Hidden []string     `json:"hidden" maxItems:"2000" doc:"ids of things that are left out"`
+	Person string       `json:"person" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of a traveller who stands before what is in focus; empty for nobody"`
 }
 
-// Group is one thing of a view. Groups are drawn in their order: what is near lies over what
+// DrawnGroup is one thing of a view. Groups are drawn in their order: what is near lies over what
 // is far.
-type Group struct {
+type DrawnGroup struct {
 	ID      string      `json:"id" doc:"of the item; with ~ before it for what is none"`
 	Name    string      `json:"name"`
 	Kind    Kind        `json:"kind" enum:"vehicle,door,module,gear,person"`
@@ -43,19 +44,23 @@ type Group struct {
 	Inside  bool        `json:"inside" doc:"it lies in a compartment"`
 	Faded   bool        `json:"faded" doc:"it is not in focus: a thin outline"`
 	Opened  bool        `json:"opened"`
+	Absent  bool        `json:"absent" doc:"it is not aboard in the state shown"`
 	Covered bool        `json:"covered" doc:"nothing of it is seen"`
 	Rect    Rect        `json:"rect"`
-	Paths   []Path      `json:"paths"`
+	Paths   []DrawnPath `json:"paths"`
 	Behind  string      `json:"behind" doc:"its edges that lie behind something, to be drawn dashed"`
-	Label   *Label      `json:"label,omitempty"`
+	Label   *DrawnLabel `json:"label,omitempty"`
 
 	near, far float64
+	free      float64 // share of it that is seen
 	number    int
 	screens   []Rect // what of it cannot be seen through
+	own       []Rect // all that is seen of it, near last
+	faces     []face
 }
 
-// Label is the name of a thing in a view, or the number that stands for it in the key.
-type Label struct {
+// DrawnLabel is the name of a thing in a view, or the number that stands for it in the key.
+type DrawnLabel struct {
 	Lines  []string  `json:"lines" doc:"the name, broken; empty for a number"`
 	Number int       `json:"number" doc:"in the key; 0 for a name"`
 	U      float64   `json:"u" doc:"left edge of a name, middle of a number, mm across"`
@@ -63,13 +68,13 @@ type Label struct {
 	Leader []float64 `json:"leader,omitempty" doc:"u and v where a line from the number ends"`
 }
 
-// View is one view.
-type View struct {
-	Stand  Stand   `json:"stand" enum:"left,right,behind,ahead,above"`
-	Title  string  `json:"title"`
-	Groups []Group `json:"groups"`
-	Low    float64 `json:"low" doc:"least along its axis that anything reaches, mm"`
-	High   float64 `json:"high" doc:"greatest along its axis, mm"`
+// DrawnView is one view.
+type DrawnView struct {
+	Stand  Stand        `json:"stand" enum:"left,right,behind,ahead,above"`
+	Title  string       `json:"title"`
+	Groups []DrawnGroup `json:"groups"`
+	Low    float64      `json:"low" doc:"least along its axis that anything reaches, mm"`
+	High   float64      `json:"high" doc:"greatest along its axis, mm"`
 }
 
 // Keyed is a line of the key.
@@ -79,26 +84,28 @@ type Keyed struct {
 	Name   string `json:"name"`
 }
 
-// Sheet is one or more views with their key.
-type Sheet struct {
-	Views []View  `json:"views"`
-	Key   []Keyed `json:"key"`
+// DrawnSheet is one or more views with their key.
+type DrawnSheet struct {
+	Views []DrawnView `json:"views"`
+	Key   []Keyed     `json:"key"`
 }
 
 // Of draws what is wished of a plan.
-func Of(p *plan.Plan, w *Wish) Sheet {
-	s := SceneOf(p, w.Stance, w.Open)
-	sheet := Sheet{Views: make([]View, len(w.Looks)), Key: []Keyed{}}
+func Of(p *plan.Plan, w *DrawingWish) DrawnSheet { return SceneOf(p, w.Stance, w.Open).Draw(w) }
+
+// Draw draws what is wished of a scene; its stance and what is open are those of the scene.
+func (s *Scene) Draw(w *DrawingWish) DrawnSheet {
+	sheet := DrawnSheet{Views: make([]DrawnView, len(w.Looks)), Key: []Keyed{}}
 	for i := range w.Looks {
 		sheet.Views[i] = s.view(w, &w.Looks[i])
 	}
-	sheet.number(p)
+	sheet.number(s.plan)
 	return sheet
 }
 
 // number counts what has no room for its name in any view, in the order of the variant.
-func (s *Sheet) number(p *plan.Plan) {
-	labels := map[int][]*Label{}
+func (s *DrawnSheet) number(p *plan.Plan) {
+	labels := map[int][]*DrawnLabel{}
 	for i := range s.Views {
 		for k := range s.Views[i].Groups {
 			if g := &s.Views[i].Groups[k]; g.Label != nil && len(g.Label.Lines) == 0 {
@@ -118,8 +125,8 @@ func (s *Sheet) number(p *plan.Plan) {
 	}
 }
 
-func (s *Scene) view(w *Wish, look *Look) View {
-	v := View{Stand: look.Stand, Title: look.Stand.Title(), Groups: []Group{}}
+func (s *Scene) view(w *DrawingWish, look *Look) DrawnView {
+	v := DrawnView{Stand: look.Stand, Title: look.Stand.Title(), Groups: []DrawnGroup{}}
 	things := s.things
 	if w.Person != "" {
 		if somebody, ok := s.somebody(w); ok {
@@ -144,11 +151,17 @@ func (s *Scene) view(w *Wish, look *Look) View {
 			}
 			v.Low, v.High = min(v.Low, low), max(v.High, high)
 		}
-		g := Group{ID: t.id, Name: t.name, Kind: t.kind, Work: t.work, Inside: t.in != "", Faded: faded, Opened: t.opened,
-			number: t.number}
+		g := DrawnGroup{ID: t.id, Name: t.name, Kind: t.kind, Work: t.work, Inside: t.in != "", Faded: faded, Opened: t.opened, Absent: t.absent,
+			number: t.number, free: 1}
 		g.Rect, g.near, g.far = look.Stand.rect(t.box)
+		if t.in != "" { // it is looked at through what it lies in
+			if k := slices.IndexFunc(things, func(o thing) bool { return o.id == t.in }); k >= 0 {
+				_, near, _ := look.Stand.rect(things[k].box)
+				g.near = min(g.near, near-1)
+			}
+		}
 		if faded && t.kind != OfVehicle {
-			g.Paths = []Path{{Tone: "open", Thin: true, D: rectangle(g.Rect)}}
+			g.Paths = []DrawnPath{{Tone: "open", Thin: true, D: rectangle(g.Rect)}}
 		} else {
 			faces := look.Stand.flatten(t.solids, plane)
 			if len(faces) == 0 {
@@ -160,8 +173,15 @@ func (s *Scene) view(w *Wish, look *Look) View {
 					g.Rect = g.Rect.around(faces[k].rect)
 				}
 			}
-			g.Paths = paths(faces)
-			g.screens = screens(faces)
+			g.Paths, g.faces = paths(faces), faces
+			for k := range faces {
+				if faces[k].tone != shape.Open {
+					g.own = append(g.own, faces[k].rect)
+				}
+			}
+			if !t.absent {
+				g.screens = screens(faces)
+			}
 		}
 		v.Groups = append(v.Groups, g)
 	}
@@ -195,8 +215,8 @@ func (s *Scene) inFocus(t *thing, focus string) bool {
 
 // order puts what is far first. What lies in something is drawn after it; the vehicle is the
 // paper that all lies on, but for its open doors.
-func order(groups []Group) {
-	rank := func(g *Group) int {
+func order(groups []DrawnGroup) {
+	rank := func(g *DrawnGroup) int {
 		switch {
 		case g.Kind == OfVehicle:
 			return 0
@@ -205,7 +225,7 @@ func order(groups []Group) {
 		}
 		return 2
 	}
-	slices.SortStableFunc(groups, func(a, b Group) int {
+	slices.SortStableFunc(groups, func(a, b DrawnGroup) int {
 		if d := rank(&a) - rank(&b); d != 0 {
 			return d
 		}
@@ -236,7 +256,7 @@ func screens(faces []face) []Rect {
 }
 
 // behind finds which edges of things lie behind something nearer, and what is not seen at all.
-func behind(groups []Group) {
+func behind(groups []DrawnGroup) {
 	for i := range groups {
 		g := &groups[i]
 		if g.Kind == OfVehicle || g.Kind == OfDoor || g.Faded {
@@ -261,7 +281,8 @@ func behind(groups []Group) {
 			{r.U1, r.V0, r.U1, r.V1}} {
 			g.Behind += dashed(edge, nearer)
 		}
-		g.Covered = seen(r, nearer) < 0.04
+		g.free = seen(r, nearer)
+		g.Covered = g.free < 0.04
 	}
 }
 
@@ -333,4 +354,34 @@ func rectangle(r Rect) string {
 	d = append(figure(d, r.U1), 'V')
 	d = append(figure(d, r.V1), 'H')
 	return string(append(figure(d, r.U0), 'Z'))
+}
+
+// Extent is the least rectangle around all that a wish shows from a stand, mm; the whole
+// vehicle where everything is in focus.
+func (s *Scene) Extent(stand Stand, w *DrawingWish) Rect {
+	var all Rect
+	first := true
+	for i := range s.things {
+		t := &s.things[i]
+		if slices.Contains(w.Hidden, t.id) || !s.inFocus(t, w.Focus) || t.kind == OfVehicle && w.Focus != "" {
+			continue
+		}
+		r, _, _ := stand.rect(around(t.solids))
+		if first {
+			all, first = r, false
+		}
+		all = all.around(r)
+	}
+	if stand != Above && w.Focus == "" {
+		all.V0 = min(all.V0, 0)
+	}
+	return all
+}
+
+// Fit is a look from a stand that holds all that a wish shows, at a scale in mm of the vehicle
+// for a unit of the paper, with a margin in units.
+func (s *Scene) Fit(stand Stand, w *DrawingWish, scale, margin float64) Look {
+	r := s.Extent(stand, w)
+	return Look{Stand: stand, Scale: scale, Width: r.wide()/scale + 2*margin, Height: r.high()/scale + 2*margin,
+		From: r.U0 - margin*scale, Ground: r.V1/scale + margin}
 }

@@ -333,8 +333,8 @@ func (d *vehicle) lamps() {
 func (d *vehicle) fitted() {
 	for i := range d.v.Seats {
 		s := &d.v.Seats[i]
-		d.pieces(&fitout.Item{ID: s.ID, Name: "Seat", At: fitout.Point{X: s.At.X, Y: s.At.Y, Z: s.At.Z - 60},
-			Size: fitout.Size{Length: 620, Width: 500, Height: 900}})
+		d.pieces(&fitout.Item{ID: s.ID, Name: "Seat", At: fitout.Point{X: s.At.X, Y: s.At.Y, Z: s.At.Z - 20},
+			Size: fitout.Size{Length: 620, Width: 500, Height: 780}})
 	}
 	r := d.v.TyreRadius
 	for i := range d.v.Parts {

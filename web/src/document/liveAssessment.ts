@@ -2,9 +2,10 @@ import { replaceEqualDeep } from '@tanstack/react-query';
 
 import { answer, api } from '../api/client';
 import type { Assessment, Job } from '../api/types';
+import { Newest } from './newest';
 
 /** A job with the variant that it shows alone: the others bear on no figure, and take their time to read. */
-const shownOnly = (job: Job): Job =>
+export const shownOnly = (job: Job): Job =>
   job.variants.length > 1 ? { ...job, variants: job.variants.filter((v) => v.id === job.chosen) } : job;
 
 /** Asks for figures while a job is edited or dragged: one request in flight, the newest wins. */
@@ -14,11 +15,25 @@ export class LiveAssessment {
   asked: Job | undefined;
   /** The newest question had no answer, so latest is of an older state. */
   stale = false;
-  private waiting: Job | undefined;
-  private busy = false;
+  private readonly newest: Newest<Job, Assessment>;
 
   /** changed is called after each answer, also when there was none. */
-  constructor(private readonly changed: () => void) {}
+  constructor(changed: () => void) {
+    this.newest = new Newest(
+      (job) => answer(api.POST('/api/assess', { body: shownOnly(job) })),
+      (job, fresh) => {
+        // What did not change stays the same object, so that it is not drawn again.
+        this.latest = replaceEqualDeep(this.latest, fresh);
+        this.asked = job;
+        this.stale = false;
+        changed();
+      },
+      () => {
+        this.stale = true; // saving the same document tells why
+        changed();
+      },
+    );
+  }
 
   /** Shows what was said of a job before, until it is asked for again. */
   restore(assessment: Assessment, job: Job): void {
@@ -27,26 +42,6 @@ export class LiveAssessment {
   }
 
   ask(job: Job): void {
-    this.waiting = job;
-    if (!this.busy) void this.work();
-  }
-
-  private async work(): Promise<void> {
-    this.busy = true;
-    while (this.waiting) {
-      const job = this.waiting;
-      this.waiting = undefined;
-      try {
-        const fresh = await answer(api.POST('/api/assess', { body: shownOnly(job) }));
-        // What did not change stays the same object, so that it is not drawn again.
-        this.latest = replaceEqualDeep(this.latest, fresh);
-        this.asked = job;
-        this.stale = false;
-      } catch {
-        this.stale = true; // saving the same document tells why
-      }
-      this.changed();
-    }
-    this.busy = false;
+    this.newest.ask(job);
   }
 }

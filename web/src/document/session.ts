@@ -43,6 +43,8 @@ export interface Snapshot {
   stale: boolean;
   undo: string | undefined;
   redo: string | undefined;
+  /** Something is in the hand: the job is of this moment, and no edit yet. */
+  dragging: boolean;
   /** What is being tried: the whole screen shows it, and nothing is changed yet. */
   trial: Trial | undefined;
   /** Something that happened by itself and that the user should know. */
@@ -403,6 +405,7 @@ export class JobSession {
       assessment: this.live.latest,
       assessed: this.live.asked,
       stale: this.live.stale,
+      dragging: this.dragged !== undefined,
       undo: this.done.at(-1)?.label,
       redo: this.undone.at(-1)?.label,
       trial: this.trial,

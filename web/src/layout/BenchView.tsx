@@ -1,35 +1,41 @@
 import { useMemo, useRef } from 'react';
 
-import type { Box, Item } from '../api/types';
+import type { Box, DrawnView, Item } from '../api/types';
 import { formatQuantity } from '../quantity/format';
 import { BayShape } from '../scene/BayShape';
+import { DrawnName, DrawnThing, paper } from '../scene/DrawnThing';
 import { drawX, drawY, type Window } from '../scene/geometry';
-import { flat, type View, viewNames } from '../scene/projection';
+import { axesOf, flat, project, standNames, type Stand } from '../scene/projection';
 import { Rule } from '../scene/Rule';
-import { Surroundings } from '../scene/ViewDrawing';
 import { datums, labelOf } from '../words/words';
-import { BenchPart } from './BenchPart';
+import { DepthHandle, PlaneLines } from './DepthHandle';
 import { GapLines } from './GapLines';
 import { MeasureLines } from './MeasureLines';
-import type { Bench } from './useBench';
-import { axesOf, useBenchHand } from './useBenchHand';
 import { TapeLine, type Tape } from './tape';
+import type { Bench } from './useBench';
+import { useBenchHand } from './useBenchHand';
+import type { Seeing } from './useSeeing';
 import { windowOf } from './window';
 
 interface Props {
-  view: View;
+  view: Stand;
   width: number;
   height: number;
   bench: Bench;
+  seeing: Seeing;
+  drawn: DrawnView | undefined;
+  /** Where things stood when they were drawn, and where they stand now. */
+  before: ReadonlyMap<string, Box>;
+  now: ReadonlyMap<string, Box>;
   /** A part was pressed. */
   onTouch: () => void;
   /** The tape is in the hand: a press picks a face. */
-  onPick: ((view: View, at: { u: number; v: number }, reach: number) => void) | undefined;
+  onPick: ((view: Stand, at: { u: number; v: number }, reach: number) => void) | undefined;
   tape: Tape;
 }
 
-/** One of the three views of the bench: to scale, with the same parts chosen in all. */
-export function BenchView({ view, width, height, bench, onTouch, onPick, tape }: Props) {
+/** One view of the bench: to scale, with the same parts chosen in all. */
+export function BenchView({ view, width, height, bench, seeing, drawn, before, now, onTouch, onPick, tape }: Props) {
   const svg = useRef<SVGSVGElement>(null);
   const { job, assessment, sight, parts, selected } = bench;
   const w = useMemo(() => sight && windowOf(view, sight, { width, height }), [view, sight, width, height]);
@@ -41,80 +47,132 @@ export function BenchView({ view, width, height, bench, onTouch, onPick, tape }:
     onTouch,
     onPick && w ? (at) => onPick(view, at, 9 * w.scale) : undefined,
   );
+  const things = useMemo(() => new Map(parts.map((p) => [p.item.id, p])), [parts]);
+  const aboard = useMemo(() => new Map(assessment?.items.map((f) => [f.id, f.present && !f.onTrailer])), [assessment]);
+  const wrong = useMemo(
+    () =>
+      new Set(
+        assessment?.findings
+          .filter(
+            (f) =>
+              f.subject.kind === 'module' &&
+              f.severity === 'stop' &&
+              f.accepted === '' &&
+              (f.stance === '' || f.stance === bench.stance),
+          )
+          .map((f) => f.subject.id),
+      ),
+    [assessment, bench.stance],
+  );
   if (!assessment || !w) return <div className="scene" aria-busy="true" style={{ height }} />;
-  const [across, up] = axesOf[view];
-  const wrong = new Set(
-    assessment.findings
-      .filter(
-        (f) =>
-          f.subject.kind === 'module' &&
-          f.severity === 'stop' &&
-          f.accepted === '' &&
-          (f.stance === '' || f.stance === bench.stance),
-      )
-      .map((f) => f.subject.id),
-  );
-  const aboard = new Map(assessment.items.map((f) => [f.id, f.present && !f.onTrailer]));
   const absent = ({ id, work }: Item) => work === '' && aboard.get(id) === false;
-  const area = (b: Box) => (b.to[across] - b.from[across]) * (b.to[up] - b.from[up]);
-  // Modules over gear, small things over large ones, what lies in something over that, what is chosen over all.
-  const order = [...parts].sort(
-    (a, b) =>
-      Number(selected.includes(a.item.id)) - Number(selected.includes(b.item.id)) ||
-      Number(!!a.item.in) - Number(!!b.item.in) ||
-      Number(!!a.item.module) - Number(!!b.item.module) ||
-      area(b.box) - area(a.box),
-  );
-  const tabStop = selected.at(-1) ?? order[0]?.item.id;
-  const origin = view === 'rear' ? 0 : (assessment.datums.find((d) => d.datum === job.datum)?.x ?? 0);
-  const zero = view === 'rear' ? 'centre line' : labelOf(datums, job.datum);
+  const groups = (drawn?.groups ?? []).filter((g) => g.id.startsWith('~') || things.has(g.id));
+  // What is chosen lies over all, so that it can be seen whole.
+  const order = [...groups].sort((a, b) => Number(selected.includes(a.id)) - Number(selected.includes(b.id)));
+  const first = groups.find((g) => things.has(g.id))?.id;
+  const tabStop = selected.at(-1) ?? first;
+  const moved = (id: string): [number, number] => {
+    const [was, is] = [before.get(id), now.get(id)];
+    if (!was || !is) return [0, 0];
+    const [a, b] = [project(view, was.from), project(view, is.from)];
+    const [c, d] = [project(view, was.to), project(view, is.to)];
+    // A thing of another size is drawn anew in a moment; meanwhile its middle is where it is.
+    return [(b[0] + d[0] - a[0] - c[0]) / 2, (b[1] + d[1] - a[1] - c[1]) / 2];
+  };
+  const { across, sign } = axesOf[view];
+  const along = across === 'x';
+  const origin = along ? (assessment.datums.find((d) => d.datum === job.datum)?.x ?? 0) : 0;
+  const zero = along ? labelOf(datums, job.datum) : 'centre line';
   return (
     <figure className={`scene view bench-view ${onPick ? 'bench-tape' : ''}`} data-view={view}>
-      <figcaption>{viewNames[view]}</figcaption>
+      <figcaption>
+        <span>{standNames[view]}</span>
+        {drawn && <DepthHandle view={view} drawn={drawn} seeing={seeing} units={job.units} />}
+      </figcaption>
       {/* The parts inside are the buttons; what happens on them is handled here, so that they need not be drawn again. */}
       <svg
         ref={svg}
         viewBox={`0 0 ${width} ${height}`}
         role="group"
-        aria-label={`${viewNames[view]}, to scale`}
+        aria-label={`${standNames[view]}, to scale`}
         {...hand.handlers}
       >
-        <Surroundings view={view} w={w} />
+        {view !== 'above' && <path className="ground" d={`M0 ${w.ground}H${w.width}`} />}
+        <g transform={paper(w)}>
+          {order
+            .filter((g) => g.kind === 'vehicle')
+            .map((g) => (
+              <DrawnThing key={g.id} group={g} across={0} up={0} states="" />
+            ))}
+        </g>
         {assessment.bays.map((bay) => (
-          <BayShape key={bay.id} bay={bay} view={view} window={w} />
+          <BayShape key={bay.id} bay={bay} view={view} window={w} picked={bay.id === seeing.focus} />
         ))}
-        {order.map(({ item, box, figures }) => (
-          <BenchPart
-            key={item.id}
-            item={item}
-            box={box}
-            view={view}
-            window={w}
-            selected={selected.includes(item.id)}
-            wrong={wrong.has(item.id)}
-            absent={absent(item)}
-            tabStop={item.id === tabStop}
-            label={`${item.name}, ${formatQuantity(figures?.mass ?? item.mass, 'mass', job.units)}${wrong.has(item.id) ? ', in the way of something' : ''}${absent(item) ? ', not aboard in this state' : ''}`}
-          />
-        ))}
+        <g transform={paper(w)}>
+          {order
+            .filter((g) => g.kind !== 'vehicle')
+            .map((g) => {
+              const part = things.get(g.id);
+              if (!part) return <DrawnThing key={g.id} group={g} across={0} up={0} states="" />;
+              const { item, figures } = part;
+              const [u, v] = moved(g.id);
+              const states = [
+                'part',
+                selected.includes(g.id) && 'selected',
+                wrong.has(g.id) && 'part-wrong',
+                absent(item) && 'part-absent',
+                item.locked && 'part-locked',
+              ];
+              return (
+                <DrawnThing
+                  key={g.id}
+                  group={g}
+                  across={u}
+                  up={v}
+                  states={states.filter(Boolean).join(' ')}
+                  selected={selected.includes(g.id)}
+                  tabStop={g.id === tabStop}
+                  label={`${item.name}, ${formatQuantity(figures?.mass ?? item.mass, 'mass', job.units)}${wrong.has(g.id) ? ', in the way of something' : ''}${absent(item) ? ', not aboard in this state' : ''}${g.covered ? ', behind something' : ''}`}
+                />
+              );
+            })}
+        </g>
+        <g className="drawn-names" aria-hidden>
+          {groups.map((g) => {
+            if (!g.label) return null;
+            const [u, v] = moved(g.id);
+            return (
+              <DrawnName
+                key={g.id}
+                id={g.id}
+                label={g.label}
+                across={u}
+                up={v}
+                w={w}
+                selected={selected.includes(g.id)}
+              />
+            );
+          })}
+        </g>
         <Opened bench={bench} view={view} w={w} />
+        <PlaneLines view={view} seeing={seeing} w={w} units={job.units} />
         <GapLines bench={bench} view={view} w={w} />
         {bench.pointed && <MeasureLines finding={bench.pointed} view={view} w={w} />}
         {hand.guides.across !== undefined && (
-          <path className="guide" d={`M${drawX(w, hand.guides.across)} 0V${height}`} />
+          <path className="guide" d={`M${drawX(w, sign * hand.guides.across)} 0V${height}`} />
         )}
         {hand.guides.up !== undefined && <path className="guide" d={`M0 ${drawY(w, hand.guides.up)}H${width}`} />}
         {hand.cellBelow && <Target box={hand.cellBelow.box} view={view} w={w} />}
         {hand.frame && <rect className="frame-select" {...hand.frame} />}
         <TapeLine tape={tape} view={view} w={w} units={job.units} />
-        <Rule window={w} origin={origin} units={job.units} zero={zero} />
+        <Rule window={w} origin={origin} units={job.units} zero={zero} sign={sign} />
       </svg>
     </figure>
   );
 }
 
 /** The compartment that takes what is let go now. */
-function Target({ box, view, w }: { box: Box; view: View; w: Window }) {
+function Target({ box, view, w }: { box: Box; view: Stand; w: Window }) {
   const f = flat(view, box.from, box.to);
   return (
     <rect
@@ -128,7 +186,7 @@ function Target({ box, view, w }: { box: Box; view: View; w: Window }) {
 }
 
 /** What is open: where it is now on its way out, and all the room that it takes. */
-function Opened({ bench, view, w }: { bench: Bench; view: View; w: Window }) {
+function Opened({ bench, view, w }: { bench: Bench; view: Stand; w: Window }) {
   const { all, open, sweep, posture } = bench;
   // What the stance opens, and what the hand has opened beside that.
   const byHand = all
@@ -164,7 +222,7 @@ function Opened({ bench, view, w }: { bench: Bench; view: View; w: Window }) {
               height={swept.height / w.scale}
             />
             <rect
-              className="leaf"
+              className={`leaf ${sweep < 1 ? 'leaf-moving' : ''}`}
               x={drawX(w, f.u)}
               y={drawY(w, f.v + f.height)}
               width={f.width / w.scale}

@@ -1,25 +1,26 @@
 import { formatNumber } from '../quantity/format';
 import { drawX, drawY, type Window } from '../scene/geometry';
-import { project, type View } from '../scene/projection';
+import { axesOf, project, type Axis, type Stand } from '../scene/projection';
 import { middle } from './parts';
 import type { Bench } from './useBench';
 
-const shownIn: Record<View, readonly string[]> = {
-  side: ['front', 'rear', 'below', 'above'],
-  plan: ['front', 'rear', 'left', 'right'],
-  rear: ['left', 'right', 'below', 'above'],
+const along: Record<Axis, readonly string[]> = {
+  x: ['front', 'rear'],
+  y: ['left', 'right'],
+  z: ['below', 'above'],
 };
 
 /** Live distances from the part chosen last to its neighbours and the walls. */
-export function GapLines({ bench, view, w }: { bench: Bench; view: View; w: Window }) {
+export function GapLines({ bench, view, w }: { bench: Bench; view: Stand; w: Window }) {
   const part = bench.all.find((p) => p.item.id === bench.selected.at(-1));
   if (!part?.figures) return null;
   const { box, figures } = part;
   const m = middle(box);
+  const { away } = axesOf[view];
   return (
     <g className="gaps" aria-hidden>
       {figures.gaps
-        .filter((g) => shownIn[view].includes(g.side) && g.mm > 0.5)
+        .filter((g) => !along[away].includes(g.side) && g.mm > 0.5)
         .map((gap) => {
           const ends = {
             front: [

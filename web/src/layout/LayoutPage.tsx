@@ -5,32 +5,29 @@ import { Link, useLocation } from 'react-router';
 
 import { Scroll } from '../components/Scroll';
 import type { Finding } from '../api/types';
-import type { View } from '../scene/projection';
+import type { Stand } from '../scene/projection';
 import { Findings } from '../findings/Findings';
 import { AddPanel } from './AddPanel';
 import { BenchView } from './BenchView';
 import { GearPanel } from './GearPanel';
 import { PartPanel } from './PartPanel';
 import { RulesPanel } from './RulesPanel';
+import { KeyList } from '../scene/KeyList';
 import { StancePanel } from './StancePanel';
+import { StandBar } from './StandBar';
 import { faceAt, type Tape } from './tape';
 import { Toolbar } from './Toolbar';
 import { useBench } from './useBench';
-import { axesOf } from './useBenchHand';
-import type { Sizes } from './window';
-
-/** The paper of each view, px. */
-const sizes: Sizes = {
-  side: { width: 560, height: 250 },
-  rear: { width: 256, height: 250 },
-  plan: { width: 824, height: 262 },
-};
+import { useBenchDrawing } from './useBenchDrawing';
+import { useSeeing } from './useSeeing';
 
 const SWEEP_MS = 1400;
 
 /** The bench: modules placed in the measured spaces, with the pads live. */
 export function LayoutPage() {
-  const bench = useBench(sizes);
+  const seeing = useSeeing();
+  const bench = useBench(seeing.sizes, seeing.focus);
+  const { drawn, standing } = useBenchDrawing(bench, seeing);
   const [tab, setTab] = useState('add');
   const [tape, setTape] = useState<Tape>();
   const { job, assessment, all, selected, setSelected, setSweep, setStance, setPointed } = bench;
@@ -77,26 +74,31 @@ export function LayoutPage() {
     },
     [setSelected, setStance, setPointed],
   );
-  const onPick = (view: View, at: { u: number; v: number }, reach: number) => {
+  const onPick = (view: Stand, at: { u: number; v: number }, reach: number) => {
     const boxes = [
       ...all.map((p) => p.box),
       ...(assessment?.bays ?? []).flatMap((b) => [b.room, ...b.obstacles.map((o) => o.solid)]),
     ];
-    const end = faceAt(boxes, view, axesOf[view], at, reach);
+    const end = faceAt(boxes, view, at, reach);
     if (!end) return;
     const first = tape?.[0];
     setTape(first && tape.length === 1 && first.view === view && first.along === end.along ? [first, end] : [end]);
   };
-  const view = (name: View) => (
+  const views = seeing.stands.map((stand) => (
     <BenchView
-      view={name}
-      {...sizes[name]}
+      key={stand}
+      view={stand}
+      {...(seeing.sizes[stand] ?? { width: 1, height: 1 })}
       bench={bench}
+      seeing={seeing}
+      drawn={drawn?.sheet.views.find((v) => v.stand === stand)}
+      before={drawn?.boxes ?? standing}
+      now={standing}
       onTouch={onTouch}
       onPick={tape ? onPick : undefined}
       tape={tape ?? []}
     />
-  );
+  ));
   return (
     <div className="layout-page">
       <div className="bench">
@@ -114,11 +116,9 @@ export function LayoutPage() {
             </Link>
           </p>
         )}
-        <div className="bench-views">
-          {view('side')}
-          {view('rear')}
-          {view('plan')}
-        </div>
+        <StandBar bench={bench} seeing={seeing} />
+        <div className={`bench-views ${views.length === 1 ? 'bench-single' : ''}`}>{views}</div>
+        <KeyList sheet={drawn?.sheet} selected={selected} onSelect={(id) => setSelected([id])} />
       </div>
       <aside className="sheet side" aria-label="About the bench">
         <Tabs activeKey={tab} onSelect={(key) => setTab(key ?? 'add')} id="bench" mountOnEnter unmountOnExit>

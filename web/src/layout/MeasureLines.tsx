@@ -1,9 +1,9 @@
 import type { Finding } from '../api/types';
 import { drawX, drawY, type Window } from '../scene/geometry';
-import { project, type View } from '../scene/projection';
+import { project, type Stand } from '../scene/projection';
 
 /** The measure of a finding, drawn where it is. */
-export function MeasureLines({ finding, view, w }: { finding: Finding; view: View; w: Window }) {
+export function MeasureLines({ finding, view, w }: { finding: Finding; view: Stand; w: Window }) {
   return (
     <g className="measures" aria-hidden>
       {finding.lines.map((l, i) => {

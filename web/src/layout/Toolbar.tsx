@@ -3,7 +3,7 @@ import { useSession } from '../document/SessionContext';
 import { removeItem } from '../load/itemEdits';
 import { align, distribute, duplicate, mirror, turn } from './partEdits';
 import { partIn } from './parts';
-import { viewNames } from '../scene/projection';
+import { standNames } from '../scene/projection';
 import type { Axis } from './snap';
 import type { Bench } from './useBench';
 import { zoom } from './window';
@@ -25,10 +25,10 @@ const aligns: { axis: Axis; to: 'low' | 'middle' | 'high'; label: string }[] = [
   { axis: 'z', to: 'high', label: 'Tops' },
 ];
 
-const drawings = (['side', 'plan', 'rear'] as const).flatMap((view) =>
+const drawings = (['left', 'right', 'behind', 'ahead', 'above'] as const).flatMap((view) =>
   (['svg', 'dxf'] as const).map((format) => ({
     path: `${format}/${view}`,
-    label: `${viewNames[view]}, ${format.toUpperCase()}`,
+    label: `${standNames[view]}, ${format.toUpperCase()}`,
   })),
 );
 

@@ -36,15 +36,15 @@ describe('snapping', () => {
 
 describe('the three views', () => {
   const sizes = {
-    side: { width: 560, height: 260 },
-    plan: { width: 826, height: 260 },
-    rear: { width: 258, height: 260 },
+    left: { width: 560, height: 260 },
+    above: { width: 826, height: 260 },
+    behind: { width: 258, height: 260 },
   };
 
   it('have one scale and one place in their middle', () => {
     const sight = fitSight(box(2000, -800, 800, 2000, 1600, 900), sizes);
-    const side = windowOf('side', sight, sizes.side);
-    const plan = windowOf('plan', sight, sizes.plan);
+    const side = windowOf('left', sight, sizes.left);
+    const plan = windowOf('above', sight, sizes.above);
     expect(side.scale).toBe(plan.scale);
     expect((3000 - side.from) / side.scale).toBeCloseTo(280);
     expect((3000 - plan.from) / plan.scale).toBeCloseTo(413);
@@ -52,8 +52,8 @@ describe('the three views', () => {
 
   it('go along with each other', () => {
     const sight = { centre: { x: 3000, y: 0, z: 1000 }, scale: 4 };
-    expect(pan(sight, 'side', 10, 0).centre).toEqual({ x: 2960, y: 0, z: 1000 });
-    expect(pan(sight, 'rear', 0, 10).centre.z).toBe(1040);
+    expect(pan(sight, 'left', 10, 0).centre).toEqual({ x: 2960, y: 0, z: 1000 });
+    expect(pan(sight, 'behind', 0, 10).centre.z).toBe(1040);
     expect(zoom(sight, 2).scale).toBe(2);
   });
 });

@@ -1,12 +1,11 @@
 import type { Box, Units } from '../api/types';
 import { formatQuantity } from '../quantity/format';
 import { drawX, drawY, type Window } from '../scene/geometry';
-import type { View } from '../scene/projection';
-import type { Axis } from './snap';
+import { flat, type Stand } from '../scene/projection';
 
 /** One face that the tape was put to: across the paper or up it. */
 export interface End {
-  view: View;
+  view: Stand;
   along: 'u' | 'v';
   at: number;
   /** Where it was pressed, on the other axis. */
@@ -19,8 +18,7 @@ export type Tape = readonly End[];
 /** The face nearest to a press, within reach; undefined where there is none. */
 export function faceAt(
   boxes: readonly Box[],
-  view: View,
-  axes: readonly [Axis, Axis],
+  view: Stand,
   at: { u: number; v: number },
   reach: number,
 ): End | undefined {
@@ -30,18 +28,18 @@ export function faceAt(
     const off = Math.abs(value - own);
     if (off <= nearest) [nearest, best] = [off, { view, along, at: value, beside }];
   };
-  const [across, up] = axes;
   for (const b of boxes) {
-    const insideV = at.v >= b.from[up] - reach && at.v <= b.to[up] + reach;
-    const insideU = at.u >= b.from[across] - reach && at.u <= b.to[across] + reach;
-    if (insideV) for (const face of [b.from[across], b.to[across]]) offer('u', face, at.u, at.v);
-    if (insideU) for (const face of [b.from[up], b.to[up]]) offer('v', face, at.v, at.u);
+    const { u, v, width, height } = flat(view, b.from, b.to);
+    const insideV = at.v >= v - reach && at.v <= v + height + reach;
+    const insideU = at.u >= u - reach && at.u <= u + width + reach;
+    if (insideV) for (const face of [u, u + width]) offer('u', face, at.u, at.v);
+    if (insideU) for (const face of [v, v + height]) offer('v', face, at.v, at.u);
   }
   return best;
 }
 
 /** The tape between two faces, with what it reads. */
-export function TapeLine({ tape, view, w, units }: { tape: Tape; view: View; w: Window; units: Units }) {
+export function TapeLine({ tape, view, w, units }: { tape: Tape; view: Stand; w: Window; units: Units }) {
   const [a, b] = tape;
   if (!a || a.view !== view) return null;
   const at = (end: End): [number, number] =>

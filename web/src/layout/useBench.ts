@@ -6,7 +6,7 @@ import { around, partsOf } from './parts';
 import { fitSight, type Sight, type Sizes } from './window';
 
 /** What the bench shows and what is chosen on it; nothing of it is part of the job. */
-export function useBench(sizes: Sizes) {
+export function useBench(sizes: Sizes, focus: string) {
   const snapshot = useSnapshot();
   const { job, assessment } = snapshot;
   const [selected, setSelected] = useState<string[]>([]);
@@ -24,6 +24,9 @@ export function useBench(sizes: Sizes) {
   const stance = posture?.id ?? '';
   const fitted = useMemo(() => {
     if (!assessment) return undefined;
+    const inFocus =
+      assessment.bays.find((b) => b.id === focus)?.room ?? assessment.bench.find((p) => p.id === focus)?.box;
+    if (inFocus) return fitSight(inFocus, sizes);
     const bays = assessment.bays.filter((b) => b.box.length > 0 && b.box.width > 0).map((b) => b.room);
     const { outline } = job.vehicle;
     const body: Box = {
@@ -31,10 +34,14 @@ export function useBench(sizes: Sizes) {
       to: { x: assessment.wheelbase + outline.rearOverhang, y: 900, z: outline.height },
     };
     return fitSight(around(bays) ?? body, sizes);
-  }, [assessment, job.vehicle, sizes]);
-  // The sight is kept while parts are dragged: only a new size or another job fits it anew.
-  const [kept, setKept] = useState<{ job: string; sight: Sight }>();
-  if (fitted && kept?.job !== job.id) setKept({ job: job.id, sight: fitted });
+  }, [assessment, job.vehicle, sizes, focus]);
+  // The sight is kept while parts are dragged: another job, focus or view fits it anew.
+  const looked = `${job.id} ${focus} ${Object.keys(sizes).join()}`;
+  const [kept, setKept] = useState<{ looked: string; sight: Sight }>();
+  if (fitted && kept?.looked !== looked) {
+    setKept({ looked, sight: fitted });
+    setSight(undefined);
+  }
   const sight = moved ?? kept?.sight;
   const alive = selected.filter((id) => all.some((p) => p.item.id === id));
   // In a stance, what was carried out or put elsewhere is drawn where it is then.
@@ -84,7 +91,7 @@ export function useBench(sizes: Sizes) {
     setSight,
     fit: () => {
       setSight(undefined);
-      if (fitted) setKept({ job: job.id, sight: fitted });
+      if (fitted) setKept({ looked, sight: fitted });
     },
   };
 }

@@ -3,7 +3,7 @@ import { useState, type KeyboardEvent, type PointerEvent, type RefObject, type W
 import type { Box, Job, Point } from '../api/types';
 import { useSession } from '../document/SessionContext';
 import { removeItem } from '../load/itemEdits';
-import type { View } from '../scene/projection';
+import { axesOf, flat, type Stand } from '../scene/projection';
 import type { Window } from '../scene/geometry';
 import { around, bayAt, middle, partIn } from './parts';
 import { shift } from './partEdits';
@@ -16,12 +16,6 @@ const REACH = 7;
 /** Step of the rule, mm. */
 const STEP = 5;
 const TREMBLE = 3;
-
-export const axesOf: Record<View, readonly [across: Axis, up: Axis]> = {
-  side: ['x', 'z'],
-  plan: ['x', 'y'],
-  rear: ['y', 'z'],
-};
 
 interface Grip {
   kind: 'move' | 'pan' | 'frame';
@@ -55,7 +49,7 @@ const none: Guides = { across: undefined, up: undefined };
 /** Choosing, dragging with snapping, nudging, pushing and zooming in one view. */
 export function useBenchHand(
   svg: RefObject<SVGSVGElement | null>,
-  view: View,
+  view: Stand,
   w: Window | undefined,
   bench: Bench,
   onTouch: () => void,
@@ -65,7 +59,7 @@ export function useBenchHand(
   const [grip, setGrip] = useState<Grip>();
   const [guides, setGuides] = useState<Guides>(none);
   const [cellBelow, setCellBelow] = useState<Cell>();
-  const [across, up] = axesOf[view];
+  const { across, up, sign } = axesOf[view];
   const { parts, selected, setSelected, sight, setSight } = bench;
 
   const idAt = (target: EventTarget) =>
@@ -115,7 +109,7 @@ export function useBenchHand(
   const cellAt = (grip: Grip, at: { x: number; y: number }): Cell | undefined => {
     const own = parts.find((p) => p.item.id === grip.ids[0]);
     if (!w || grip.ids.length !== 1 || !own || (own.item.module?.cells.length ?? 0) > 0) return undefined;
-    const [u, v] = [w.from + at.x * w.scale, (w.ground - at.y) * w.scale];
+    const [u, v] = [sign * (w.from + at.x * w.scale), (w.ground - at.y) * w.scale];
     for (const { item, figures } of bench.all) {
       const cell =
         item.id === own.item.id
@@ -142,7 +136,7 @@ export function useBenchHand(
     const { box } = grip;
     if (!box) return;
     setCellBelow(event.ctrlKey || event.metaKey ? cellAt(grip, to) : undefined);
-    const wish = moved(moved(box, across, dx * w.scale), up, -dy * w.scale);
+    const wish = moved(moved(box, across, sign * dx * w.scale), up, -dy * w.scale);
     const free = event.altKey;
     const pull = (axis: Axis) =>
       free
@@ -198,10 +192,10 @@ export function useBenchHand(
       ];
       setSelected(
         parts
-          .filter(
-            ({ box, item }) =>
-              !item.in && box.from[across] >= u1 && box.to[across] <= u2 && box.from[up] >= v1 && box.to[up] <= v2,
-          )
+          .filter(({ box, item }) => {
+            const f = flat(view, box.from, box.to);
+            return !item.in && f.u >= u1 && f.u + f.width <= u2 && f.v >= v1 && f.v + f.height <= v2;
+          })
           .map((p) => p.item.id),
       );
     } else if (grip.kind === 'pan' && !grip.began) setSelected([]);
@@ -231,7 +225,7 @@ export function useBenchHand(
     if (key === ',' || key === '.') {
       const along = [...parts].sort((a, b) => middle(a.box)[across] - middle(b.box)[across]);
       const next =
-        along[(along.findIndex((p) => p.item.id === id) + (key === '.' ? 1 : -1) + along.length) % along.length];
+        along[(along.findIndex((p) => p.item.id === id) + (key === '.' ? sign : -sign) + along.length) % along.length];
       if (!next) return;
       setSelected([next.item.id]);
       return focus(next.item.id);
@@ -247,7 +241,7 @@ export function useBenchHand(
     const ids = selected.includes(id) ? selected : [id];
     setSelected(ids);
     const by: Point = { x: 0, y: 0, z: 0 };
-    by[across] = direction[0] ?? 0;
+    by[across] = sign * (direction[0] ?? 0);
     by[up] = direction[1] ?? 0;
     session.edit(
       ids.length > 1 ? `Move ${ids.length} parts` : `Move ${parts.find((p) => p.item.id === id)?.item.name ?? 'part'}`,

@@ -92,8 +92,8 @@ export function MeasurePage() {
           />
         )}
         <div className="measure-so-far">
-          <ViewDrawing view="plan" width={340} height={190} picked={id} alone />
-          <ViewDrawing view="rear" width={340} height={190} picked={id} alone />
+          <ViewDrawing view="above" width={340} height={190} picked={id} alone />
+          <ViewDrawing view="behind" width={340} height={190} picked={id} alone />
           <ul className="doubts" aria-label="What the measures say against each other">
             {doubts.map((f) => (
               <li key={f.rule + f.subject.measure} className={`finding finding-${f.severity}`} data-rule={f.rule}>

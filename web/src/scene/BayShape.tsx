@@ -1,6 +1,6 @@
 import type { BayFigures } from '../api/types';
 import { drawX, drawY, type Window } from './geometry';
-import { bayOutline, flat, type View } from './projection';
+import { bayOutline, flat, type Stand } from './projection';
 
 /** A measured space in one view: its outline, what stands in it, and its opening. */
 export function BayShape({
@@ -10,7 +10,7 @@ export function BayShape({
   picked,
 }: {
   bay: BayFigures;
-  view: View;
+  view: Stand;
   window: Window;
   picked?: boolean;
 }) {

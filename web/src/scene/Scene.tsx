@@ -1,13 +1,13 @@
 import { useMemo, useRef } from 'react';
 
-import type { Finding, Wire } from '../api/types';
+import type { Box, DrawingWish, Finding, Wire } from '../api/types';
 import { useSnapshot } from '../document/SessionContext';
 import { formatChange, formatQuantity } from '../quantity/format';
 import { BayShape } from './BayShape';
-import { Body } from './Body';
-import { box, drawX, drawY, fitWindow, roomForName, shownItems, type Shown, type Window } from './geometry';
+import { DrawnName, DrawnThing, paper } from './DrawnThing';
+import { box, drawX, drawY, fitWindow, shownItems, type Shown, type Window } from './geometry';
 import { Rule } from './Rule';
-import { SceneItem } from './SceneItem';
+import { useDrawing } from './useDrawing';
 import { useHand } from './useHand';
 import { datums, labelOf } from '../words/words';
 
@@ -35,12 +35,28 @@ export function Scene({ width = 860, height, selected, subject, onSelect, run }:
   const hand = useHand(svg, shown, fitted, onSelect);
   // While something is dragged, the paper stays still under the hand.
   const w = hand.window;
+  const boxes = useMemo(() => new Map(shown.map((t) => [t.item.id, standing(t)])), [shown]);
+  const wish: DrawingWish | undefined = fitted && {
+    looks: [{ stand: 'left', slice: false, plane: 0, ...windowOf(fitted), foot: FOOT }],
+    stance: '',
+    open: [],
+    focus: '',
+    only: false,
+    gear: true,
+    people: true,
+    hidden: shown.filter(({ item }) => item.in && item.id !== selected).map(({ item }) => item.id),
+    person: '',
+  };
+  const drawn = useDrawing(wish, boxes);
   if (!assessment || !w) return <div className="scene" aria-busy="true" style={{ height }} />;
 
-  // Small things over large ones, the selected one over all.
-  const area = ({ item }: Shown) => (item.id === selected ? 0 : item.size.length * item.size.height + 1);
-  const order = [...shown].sort((a, b) => area(b) - area(a));
-  const named = roomForName(order, w);
+  const things = new Map(shown.map((s) => [s.item.id, s]));
+  const groups = (drawn?.sheet.views[0]?.groups ?? []).filter((g) => g.id.startsWith('~') || things.has(g.id));
+  const order = [...groups].sort((a, b) => Number(a.id === selected) - Number(b.id === selected));
+  const moved = (id: string): [number, number] => {
+    const [was, is] = [drawn?.boxes.get(id), boxes.get(id)];
+    return was && is ? [is.from.x - was.from.x, is.from.z - was.from.z] : [0, 0];
+  };
   const current = shown.find((s) => s.item.id === selected);
   const tabStop = current?.item.id ?? shown[0]?.item.id;
   const origin = assessment.datums.find((d) => d.datum === job.datum)?.x ?? 0;
@@ -57,23 +73,56 @@ export function Scene({ width = 860, height, selected, subject, onSelect, run }:
         {...hand.handlers}
       >
         <path className="ground" d={`M0 ${w.ground}H${w.width}`} />
-        <Body job={job} assessment={assessment} window={w} />
+        <g transform={paper(w)}>
+          {order
+            .filter((g) => g.kind === 'vehicle')
+            .map((g) => (
+              <DrawnThing key={g.id} group={g} across={0} up={0} states="" />
+            ))}
+        </g>
+        {job.trailer && <Drawbar w={w} />}
         {assessment.bays.map((bay) => (
-          <BayShape key={bay.id} bay={bay} view="side" window={w} />
+          <BayShape key={bay.id} bay={bay} view="left" window={w} />
         ))}
-        {order.map((s) => (
-          <SceneItem
-            key={s.item.id}
-            item={s.item}
-            figures={s.figures}
-            window={w}
-            units={job.units}
-            origin={origin}
-            selected={s.item.id === selected}
-            tabStop={s.item.id === tabStop}
-            named={named.has(s.item.id) && s.item.id !== selected}
-          />
-        ))}
+        <g transform={paper(w)}>
+          {order
+            .filter((g) => g.kind !== 'vehicle')
+            .map((g) => {
+              const thing = things.get(g.id);
+              if (!thing) return <DrawnThing key={g.id} group={g} across={0} up={0} states="" />;
+              const { item, figures } = thing;
+              const [across, up] = moved(g.id);
+              const states = [
+                'item',
+                g.id === selected && 'selected',
+                !figures.present && 'absent',
+                item.seat !== '' && 'seated',
+              ];
+              const mass = formatQuantity(figures.mass, 'mass', job.units);
+              const station = formatQuantity(figures.x - origin, 'length', job.units);
+              return (
+                <DrawnThing
+                  key={g.id}
+                  as="item"
+                  group={g}
+                  across={across}
+                  up={up}
+                  states={states.filter(Boolean).join(' ')}
+                  selected={g.id === selected}
+                  tabStop={g.id === tabStop}
+                  label={`${item.name}, ${mass}, station ${station}${figures.present ? '' : ', not aboard'}`}
+                />
+              );
+            })}
+        </g>
+        <g className="drawn-names" aria-hidden>
+          {groups.map((g) => {
+            // Numbers want a key; here the list beside the drawing has every name.
+            if (!g.label || g.label.lines.length === 0 || g.id === selected) return null;
+            const [across, up] = moved(g.id);
+            return <DrawnName key={g.id} id={g.id} label={g.label} across={across} up={up} w={w} selected={false} />;
+          })}
+        </g>
         {run && run.path.length > 1 && (
           <path
             className="cable-run"
@@ -94,6 +143,33 @@ export function Scene({ width = 860, height, selected, subject, onSelect, run }:
         <Rule window={w} origin={origin} units={job.units} zero={labelOf(datums, job.datum)} />
       </svg>
     </div>
+  );
+}
+
+/** Ground, axle figures and rule at the foot of the drawing, which names keep off. */
+const FOOT = 66;
+
+const windowOf = ({ from, ground, scale, width, height }: Window) => ({ from, ground, scale, width, height });
+
+/** Where a thing stands, by its figures. */
+const standing = ({ item, figures }: Shown): Box => {
+  const b = box(item, figures);
+  return { from: { x: b.x, y: 0, z: b.z }, to: { x: b.x + b.length, y: 0, z: b.z + b.height } };
+};
+
+/** The drawbar of a trailer, where one is coupled. */
+function Drawbar({ w }: { w: Window }) {
+  const { job, assessment } = useSnapshot();
+  if (!assessment || !job.trailer) return null;
+  const { hitch } = job.vehicle;
+  const x = assessment.wheelbase + hitch.overhang;
+  return (
+    <g className={job.trailer.coupled ? 'coupled' : 'uncoupled'}>
+      <path
+        className="drawbar"
+        d={`M${drawX(w, x)} ${drawY(w, hitch.height)}L${drawX(w, x + 480)} ${drawY(w, hitch.height + 20)}`}
+      />
+    </g>
   );
 }
 

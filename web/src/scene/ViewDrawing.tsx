@@ -1,13 +1,14 @@
-import type { Assessment, Job } from '../api/types';
+import type { Assessment, DrawingWish, Job } from '../api/types';
+import { useDrawing } from './useDrawing';
 import { useSnapshot } from '../document/SessionContext';
 import { formatQuantity } from '../quantity/format';
 import { BayShape } from './BayShape';
-import { Body } from './Body';
+import { DrawnThing, paper } from './DrawnThing';
 import { drawX, drawY, type Window } from './geometry';
-import { bayOutline, bayWindow, bodyWidth, viewWindow, type View, viewNames } from './projection';
+import { bayOutline, bayWindow, viewWindow, type Stand, standNames } from './projection';
 
 interface Props {
-  view: View;
+  view: Stand;
   width: number;
   height: number;
   /** The space whose measures are written in. */
@@ -19,18 +20,38 @@ interface Props {
 /** One view of the vehicle with its measured spaces, to scale. */
 export function ViewDrawing({ view, width, height, picked, alone = false }: Props) {
   const { job, assessment } = useSnapshot();
+  // The vehicle by itself: what stands in it is in the way of its measures.
+  const wish: DrawingWish = {
+    looks: [{ stand: view, slice: false, plane: 0, width, height, from: 0, ground: 0, scale: 0, foot: 0 }],
+    stance: '',
+    open: [],
+    focus: '',
+    only: false,
+    gear: false,
+    people: false,
+    hidden: job.variants.find((v) => v.id === job.chosen)?.items.map((i) => i.id) ?? [],
+    person: '',
+  };
+  const drawn = useDrawing(alone ? undefined : wish);
   if (!assessment) return <div className="scene" aria-busy="true" style={{ height }} />;
   const bay = assessment.bays.find((b) => b.id === picked);
   const w = alone && bay ? bayWindow(view, bay, width, height) : viewWindow(view, job, assessment, width, height);
   return (
     <figure className="scene view" data-view={view}>
-      <figcaption>{viewNames[view]}</figcaption>
+      <figcaption>{standNames[view]}</figcaption>
       <svg
         viewBox={`0 0 ${width} ${height}`}
         role="img"
-        aria-label={`${viewNames[view]}, to scale${bay ? `, ${job.vehicle.bays.find((b) => b.id === bay.id)?.name ?? ''} marked` : ''}`}
+        aria-label={`${standNames[view]}, to scale${bay ? `, ${job.vehicle.bays.find((b) => b.id === bay.id)?.name ?? ''} marked` : ''}`}
       >
-        {!alone && <Surroundings view={view} w={w} />}
+        {view !== 'above' && !alone && <path className="ground" d={`M0 ${w.ground}H${w.width}`} />}
+        {!alone && (
+          <g transform={paper(w)}>
+            {drawn?.sheet.views[0]?.groups.map((g) => (
+              <DrawnThing key={g.id} group={g} across={0} up={0} states="" />
+            ))}
+          </g>
+        )}
         {assessment.bays
           .filter((b) => !alone || b.id === picked)
           .map((b) => (
@@ -42,22 +63,8 @@ export function ViewDrawing({ view, width, height, picked, alone = false }: Prop
   );
 }
 
-/** The vehicle around the spaces. */
-export function Surroundings({ view, w }: { view: View; w: Window }) {
-  const { job, assessment } = useSnapshot();
-  if (!assessment) return null;
-  return (
-    <>
-      {view === 'side' && <Body job={job} assessment={assessment} window={w} />}
-      {view === 'plan' && <PlanBody job={job} assessment={assessment} w={w} />}
-      {view === 'rear' && <RearBody job={job} w={w} />}
-      {view !== 'plan' && <path className="ground" d={`M0 ${w.ground}H${w.width}`} />}
-    </>
-  );
-}
-
 /** Length, width and height of the picked space, written along it. */
-function Measures({ view, bay, w, job }: { view: View; bay: Assessment['bays'][number]; w: Window; job: Job }) {
+function Measures({ view, bay, w, job }: { view: Stand; bay: Assessment['bays'][number]; w: Window; job: Job }) {
   const mm = (value: number) => formatQuantity(value, 'length', job.units);
   const outline = bayOutline(view, bay);
   const [left, right] = [Math.min(...outline.map(([u]) => u)), Math.max(...outline.map(([u]) => u))];
@@ -88,73 +95,6 @@ function Measures({ view, bay, w, job }: { view: View; bay: Assessment['bays'][n
           </text>
         </>
       )}
-    </g>
-  );
-}
-
-/** The vehicle from above: body, bonnet line, cab, and the wheels under it. */
-function PlanBody({ job, assessment, w }: { job: Job; assessment: Assessment; w: Window }) {
-  const { outline: o, trackFront, trackRear, tyreRadius } = job.vehicle;
-  const half = bodyWidth(job) / 2;
-  const rearEnd = assessment.wheelbase + o.rearOverhang;
-  const rect = (x1: number, x2: number, y: number, name: string) => (
-    <rect
-      x={drawX(w, x1)}
-      y={drawY(w, y)}
-      width={(x2 - x1) / w.scale}
-      height={(2 * y) / w.scale}
-      rx={6}
-      className={name}
-    />
-  );
-  return (
-    <g className="vehicle" aria-hidden>
-      {[
-        [0, trackFront],
-        [assessment.wheelbase, trackRear],
-      ].flatMap(([x = 0, track = 0]) =>
-        [-1, 1].map((side) => (
-          <rect
-            key={`${x} ${side}`}
-            x={drawX(w, x - tyreRadius)}
-            y={drawY(w, (side * track) / 2 + 125)}
-            width={(2 * tyreRadius) / w.scale}
-            height={250 / w.scale}
-            rx={4}
-            className="tyre"
-          />
-        )),
-      )}
-      {rect(-o.frontOverhang, o.body === 'wagon' ? rearEnd : o.cabRear, half - 30, 'shell')}
-      {rect(o.cabFront + 250, o.body === 'wagon' ? rearEnd - 250 : o.cabRear - 150, half - 170, 'glass')}
-      {o.body !== 'wagon' && rect(o.headboard, rearEnd, half, 'shell')}
-    </g>
-  );
-}
-
-/** The vehicle from behind: body, floor and both rear wheels. */
-function RearBody({ job, w }: { job: Job; w: Window }) {
-  const { outline: o, trackRear, tyreRadius } = job.vehicle;
-  const half = bodyWidth(job) / 2;
-  const top = o.height;
-  return (
-    <g className="vehicle" aria-hidden>
-      <path
-        d={`M${drawX(w, -half)} ${drawY(w, o.sillHeight)}V${drawY(w, o.bonnetHeight)}L${drawX(w, -half + 150)} ${drawY(w, top)}H${drawX(w, half - 150)}L${drawX(w, half)} ${drawY(w, o.bonnetHeight)}V${drawY(w, o.sillHeight)}Z`}
-        className="shell"
-      />
-      {[-1, 1].map((side) => (
-        <rect
-          key={side}
-          x={drawX(w, (side * trackRear) / 2 - 125)}
-          y={drawY(w, 2 * tyreRadius)}
-          width={250 / w.scale}
-          height={(2 * tyreRadius) / w.scale}
-          rx={5}
-          className="tyre"
-        />
-      ))}
-      <path d={`M${drawX(w, -half + 60)} ${drawY(w, o.floorHeight)}H${drawX(w, half - 60)}`} className="floor" />
     </g>
   );
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 
 import type { Assessment, Item, Job } from '../api/types';
-import { drawX, drawY, fitWindow, roomForName, ruleTicks, shownItems, type Shown } from './geometry';
+import { drawX, drawY, fitWindow, ruleTicks, shownItems } from './geometry';
 
 const item = (id: string, x: number, length: number, z = 900): Item =>
   ({
@@ -58,14 +58,6 @@ describe('items', () => {
       mass: 10,
       rear: 0,
     });
-  });
-
-  it('carry their name only where it can be read', () => {
-    const { job, assessment } = ute(item('tray', 3000, 2000), item('tiny', 5000, 90), item('cover', 2100, 400, 1000));
-    const shown: Shown[] = shownItems({ job, assessment, assessed: job });
-    const w = fitWindow(job, assessment, shown, 860, 280);
-    expect(roomForName(shown.slice(0, 2), w)).toEqual(new Set(['tray']));
-    expect(roomForName(shown, w).has('tray')).toBe(false);
   });
 });
 

@@ -106,42 +106,6 @@ export function box(item: Item, figures: ItemFigures): Box {
   return { x: figures.x - length / 2, z: figures.z - height / 2, length, height };
 }
 
-const LABEL_HEIGHT = 13;
-const CHARACTER = 5.4;
-
-/**
- * Which items have room for their name: on their own shape, clear of the names
- * and shapes of the smaller items that are drawn over it.
- */
-export function roomForName(order: Shown[], w: Window): Set<string> {
-  const rects = order.map(({ item, figures }) => {
-    const b = box(item, figures);
-    return {
-      left: drawX(w, b.x),
-      top: drawY(w, b.z + b.height),
-      right: drawX(w, b.x + b.length),
-      bottom: drawY(w, b.z),
-    };
-  });
-  const named = new Set<string>();
-  order.forEach(({ item }, i) => {
-    const shape = rects[i];
-    if (!shape) return;
-    const name = {
-      left: shape.left,
-      top: shape.top,
-      right: shape.left + 8 + item.name.length * CHARACTER,
-      bottom: shape.top + LABEL_HEIGHT,
-    };
-    if (name.right > shape.right || name.bottom > shape.bottom) return;
-    const covered = rects
-      .slice(i + 1)
-      .some((r) => r.left < name.right && r.right > name.left && r.top < name.bottom && r.bottom > name.top);
-    if (!covered) named.add(item.id);
-  });
-  return named;
-}
-
 export interface Tick {
   x: number;
   label: string | undefined;
@@ -152,7 +116,7 @@ export interface Tick {
 const FIGURE = 40;
 
 /** Ticks of the rule in the datum: every 100 mm with a figure each 500, or every 4 in with a figure each 20; fewer figures where they would run into each other. */
-export function ruleTicks(w: Window, origin: number, units: Job['units']): Tick[] {
+export function ruleTicks(w: Window, origin: number, units: Job['units'], sign: 1 | -1 = 1): Tick[] {
   const step = units === 'us' ? 4 * 25.4 : 100;
   const major = 5;
   const figures = major * ([1, 2, 4, 10].find((n) => (n * major * step) / w.scale >= FIGURE) ?? 20);
@@ -161,7 +125,7 @@ export function ruleTicks(w: Window, origin: number, units: Job['units']): Tick[
   const ticks: Tick[] = [];
   for (let n = first; n <= last; n++) {
     const isMajor = n % major === 0;
-    const value = units === 'us' ? n * 4 : n * 100;
+    const value = sign * n * (units === 'us' ? 4 : 100);
     ticks.push({
       x: origin + n * step,
       major: isMajor,

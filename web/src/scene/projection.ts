@@ -1,10 +1,40 @@
-import type { Assessment, BayFigures, Job } from '../api/types';
+import type { Assessment, BayFigures, DrawnView, Job } from '../api/types';
 import { fitBox, type Window } from './geometry';
 
-/** The three views, each with the axes of the vehicle that it shows. */
-export type View = 'side' | 'plan' | 'rear';
+/** The side of the vehicle that one stands before; each sees two of its axes. */
+export type Stand = DrawnView['stand'];
 
-export const viewNames: Record<View, string> = { side: 'From the left', plan: 'From above', rear: 'From behind' };
+export const standNames: Record<Stand, string> = {
+  left: 'From the left',
+  right: 'From the right',
+  behind: 'From behind',
+  ahead: 'From ahead',
+  above: 'From above',
+};
+
+export type Axis = 'x' | 'y' | 'z';
+
+/** Which axis goes across the paper, up it, and away from who stands there; and whether it counts that way or against it. */
+interface Axes {
+  across: Axis;
+  up: Axis;
+  away: Axis;
+  sign: 1 | -1;
+  /** Whether what is farther has the greater coordinate. */
+  farther: 1 | -1;
+}
+
+export const axesOf: Record<Stand, Axes> = {
+  left: { across: 'x', up: 'z', away: 'y', sign: 1, farther: 1 },
+  right: { across: 'x', up: 'z', away: 'y', sign: -1, farther: -1 },
+  behind: { across: 'y', up: 'z', away: 'x', sign: 1, farther: -1 },
+  ahead: { across: 'y', up: 'z', away: 'x', sign: -1, farther: 1 },
+  above: { across: 'x', up: 'y', away: 'z', sign: 1, farther: -1 },
+};
+
+/** The stand before an open side; from behind where there is none. */
+export const standBefore = (face: string): Stand =>
+  (({ left: 'left', right: 'right', front: 'ahead', top: 'above' }) as const)[face] ?? 'behind';
 
 /** A rectangle in mm of a view: across the paper, and up it. */
 export interface Flat {
@@ -20,37 +50,37 @@ interface Place {
   z: number;
 }
 
-/** Where a place lies in a view: the side from the left, the plan from above with the front to the left, the rear from behind. */
-export function project(view: View, p: Place): [u: number, v: number] {
-  if (view === 'side') return [p.x, p.z];
-  if (view === 'plan') return [p.x, p.y];
-  return [p.y, p.z];
+/** Where a place lies in a view. */
+export function project(stand: Stand, p: Place): [u: number, v: number] {
+  const { across, up, sign } = axesOf[stand];
+  return [sign * p[across], p[up]];
 }
 
 /** An upright box between two corners, as a view shows it. */
-export function flat(view: View, from: Place, to: Place): Flat {
-  const [u1, v1] = project(view, from);
-  const [u2, v2] = project(view, to);
+export function flat(stand: Stand, from: Place, to: Place): Flat {
+  const [u1, v1] = project(stand, from);
+  const [u2, v2] = project(stand, to);
   return { u: Math.min(u1, u2), v: Math.min(v1, v2), width: Math.abs(u2 - u1), height: Math.abs(v2 - v1) };
 }
 
 /** The outline of a bay in a view, as a path of corners in mm. */
-export function bayOutline(view: View, bay: BayFigures): [u: number, v: number][] {
+export function bayOutline(stand: Stand, bay: BayFigures): [u: number, v: number][] {
   const [frontLeft, frontRight, rearRight, rearLeft] = bay.floor;
   if (!frontLeft || !frontRight || !rearRight || !rearLeft) return [];
   const [topFront = bay.floorZ, topRear = bay.floorZ] = bay.top;
-  if (view === 'plan') return [frontLeft, frontRight, rearRight, rearLeft].map((c) => [c.x, c.y]);
-  if (view === 'side') {
+  const { sign } = axesOf[stand];
+  if (stand === 'above') return [frontLeft, frontRight, rearRight, rearLeft].map((c) => [c.x, c.y]);
+  if (stand === 'left' || stand === 'right') {
     const rear = Math.max(rearLeft.x, rearRight.x);
     return [
-      [frontLeft.x, bay.floorZ],
-      [frontLeft.x, topFront],
-      [bay.rearTop, topRear],
-      [rear, bay.floorZ],
+      [sign * frontLeft.x, bay.floorZ],
+      [sign * frontLeft.x, topFront],
+      [sign * bay.rearTop, topRear],
+      [sign * rear, bay.floorZ],
     ];
   }
-  const left = Math.min(frontLeft.y, rearLeft.y);
-  const right = Math.max(frontRight.y, rearRight.y);
+  const left = sign * Math.min(frontLeft.y, rearLeft.y);
+  const right = sign * Math.max(frontRight.y, rearRight.y);
   return [
     [left, bay.floorZ],
     [left, topRear],
@@ -66,22 +96,23 @@ export function bodyWidth(job: Job): number {
 }
 
 /** The window of a view that holds the vehicle. */
-export function viewWindow(view: View, job: Job, assessment: Assessment, width: number, height: number): Window {
+export function viewWindow(stand: Stand, job: Job, assessment: Assessment, width: number, height: number): Window {
   const { outline } = job.vehicle;
   const half = bodyWidth(job) / 2;
-  const left = view === 'rear' ? -half : -outline.frontOverhang;
-  const right = view === 'rear' ? half : assessment.wheelbase + outline.rearOverhang;
-  const bottom = view === 'plan' ? -half : 0;
+  const { across, sign } = axesOf[stand];
+  const ends = across === 'y' ? [-half, half] : [-outline.frontOverhang, assessment.wheelbase + outline.rearOverhang];
+  const [left = 0, right = 0] = ends.map((end) => sign * end).sort((a, b) => a - b);
+  const bottom = stand === 'above' ? -half : 0;
   const tops = assessment.bays.flatMap((b) => b.top);
-  const top = view === 'plan' ? half : Math.max(outline.height, ...tops);
+  const top = stand === 'above' ? half : Math.max(outline.height, ...tops);
   return fitBox(left, right, bottom, top, width, height);
 }
 
 /** The window of a view that holds one bay, with what stands in it and its opening. */
-export function bayWindow(view: View, bay: BayFigures, width: number, height: number): Window {
+export function bayWindow(stand: Stand, bay: BayFigures, width: number, height: number): Window {
   const corners = [
-    ...bayOutline(view, bay),
-    ...bay.obstacles.flatMap(({ solid }) => [project(view, solid.from), project(view, solid.to)]),
+    ...bayOutline(stand, bay),
+    ...bay.obstacles.flatMap(({ solid }) => [project(stand, solid.from), project(stand, solid.to)]),
   ];
   const u = corners.map(([across]) => across);
   const v = corners.map(([, up]) => up);

@@ -2,9 +2,9 @@ import type { VariantFigures } from '../api/types';
 import { useSnapshot } from '../document/SessionContext';
 import { BayShape } from '../scene/BayShape';
 import { drawX, drawY } from '../scene/geometry';
-import { flat, project, type View } from '../scene/projection';
+import { flat, project, type Stand } from '../scene/projection';
 
-const views: View[] = ['side', 'plan'];
+const views: Stand[] = ['left', 'above'];
 const WIDTH = 260;
 const HEIGHT = 120;
 const EDGE = 6;
@@ -37,7 +37,7 @@ export function VariantPicture({ parts, label }: { parts: VariantFigures['parts'
             className="scene"
             viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
             role="img"
-            aria-label={`${label}, ${view === 'side' ? 'from the left' : 'from above'}, to scale`}
+            aria-label={`${label}, ${view === 'left' ? 'from the left' : 'from above'}, to scale`}
           >
             {bays.map((bay) => (
               <BayShape key={bay.id} bay={bay} view={view} window={w} />

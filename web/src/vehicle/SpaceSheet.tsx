@@ -15,9 +15,9 @@ export function SpaceSheet() {
   return (
     <>
       <div className="views wide">
-        <ViewDrawing view="side" width={520} height={220} picked={shown} />
-        <ViewDrawing view="rear" width={270} height={220} picked={shown} />
-        <ViewDrawing view="plan" width={800} height={230} picked={shown} />
+        <ViewDrawing view="left" width={520} height={220} picked={shown} />
+        <ViewDrawing view="behind" width={270} height={220} picked={shown} />
+        <ViewDrawing view="above" width={800} height={230} picked={shown} />
       </div>
       <BaysCard picked={shown} onPick={setPicked} />
     </>
