@@ -10,7 +10,10 @@ import (
 	"zaino/internal/core/draw"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
+	"zaino/internal/exchange"
 )
+
+const glbType = "model/gltf-binary"
 
 // DrawingRequest asks for views of a job.
 type DrawingRequest struct {
@@ -18,9 +21,17 @@ type DrawingRequest struct {
 	Job  fitout.Job       `json:"job"`
 }
 
+// ModelRequest asks for a job in the round, in a stance.
+type ModelRequest struct {
+	Stance string     `json:"stance" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"empty for the road"`
+	Focus  string     `json:"focus" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"before what the person stands"`
+	Person string     `json:"person" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of a traveller who stands there; empty for nobody"`
+	Job    fitout.Job `json:"job"`
+}
+
 type drawingOutput struct{ Body draw.DrawnSheet }
 
-func registerDrawing(api huma.API) {
+func (h handlers) registerDrawing(api huma.API) {
 	drawing := withJob("drawing", http.MethodPost, "/api/drawing")
 	huma.Register(api, drawing, func(_ context.Context, in *jobBody) (*drawingOutput, error) {
 		var request struct {
@@ -37,4 +48,25 @@ func registerDrawing(api huma.API) {
 		return &drawingOutput{draw.Of(plan.Of(&job), &request.Wish)}, nil
 	})
 	documentBody[DrawingRequest](api, api.OpenAPI().Paths[drawing.Path].Post)
+
+	model := withJob("model", http.MethodPost, "/api/model")
+	huma.Register(api, model, func(_ context.Context, in *jobBody) (*fileOutput, error) {
+		var request struct {
+			Stance string          `json:"stance"`
+			Focus  string          `json:"focus"`
+			Person string          `json:"person"`
+			Job    json.RawMessage `json:"job"`
+		}
+		job, err := decodeWithJob(in.RawBody, &request, &request.Job)
+		if err != nil {
+			return nil, err
+		}
+		glb, err := exchange.ModelOf(&job, &draw.DrawingWish{Stance: request.Stance, Focus: request.Focus, Person: request.Person})
+		return &fileOutput{ContentType: glbType, ContentDisposition: "inline", Body: glb}, problem(err)
+	})
+	documentBody[ModelRequest](api, api.OpenAPI().Paths[model.Path].Post)
+	huma.Register(api, operation("model-glb", http.MethodGet, "/api/jobs/{id}/model.glb"),
+		func(_ context.Context, in *JobID) (*fileOutput, error) {
+			return h.file(in.ID, ".glb", glbType, exchange.WriteGLB)
+		})
 }

@@ -68,7 +68,7 @@ func register(router chi.Router, o Options, gate *gate) huma.API {
 	h.registerVariants(api)
 	h.registerExchange(api)
 	h.registerPower(api)
-	registerDrawing(api)
+	h.registerDrawing(api)
 	h.registerMonitor(api)
 	h.registerSystem(api)
 	describe(api.OpenAPI())

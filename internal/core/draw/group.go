@@ -33,6 +33,9 @@ type thing struct {
 	absent   bool
 	box      fitout.Box // with what is open
 	solids   []shape.Prism
+	form     shape.Part     // shut
+	lies     *fitout.InCell // where it lies
+	open     []string       // compartments that are open
 }
 
 // Scene is the forms of a job in one stance, ready to be looked at from any side.
@@ -84,12 +87,15 @@ func (s *Scene) posture(stance string) fit.Posture {
 
 func (s *Scene) vehicle(doors map[string]bool) {
 	v := shape.OfVehicle(s.plan.Vehicle, s.plan.Load.Wheelbase)
-	body := thing{id: shape.VehicleID, kind: OfVehicle, number: -1, solids: v.Still, box: v.Box}
+	body := thing{id: shape.VehicleID, kind: OfVehicle, number: -1, solids: v.Still, box: v.Box,
+		form: shape.Part{ID: v.ID, Still: v.Still}}
 	s.things = append(s.things, body)
 	for i := range v.Leaves {
 		l := &v.Leaves[i]
-		door := thing{id: "~door-" + l.Cell, kind: OfDoor, number: -1, bay: l.Cell, opened: doors[l.Cell], solids: l.Solids}
+		door := thing{id: "~door-" + l.Cell, kind: OfDoor, number: -1, bay: l.Cell, opened: doors[l.Cell], solids: l.Solids,
+			form: shape.Part{ID: "~door-" + l.Cell, Leaves: []shape.Moving{*l}}}
 		if door.opened {
+			door.open = []string{l.Cell}
 			door.solids = l.Opened()
 			if door.solids[0].Gone() {
 				continue
@@ -111,7 +117,7 @@ func (s *Scene) item(item *fitout.Item, number int, posture *fit.Posture, open [
 	}
 	holder := item.ID
 	if item.In != nil {
-		t.in, holder = item.In.Module, item.In.Module
+		t.in, holder, t.lies = item.In.Module, item.In.Module, item.In
 	}
 	if k := slices.IndexFunc(s.fit.Parts, func(p fit.Part) bool { return p.ID == holder }); k >= 0 {
 		if posture.Gone[k] {
@@ -140,8 +146,11 @@ func (s *Scene) item(item *fitout.Item, number int, posture *fit.Posture, open [
 	case item.Form == fitout.FormPerson || item.Form == fitout.FormAnimal && item.Seat != "":
 		t.kind = OfPerson
 	}
+	t.form = form
 	for i := range form.Leaves {
-		t.opened = t.opened || isOpen(form.Leaves[i].Cell)
+		if cell := form.Leaves[i].Cell; isOpen(cell) {
+			t.opened, t.open = true, append(t.open, cell)
+		}
 	}
 	t.solids = form.Solids(isOpen)
 	if item.In != nil { // it comes out with the drawer that it lies in

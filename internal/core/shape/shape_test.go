@@ -129,3 +129,31 @@ func TestAQuarterTurns(t *testing.T) {
 	assert.True(t, near(size(shape.AxisY), fitout.Box{From: fitout.Point{Z: -100}, To: fitout.Point{X: 20, Y: 200}}, 1e-9))
 	assert.True(t, near(size(shape.AxisZ), fitout.Box{From: fitout.Point{X: -200}, To: fitout.Point{Y: 100, Z: 20}}, 1e-9))
 }
+
+// The surface of every solid is closed and looks outward: what its triangles enclose is its
+// outline times its length.
+func TestSurfacesEncloseTheirSolids(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		item := anyModule(t)
+		form := shape.Of(&item)
+		for _, p := range form.Solids(nil) {
+			area := 0.0
+			for i, a := range p.Outline {
+				b := p.Outline[(i+1)%len(p.Outline)]
+				area += (a.U*b.V - b.U*a.V) / 2
+			}
+			var m shape.Mesh
+			m.Add(&p)
+			volume := 0.0
+			for i := 0; i < len(m.Corners); i += 3 {
+				a, b, c := m.Points[m.Corners[i]], m.Points[m.Corners[i+1]], m.Points[m.Corners[i+2]]
+				volume += (a.X*(b.Y*c.Z-b.Z*c.Y) - a.Y*(b.X*c.Z-b.Z*c.X) + a.Z*(b.X*c.Y-b.Y*c.X)) / 6
+			}
+			want := math.Abs(area) * (p.To - p.From)
+			assert.InDelta(t, want, volume, 1e-6*want+1, "%s: %s along %s", item.Module.Kind, p.Tone, p.Axis)
+			for _, n := range m.Normals {
+				assert.InDelta(t, 1, math.Sqrt(n.X*n.X+n.Y*n.Y+n.Z*n.Z), 1e-6)
+			}
+		}
+	})
+}

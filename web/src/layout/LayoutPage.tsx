@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
 import Tab from 'react-bootstrap/Tab';
 import Tabs from 'react-bootstrap/Tabs';
 import { Link, useLocation } from 'react-router';
@@ -22,6 +22,9 @@ import { useBenchDrawing } from './useBenchDrawing';
 import { useSeeing } from './useSeeing';
 
 const SWEEP_MS = 1400;
+
+/** Its library is large, and comes only when somebody walks round. */
+const RoundView = lazy(() => import('../round/RoundView'));
 
 /** The bench: modules placed in the measured spaces, with the pads live. */
 export function LayoutPage() {
@@ -117,6 +120,11 @@ export function LayoutPage() {
           </p>
         )}
         <StandBar bench={bench} seeing={seeing} />
+        {seeing.arrangement === 'round' && (
+          <Suspense fallback={<div className="scene round" aria-busy="true" />}>
+            <RoundView bench={bench} seeing={seeing} />
+          </Suspense>
+        )}
         <div className={`bench-views ${views.length === 1 ? 'bench-single' : ''}`}>{views}</div>
         <KeyList sheet={drawn?.sheet} selected={selected} onSelect={(id) => setSelected([id])} />
       </div>

@@ -10,6 +10,7 @@ const arrangements: { value: Arrangement; label: string; says: string }[] = [
   { value: 'behind', label: 'Behind', says: 'Stand behind' },
   { value: 'ahead', label: 'Ahead', says: 'Stand ahead' },
   { value: 'above', label: 'Above', says: 'Look from above' },
+  { value: 'round', label: 'Round', says: 'Walk round it' },
 ];
 
 /** Where one stands, what is in focus, and what is shown of it. */

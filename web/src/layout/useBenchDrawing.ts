@@ -15,34 +15,51 @@ export function useBenchDrawing(bench: Bench, seeing: Seeing) {
   const { stands, sizes, planes, focus, only, gear, person } = seeing;
   const boxes = useMemo(() => new Map<string, Box>(all.map((p) => [p.item.id, p.box])), [all]);
   const standing = useMemo(() => new Map<string, Box>(parts.map((p) => [p.item.id, p.box])), [parts]);
-  const wish: DrawingWish | undefined = sight && {
-    looks: stands.map((stand): Look => {
-      const { from, ground, scale, width, height } = windowOf(stand, sight, sizes[stand] ?? { width: 1, height: 1 });
-      const plane = planes[stand]?.at;
-      return { stand, slice: plane !== undefined, plane: plane ?? 0, width, height, from, ground, scale, foot: FOOT };
-    }),
-    stance,
-    open: open.map((module) => ({ module, cell: '' })),
-    focus,
-    only,
-    gear: true,
-    people: false,
-    // What lies in something is looked at with it, or when all gear is.
-    hidden: [
-      ...hidden,
-      ...all
-        .filter(
-          ({ item }) =>
-            item.in &&
-            !gear &&
-            !selected.includes(item.in.module) &&
-            !selected.includes(item.id) &&
-            !open.includes(item.in.module),
-        )
-        .map((p) => p.item.id),
-    ],
-    person,
-  };
+  const wish: DrawingWish | undefined =
+    sight && stands.length > 0
+      ? {
+          looks: stands.map((stand): Look => {
+            const { from, ground, scale, width, height } = windowOf(
+              stand,
+              sight,
+              sizes[stand] ?? { width: 1, height: 1 },
+            );
+            const plane = planes[stand]?.at;
+            return {
+              stand,
+              slice: plane !== undefined,
+              plane: plane ?? 0,
+              width,
+              height,
+              from,
+              ground,
+              scale,
+              foot: FOOT,
+            };
+          }),
+          stance,
+          open: open.map((module) => ({ module, cell: '' })),
+          focus,
+          only,
+          gear: true,
+          people: false,
+          // What lies in something is looked at with it, or when all gear is.
+          hidden: [
+            ...hidden,
+            ...all
+              .filter(
+                ({ item }) =>
+                  item.in &&
+                  !gear &&
+                  !selected.includes(item.in.module) &&
+                  !selected.includes(item.id) &&
+                  !open.includes(item.in.module),
+              )
+              .map((p) => p.item.id),
+          ],
+          person,
+        }
+      : undefined;
   const drawn = useDrawing(wish, posture && posture.parts.length > 0 ? standing : boxes);
   return { drawn, standing };
 }

@@ -3,8 +3,8 @@ import { useMemo, useState } from 'react';
 import type { Stand } from '../scene/projection';
 import type { Sizes } from './window';
 
-/** Three views beside each other, or one that fills the sheet. */
-export type Arrangement = 'three' | Stand;
+/** Three views beside each other, one that fills the sheet, or the model to walk round. */
+export type Arrangement = 'three' | Stand | 'round';
 
 /** The paper of each view, px. */
 const three: Sizes = {
@@ -35,7 +35,10 @@ export function useSeeing() {
   /** Who stands before it. */
   const [person, setPerson] = useState('');
   const [planes, setPlanes] = useState<Partial<Record<Stand, Plane>>>({});
-  const sizes = useMemo<Sizes>(() => (arrangement === 'three' ? three : { [arrangement]: single }), [arrangement]);
+  const sizes = useMemo<Sizes>(
+    () => (arrangement === 'three' ? three : arrangement === 'round' ? {} : { [arrangement]: single }),
+    [arrangement],
+  );
   return {
     arrangement,
     setArrangement,
