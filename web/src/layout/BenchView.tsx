@@ -1,11 +1,11 @@
 import { useMemo, useRef } from 'react';
 
-import type { Box, DrawnView, Item } from '../api/types';
-import { formatQuantity } from '../quantity/format';
+import type { Box, DrawnView } from '../api/types';
 import { BayShape } from '../scene/BayShape';
-import { DrawnName, DrawnThing, paper } from '../scene/DrawnThing';
+import { DrawnThings, type Told } from '../scene/DrawnThings';
 import { drawX, drawY, type Window } from '../scene/geometry';
 import { axesOf, flat, project, standNames, type Stand } from '../scene/projection';
+import { nameAndMass } from '../scene/nameAndMass';
 import { Rule } from '../scene/Rule';
 import { datums, labelOf } from '../words/words';
 import { DepthHandle, PlaneLines } from './DepthHandle';
@@ -64,21 +64,39 @@ export function BenchView({ view, width, height, bench, seeing, drawn, before, n
       ),
     [assessment, bench.stance],
   );
+  const groups = useMemo(
+    () => (drawn?.groups ?? []).filter((g) => g.id.startsWith('~') || things.has(g.id)),
+    // Which things there are changes with the drawing; where they stand does not matter here.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [drawn, things.size],
+  );
   if (!assessment || !w) return <div className="scene" aria-busy="true" style={{ height }} />;
-  const absent = ({ id, work }: Item) => work === '' && aboard.get(id) === false;
-  const groups = (drawn?.groups ?? []).filter((g) => g.id.startsWith('~') || things.has(g.id));
-  // What is chosen lies over all, so that it can be seen whole.
-  const order = [...groups].sort((a, b) => Number(selected.includes(a.id)) - Number(selected.includes(b.id)));
-  const first = groups.find((g) => things.has(g.id))?.id;
-  const tabStop = selected.at(-1) ?? first;
+  const told = (id: string): Told => {
+    const part = things.get(id);
+    if (!part) return { states: '', label: undefined };
+    const { item, figures } = part;
+    const absent = item.work === '' && aboard.get(id) === false;
+    const states = [
+      'part',
+      selected.includes(id) && 'selected',
+      wrong.has(id) && 'part-wrong',
+      absent && 'part-absent',
+      item.locked && 'part-locked',
+    ];
+    return {
+      states: states.filter(Boolean).join(' '),
+      label: `${nameAndMass(item, figures?.mass ?? item.mass, job.units)}${wrong.has(id) ? ', in the way of something' : ''}${absent ? ', not aboard in this state' : ''}`,
+    };
+  };
   const moved = (id: string): [number, number] => {
     const [was, is] = [before.get(id), now.get(id)];
-    if (!was || !is) return [0, 0];
+    if (!was || !is || was === is) return [0, 0];
     const [a, b] = [project(view, was.from), project(view, is.from)];
     const [c, d] = [project(view, was.to), project(view, is.to)];
     // A thing of another size is drawn anew in a moment; meanwhile its middle is where it is.
     return [(b[0] + d[0] - a[0] - c[0]) / 2, (b[1] + d[1] - a[1] - c[1]) / 2];
   };
+  const tabStop = selected.at(-1) ?? groups.find((g) => things.has(g.id))?.id;
   const { across, sign } = axesOf[view];
   const along = across === 'x';
   const origin = along ? (assessment.datums.find((d) => d.datum === job.datum)?.x ?? 0) : 0;
@@ -98,62 +116,11 @@ export function BenchView({ view, width, height, bench, seeing, drawn, before, n
         {...hand.handlers}
       >
         {view !== 'above' && <path className="ground" d={`M0 ${w.ground}H${w.width}`} />}
-        <g transform={paper(w)}>
-          {order
-            .filter((g) => g.kind === 'vehicle')
-            .map((g) => (
-              <DrawnThing key={g.id} group={g} across={0} up={0} states="" />
-            ))}
-        </g>
-        {assessment.bays.map((bay) => (
-          <BayShape key={bay.id} bay={bay} view={view} window={w} picked={bay.id === seeing.focus} />
-        ))}
-        <g transform={paper(w)}>
-          {order
-            .filter((g) => g.kind !== 'vehicle')
-            .map((g) => {
-              const part = things.get(g.id);
-              if (!part) return <DrawnThing key={g.id} group={g} across={0} up={0} states="" />;
-              const { item, figures } = part;
-              const [u, v] = moved(g.id);
-              const states = [
-                'part',
-                selected.includes(g.id) && 'selected',
-                wrong.has(g.id) && 'part-wrong',
-                absent(item) && 'part-absent',
-                item.locked && 'part-locked',
-              ];
-              return (
-                <DrawnThing
-                  key={g.id}
-                  group={g}
-                  across={u}
-                  up={v}
-                  states={states.filter(Boolean).join(' ')}
-                  selected={selected.includes(g.id)}
-                  tabStop={g.id === tabStop}
-                  label={`${item.name}, ${formatQuantity(figures?.mass ?? item.mass, 'mass', job.units)}${wrong.has(g.id) ? ', in the way of something' : ''}${absent(item) ? ', not aboard in this state' : ''}${g.covered ? ', behind something' : ''}`}
-                />
-              );
-            })}
-        </g>
-        <g className="drawn-names" aria-hidden>
-          {groups.map((g) => {
-            if (!g.label) return null;
-            const [u, v] = moved(g.id);
-            return (
-              <DrawnName
-                key={g.id}
-                id={g.id}
-                label={g.label}
-                across={u}
-                up={v}
-                w={w}
-                selected={selected.includes(g.id)}
-              />
-            );
-          })}
-        </g>
+        <DrawnThings groups={groups} told={told} moved={moved} selected={selected} tabStop={tabStop} w={w}>
+          {assessment.bays.map((bay) => (
+            <BayShape key={bay.id} bay={bay} view={view} window={w} picked={bay.id === seeing.focus} />
+          ))}
+        </DrawnThings>
         <Opened bench={bench} view={view} w={w} />
         <PlaneLines view={view} seeing={seeing} w={w} units={job.units} />
         <GapLines bench={bench} view={view} w={w} />

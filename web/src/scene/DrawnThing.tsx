@@ -62,7 +62,7 @@ export const paper = (w: Window) => `matrix(${1 / w.scale} 0 0 ${-1 / w.scale} $
 const LINE = 12;
 
 /** The name of a thing, or the number that stands for it. */
-export function DrawnName({
+export const DrawnName = memo(function DrawnName({
   id,
   label,
   across,
@@ -101,4 +101,4 @@ export function DrawnName({
       </text>
     </g>
   );
-}
+});

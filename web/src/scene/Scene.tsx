@@ -1,10 +1,11 @@
 import { useMemo, useRef } from 'react';
 
-import type { Box, DrawingWish, Finding, Wire } from '../api/types';
+import type { Box, DrawingWish, DrawnGroup, Finding, Wire } from '../api/types';
 import { useSnapshot } from '../document/SessionContext';
 import { formatChange, formatQuantity } from '../quantity/format';
 import { BayShape } from './BayShape';
-import { DrawnName, DrawnThing, paper } from './DrawnThing';
+import { DrawnThings, type Told } from './DrawnThings';
+import { nameAndMass } from './nameAndMass';
 import { box, drawX, drawY, fitWindow, shownItems, type Shown, type Window } from './geometry';
 import { Rule } from './Rule';
 import { useDrawing } from './useDrawing';
@@ -51,8 +52,10 @@ export function Scene({ width = 860, height, selected, subject, onSelect, run }:
   if (!assessment || !w) return <div className="scene" aria-busy="true" style={{ height }} />;
 
   const things = new Map(shown.map((s) => [s.item.id, s]));
-  const groups = (drawn?.sheet.views[0]?.groups ?? []).filter((g) => g.id.startsWith('~') || things.has(g.id));
-  const order = [...groups].sort((a, b) => Number(a.id === selected) - Number(b.id === selected));
+  const seen = (drawn?.sheet.views[0]?.groups ?? []).filter((g) => g.id.startsWith('~') || things.has(g.id));
+  const seenIds = new Set(seen.map((g) => g.id));
+  // What lies in something is not seen, but can be reached and chosen like the rest.
+  const groups = [...seen, ...shown.filter((s) => !seenIds.has(s.item.id)).map((s) => inside(s, boxes.get(s.item.id)))];
   const moved = (id: string): [number, number] => {
     const [was, is] = [drawn?.boxes.get(id), boxes.get(id)];
     return was && is ? [is.from.x - was.from.x, is.from.z - was.from.z] : [0, 0];
@@ -60,6 +63,16 @@ export function Scene({ width = 860, height, selected, subject, onSelect, run }:
   const current = shown.find((s) => s.item.id === selected);
   const tabStop = current?.item.id ?? shown[0]?.item.id;
   const origin = assessment.datums.find((d) => d.datum === job.datum)?.x ?? 0;
+  const told = (id: string): Told => {
+    const thing = things.get(id);
+    if (!thing) return { states: '', label: undefined };
+    const { item, figures } = thing;
+    const states = ['item', id === selected && 'selected', !figures.present && 'absent', item.seat !== '' && 'seated'];
+    return {
+      states: states.filter(Boolean).join(' '),
+      label: `${nameAndMass(item, figures.mass, job.units, figures.x - origin)}${figures.present ? '' : ', not aboard'}`,
+    };
+  };
   const centre = `Centre of gravity ${formatQuantity(assessment.centre.x - origin, 'length', job.units)} from the datum, ${formatQuantity(assessment.centre.z, 'length', job.units)} high`;
 
   return (
@@ -73,56 +86,21 @@ export function Scene({ width = 860, height, selected, subject, onSelect, run }:
         {...hand.handlers}
       >
         <path className="ground" d={`M0 ${w.ground}H${w.width}`} />
-        <g transform={paper(w)}>
-          {order
-            .filter((g) => g.kind === 'vehicle')
-            .map((g) => (
-              <DrawnThing key={g.id} group={g} across={0} up={0} states="" />
-            ))}
-        </g>
-        {job.trailer && <Drawbar w={w} />}
-        {assessment.bays.map((bay) => (
-          <BayShape key={bay.id} bay={bay} view="left" window={w} />
-        ))}
-        <g transform={paper(w)}>
-          {order
-            .filter((g) => g.kind !== 'vehicle')
-            .map((g) => {
-              const thing = things.get(g.id);
-              if (!thing) return <DrawnThing key={g.id} group={g} across={0} up={0} states="" />;
-              const { item, figures } = thing;
-              const [across, up] = moved(g.id);
-              const states = [
-                'item',
-                g.id === selected && 'selected',
-                !figures.present && 'absent',
-                item.seat !== '' && 'seated',
-              ];
-              const mass = formatQuantity(figures.mass, 'mass', job.units);
-              const station = formatQuantity(figures.x - origin, 'length', job.units);
-              return (
-                <DrawnThing
-                  key={g.id}
-                  as="item"
-                  group={g}
-                  across={across}
-                  up={up}
-                  states={states.filter(Boolean).join(' ')}
-                  selected={g.id === selected}
-                  tabStop={g.id === tabStop}
-                  label={`${item.name}, ${mass}, station ${station}${figures.present ? '' : ', not aboard'}`}
-                />
-              );
-            })}
-        </g>
-        <g className="drawn-names" aria-hidden>
-          {groups.map((g) => {
-            // Numbers want a key; here the list beside the drawing has every name.
-            if (!g.label || g.label.lines.length === 0 || g.id === selected) return null;
-            const [across, up] = moved(g.id);
-            return <DrawnName key={g.id} id={g.id} label={g.label} across={across} up={up} w={w} selected={false} />;
-          })}
-        </g>
+        <DrawnThings
+          groups={groups}
+          told={told}
+          moved={moved}
+          selected={selected === undefined ? [] : [selected]}
+          tabStop={tabStop}
+          w={w}
+          as="item"
+          numbers={false}
+        >
+          {job.trailer && <Drawbar w={w} />}
+          {assessment.bays.map((bay) => (
+            <BayShape key={bay.id} bay={bay} view="left" window={w} />
+          ))}
+        </DrawnThings>
         {run && run.path.length > 1 && (
           <path
             className="cable-run"
@@ -156,6 +134,22 @@ const standing = ({ item, figures }: Shown): Box => {
   const b = box(item, figures);
   return { from: { x: b.x, y: 0, z: b.z }, to: { x: b.x + b.length, y: 0, z: b.z + b.height } };
 };
+
+/** A thing that nothing is seen of. */
+const inside = ({ item }: Shown, at: Box | undefined): DrawnGroup => ({
+  id: item.id,
+  name: item.name,
+  kind: 'gear',
+  work: item.work,
+  inside: true,
+  faded: false,
+  opened: false,
+  absent: false,
+  covered: true,
+  rect: { u0: at?.from.x ?? 0, v0: at?.from.z ?? 0, u1: at?.to.x ?? 0, v1: at?.to.z ?? 0 },
+  paths: [],
+  behind: '',
+});
 
 /** The drawbar of a trailer, where one is coupled. */
 function Drawbar({ w }: { w: Window }) {
