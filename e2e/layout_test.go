@@ -59,11 +59,14 @@ func TestACanopyIsLaidOutByMouse(t *testing.T) {
 	p.waitFor("document.querySelector('[data-pad=gross] [data-figure=load]').textContent !== " + quoted(empty))
 	assert.Zero(t, p.count(".part-wrong"))
 
+	behind := field("Behind its front of Chest fridge 60 L on a plain slide")
+	p.waitFor(behind + "?.value === '1020'") // it faces the open side, and stands there
+
 	// Dragged past the front it is called out of its space; undo brings it back.
 	scale := 1.0 / js[float64](p,
 		"(() => { const r = document.querySelector('[data-view=above] .bay-room').getBoundingClientRect(); return 1800 / "+
 			"r.width })()")
-	p.dragPart("above", "fridge-60", -200*scale, 0)
+	p.dragPart("above", "fridge-60", -1220*scale, 0)
 	p.waitText("[data-pad]", "kg")
 	p.see(".part-wrong")
 	p.clickOn("document.querySelector('#bench-tab-findings')")
@@ -72,9 +75,10 @@ func TestACanopyIsLaidOutByMouse(t *testing.T) {
 	p.waitFor("!document.querySelector('.part-wrong')")
 
 	// It snaps to the far wall: dragged to within a few mm it stands flush.
-	p.dragPart("above", "fridge-60", (1800-780)*scale+3, 0)
 	p.clickOn("document.querySelector('#bench-tab-part')")
-	p.waitFor(field("Behind its front of Chest fridge 60 L on a plain slide") + "?.value === '1020'")
+	p.enter("Behind its front of Chest fridge 60 L on a plain slide", "700")
+	p.dragPart("above", "fridge-60", (1020-700)*scale+3, 0)
+	p.waitFor(behind + "?.value === '1020'")
 
 	p.clickOn("document.querySelector('#bench-tab-add')")
 	p.enter("Search components", "1080 × 1200")
@@ -136,8 +140,8 @@ func TestACanopyIsLaidOutByMouse(t *testing.T) {
 	p.press("Put the tape away")
 	p.saved()
 	id := js[string](p, "location.pathname.split('/')[2]")
-	assert.Contains(t, string(s.get("/api/jobs/"+id+"/svg/plan")), "Drawer unit 1080")
-	assert.Contains(t, string(s.get("/api/jobs/"+id+"/dxf/side")), "MODULES")
+	assert.Contains(t, string(s.get("/api/jobs/"+id+"/svg/above")), "Drawer unit 1080")
+	assert.Contains(t, string(s.get("/api/jobs/"+id+"/dxf/left")), "MODULES")
 
 	// The unit becomes a component of the workshop's own, is carried over, and goes.
 	p.clickOn(part("above", "drawers-4"))
@@ -174,12 +178,12 @@ func TestACanopyIsLaidOutByKeyboard(t *testing.T) {
 	p.keys(kb.Enter)
 	name := "Upright fridge 90 L in its surround"
 	behind := field("Behind its front of " + name)
-	p.waitFor(behind + "?.value === '0'")
+	p.waitFor(behind + "?.value === '1260'")
 	p.tabTo(name + ", ")
-	p.keys(kb.ArrowRight)
-	p.keys(kb.ArrowRight, chromedp.ModifierShift)
-	p.keys(kb.ArrowLeft, chromedp.ModifierAlt)
-	p.waitFor(behind + "?.value === '109'")
+	p.keys(kb.ArrowLeft)
+	p.keys(kb.ArrowLeft, chromedp.ModifierShift)
+	p.keys(kb.ArrowRight, chromedp.ModifierAlt)
+	p.waitFor(behind + "?.value === '1151'")
 	p.tabTo("Height of " + name)
 	p.keys("tall" + kb.Enter)
 	p.waitText(".refusal", "Height of "+name)

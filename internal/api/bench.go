@@ -14,6 +14,22 @@ import (
 	"zaino/internal/exchange"
 )
 
+// AddRequest asks for a component of the catalogue in a space.
+type AddRequest struct {
+	Component string     `json:"component" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	Bay       string     `json:"bay" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the space; empty for none"`
+	Anyway    bool       `json:"anyway" doc:"also where it does not fit"`
+	Job       fitout.Job `json:"job"`
+}
+
+type addOutput struct {
+	Body struct {
+		Job      fitout.Job `json:"job"`
+		ID       string     `json:"id" doc:"of the new part"`
+		Proposed []string   `json:"proposed" doc:"what was proposed with it"`
+	}
+}
+
 // BenchRequest is an edit of the bench that derives other values: job in, job
 // out; nothing is saved by it.
 type BenchRequest struct {
@@ -109,6 +125,9 @@ func (h handlers) registerBench(api huma.API) {
 	fix := withJob("fix", http.MethodPost, "/api/fix")
 	huma.Register(api, fix, h.fix)
 	documentBody[FixRequest](api, api.OpenAPI().Paths[fix.Path].Post)
+	add := withJob("add-part", http.MethodPost, "/api/bench/add")
+	huma.Register(api, add, h.addPart)
+	documentBody[AddRequest](api, api.OpenAPI().Paths[add.Path].Post)
 	bench := withJob("edit-bench", http.MethodPost, "/api/bench")
 	huma.Register(api, bench, h.editBench)
 	documentBody[BenchRequest](api, api.OpenAPI().Paths[bench.Path].Post)
@@ -129,6 +148,28 @@ func (h handlers) fix(_ context.Context, in *jobBody) (*jobOutput, error) {
 	}
 	job, err = edit.Apply(&job, components, request.Edits)
 	return &jobOutput{job}, problem(err)
+}
+
+// addPart puts a component into a space, at the first place where it fits.
+func (h handlers) addPart(_ context.Context, in *jobBody) (*addOutput, error) {
+	var request struct {
+		Component string          `json:"component"`
+		Bay       string          `json:"bay"`
+		Anyway    bool            `json:"anyway"`
+		Job       json.RawMessage `json:"job"`
+	}
+	job, err := decodeWithJob(in.RawBody, &request, &request.Job)
+	if err != nil {
+		return nil, err
+	}
+	components, err := h.components()
+	if err != nil {
+		return nil, problem(err)
+	}
+	added, err := edit.Add(&job, components, request.Component, request.Bay, request.Anyway)
+	out := &addOutput{}
+	out.Body.Job, out.Body.ID, out.Body.Proposed = added.Job, added.ID, append([]string{}, added.Proposed...)
+	return out, problem(err)
 }
 
 // components are the workshop's own parts and the generic ones.

@@ -43,8 +43,8 @@ func (b *Bay) rearAt(z float64) float64 {
 	return b.Room.To.X + (b.RearTop-b.Room.To.X)*share
 }
 
-// upright is the largest upright box of a bay.
-func (b *Bay) upright() fitout.Box {
+// Upright is the largest upright box of a bay.
+func (b *Bay) Upright() fitout.Box {
 	room := b.Room
 	room.To.X = min(room.To.X, b.rearAt(room.To.Z))
 	return room

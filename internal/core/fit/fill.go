@@ -16,11 +16,23 @@ import (
 // room, parts and obstacles need be tried; boxes that hold an occupied one are
 // split at it until none does.
 func Remainder(bay *Bay, parts []Part, near fitout.Point, least fitout.Size) (box fitout.Box, ok bool) {
+	most, around := 0.0, false
+	for _, f := range Free(bay, parts, least) {
+		holds := f.Around(fitout.Box{From: near, To: near}) == f
+		if litres := f.Litres(); holds && !around || holds == around && litres > most {
+			box, most, around, ok = f, litres, holds, true
+		}
+	}
+	return box, ok
+}
+
+// Free are all largest empty boxes of a bay that are at least as large as the least size.
+func Free(bay *Bay, parts []Part, least fitout.Size) []fitout.Box {
 	occupied := slices.Clone(bay.Obstacles)
 	for i := range parts {
 		occupied = append(occupied, parts[i].Box)
 	}
-	free := []fitout.Box{bay.upright()}
+	free := []fitout.Box{bay.Upright()}
 	for _, o := range occupied {
 		var next []fitout.Box
 		for _, f := range free {
@@ -28,14 +40,7 @@ func Remainder(bay *Bay, parts []Part, near fitout.Point, least fitout.Size) (bo
 		}
 		free = distinct(next)
 	}
-	most, around := 0.0, false
-	for _, f := range free {
-		holds := f.Around(fitout.Box{From: near, To: near}) == f
-		if litres := f.Litres(); holds && !around || holds == around && litres > most {
-			box, most, around, ok = f, litres, holds, true
-		}
-	}
-	return box, ok
+	return free
 }
 
 // without returns the up to six largest parts of a box that an occupied one

@@ -23,7 +23,7 @@ func restraint(s *Scene) []fitout.Finding {
 	var loose []*Part
 	for i := range s.Parts {
 		p := &s.Parts[i]
-		if p.Kg() < lightest || s.isCarried(p) || p.Traits().OnRoof || p.Item != nil && p.Item.Form == fitout.FormSoft {
+		if !s.MustBeHeld(p) {
 			continue
 		}
 		share, way := mostOf(s.Practice.Restraint)
@@ -75,6 +75,18 @@ func restraint(s *Scene) []fitout.Finding {
 		s.Say.Mass(share*kg), s.more(share*kg))
 	f.Value, f.Limit, f.Margin, f.Unit, f.Source = share*kg, 0, -share*kg, "kg", "practice"
 	return append(found, f)
+}
+
+// MustBeHeld tells whether a part is held against the table at all: what is light, soft,
+// carried by another or bolted to the roof is not.
+func (s *Scene) MustBeHeld(p *Part) bool {
+	return p.Kg() >= lightest && !s.isCarried(p) && !p.Traits().OnRoof && (p.Item == nil || p.Item.Form != fitout.FormSoft)
+}
+
+// Asks is the holding force that the table asks for a part, kg.
+func (s *Scene) Asks(p *Part) float64 {
+	share, _ := mostOf(s.Practice.Restraint)
+	return share * p.Kg()
 }
 
 // mostNamed is how many things a sentence names before it counts the rest.

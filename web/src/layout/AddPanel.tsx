@@ -8,7 +8,6 @@ import { SelectField } from '../components/SelectField';
 import { useSession } from '../document/SessionContext';
 import { formatNumber, formatQuantity } from '../quantity/format';
 import { unitName } from '../quantity/units';
-import { place } from './partEdits';
 import type { Bench } from './useBench';
 
 /** The generic components, to be placed in a space. */
@@ -19,6 +18,8 @@ export function AddPanel({ bench, onAdded }: { bench: Bench; onAdded: () => void
   const [group, setGroup] = useState('');
   const [into, setInto] = useState<string>();
   const [trouble, setTrouble] = useState('');
+  /** What could not be added, and why. */
+  const [refused, setRefused] = useState<{ component: Component; why: string; fits: boolean }>();
   const file = useRef<HTMLInputElement>(null);
   const client = useQueryClient();
   /** Changes the workshop's own components and shows them anew; a refusal is told in the server's words. */
@@ -43,12 +44,30 @@ export function AddPanel({ bench, onAdded }: { bench: Bench; onAdded: () => void
   );
   const bays = assessment?.bays ?? [];
   const target = bays.find((b) => b.id === (into ?? bays[0]?.id));
-  const add = (component: Component) => {
+  const add = async (component: Component, anyway = false) => {
     let id = '';
-    session.edit(`Add ${component.item.name}`, (j) => {
-      id = place(j, component, target && { bay: target.id, box: target.room });
-    });
+    let proposed: string[] = [];
+    try {
+      await session.derive(`Add ${component.item.name}`, async (j) => {
+        const added = await answer(
+          api.POST('/api/bench/add', { body: { component: component.id, bay: target?.id ?? '', anyway, job: j } }),
+        );
+        id = added.id;
+        proposed = added.proposed;
+        return added.job;
+      });
+    } catch (e) {
+      setRefused({
+        component,
+        why: e instanceof Refused ? e.message : 'The server does not answer; nothing was added.',
+        fits: !(e instanceof Refused),
+      });
+      return;
+    }
+    setRefused(undefined);
     bench.setSelected([id]);
+    if (proposed.length > 0)
+      session.tell(`Proposed with it: ${proposed.join(', ')}. Check each before it is built or drilled.`);
     onAdded();
   };
   const size = (c: Component) =>
@@ -83,6 +102,20 @@ export function AddPanel({ bench, onAdded }: { bench: Bench; onAdded: () => void
           onCommit={setGroup}
         />
       </div>
+      {refused && (
+        <div className="refusal" role="alert">
+          <p>{refused.why}</p>
+          {!refused.fits && target && (
+            <button
+              type="button"
+              className="btn btn-sm btn-outline-secondary"
+              onClick={() => void add(refused.component, true)}
+            >
+              Add it anyway
+            </button>
+          )}
+        </div>
+      )}
       {error && (
         <p className="trouble" role="alert">
           The server does not answer; the components appear when it does.
@@ -91,7 +124,7 @@ export function AddPanel({ bench, onAdded }: { bench: Bench; onAdded: () => void
       <ul className="components" aria-label="Components">
         {shown.map((c) => (
           <li key={`${c.own} ${c.id}`} className={c.own ? 'own' : undefined}>
-            <button type="button" onClick={() => add(c)} title={c.why} data-component={c.id}>
+            <button type="button" onClick={() => void add(c)} title={c.why} data-component={c.id}>
               <span>{c.item.name}</span>
               <small className="figure">
                 {size(c)} {unitName('length', job.units)}

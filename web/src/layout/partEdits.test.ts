@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 
-import type { Component, Item, Job } from '../api/types';
-import { align, distribute, duplicate, mirror, place, shift, turn } from './partEdits';
+import type { Item, Job } from '../api/types';
+import { align, distribute, duplicate, mirror, shift, turn } from './partEdits';
 
 const part = (id: string, x: number, y: number, z: number, more: Partial<Item> = {}): Item =>
   ({
@@ -62,25 +62,6 @@ describe('parts on the bench', () => {
     });
     shift(job, ['table'], { x: 100, y: 0, z: 0 });
     expect(at(job, 'table')).toEqual({ x: 2600, y: 0, z: 900 });
-  });
-
-  it('come into the front left corner of a space, on its floor', () => {
-    const job = bench();
-    const component = { item: part('fridge', 0, 0, 0, { bay: '' }) } as unknown as Component;
-    const id = place(job, component, {
-      bay: 'tub',
-      box: { from: { x: 2200, y: -700, z: 850 }, to: { x: 3700, y: 700, z: 1400 } },
-    });
-    expect(at(job, id)).toEqual({ x: 2400, y: -550, z: 950 });
-    expect(job.variants[0]?.items[0]).toMatchObject({ bay: 'tub' });
-    const loose = place(job, component, undefined);
-    expect(at(job, loose), 'without a measured space it stands on the middle of the floor').toEqual({
-      x: 2800,
-      y: 0,
-      z: 900,
-    });
-    expect(loose).not.toBe(id);
-    expect(component.item.at, 'the catalogue stays as it is').toEqual({ x: 0, y: 0, z: 0 });
   });
 
   it('are copied beside themselves, and a copy is not locked', () => {

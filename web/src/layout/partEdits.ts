@@ -1,4 +1,4 @@
-import type { Box, Component, Item, Job, Point } from '../api/types';
+import type { Item, Job, Point } from '../api/types';
 import { chosenVariant } from '../document/SessionContext';
 import { newId } from '../document/things';
 import type { Axis } from './snap';
@@ -23,22 +23,6 @@ export function shift(job: Job, ids: readonly string[], by: Point, stance = ''):
   ids = ids.filter((id) => !elsewhere.some((l) => l.item === id));
   for (const item of movable(job, ids))
     item.at = { x: tenth(item.at.x + by.x), y: tenth(item.at.y + by.y), z: tenth(item.at.z + by.z) };
-}
-
-/** Puts a component of the catalogue into a room: in its front left corner, on its floor, and says under which id. */
-export function place(job: Job, component: Component, room: { bay: string; box: Box } | undefined): string {
-  const variant = chosenVariant(job);
-  const id = newId(variant.items, component.item.id);
-  const { outline, wheelbase } = job.vehicle;
-  const corner = room?.box.from ?? { x: Math.round((outline.headboard + wheelbase) / 2), y: 0, z: outline.floorHeight };
-  const { length, width, height } = component.item.size;
-  const at = {
-    x: tenth(corner.x + length / 2),
-    y: tenth(room ? corner.y + width / 2 : 0),
-    z: tenth(corner.z + height / 2),
-  };
-  variant.items.push({ ...structuredClone(component.item), id, at, bay: room?.bay ?? '' });
-  return id;
 }
 
 export function duplicate(job: Job, ids: readonly string[]): string[] {
