@@ -69,8 +69,8 @@ export function StepCard({ step, bay, number, of, doubts, onGo }: Props) {
         >
           Back
         </button>
-        <button type="button" className="btn btn-primary" disabled={number === of} onClick={next}>
-          Next
+        <button type="button" className="btn btn-primary" onClick={next}>
+          {number === of ? 'Done' : 'Next'}
         </button>
       </div>
       {own.map((f) => (

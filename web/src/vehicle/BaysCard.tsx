@@ -16,11 +16,19 @@ import { useVehicleEdit } from './useVehicleEdit';
 
 /** Kinds that have no walls and no door. */
 const bare: readonly Bay['kind'][] = ['roof', 'rear-wall', 'between-rails'];
+/** Kinds as long as the load space of the body. */
+const onBody: readonly Bay['kind'][] = ['canopy-left', 'canopy-right', 'canopy-rear'];
 /** Kinds with wheel arches to ask for. */
 const arched: readonly Bay['kind'][] = ['tub', 'wagon-cargo'];
 
 function fresh(v: Vehicle, kind: Bay['kind'], name: string): Bay {
   const { outline } = v;
+  // What the body says of it already: how long the load space is, and which half is whose.
+  const known = onBody.includes(kind);
+  const length = known ? Math.max(0, Math.round(v.wheelbase + outline.rearOverhang - outline.headboard)) : 0;
+  const side = kind === 'canopy-left' ? -1 : kind === 'canopy-right' ? 1 : 0;
+  const width = outline.width > 0 ? outline.width : Math.max(v.trackFront, v.trackRear) + 280;
+  const across = side !== 0 && outline.width > 0 ? Math.round(outline.width / 2) : 0;
   const arch = (side: 'left' | 'right') => ({
     id: `arch-${side}`,
     name: `${side === 'left' ? 'Left' : 'Right'} arch`,
@@ -37,16 +45,16 @@ function fresh(v: Vehicle, kind: Bay['kind'], name: string): Bay {
     id: newId(v.bays, kind),
     name,
     kind,
-    at: { x: outline.headboard, y: 0, z: kind === 'roof' ? outline.height : outline.floorHeight },
+    at: { x: outline.headboard, y: (side * width) / 4, z: kind === 'roof' ? outline.height : outline.floorHeight },
     behind: false,
     tiltAlong: 0,
     tiltAcross: 0,
     levelled: false,
-    lengthLeft: 0,
-    lengthRight: 0,
+    lengthLeft: length,
+    lengthRight: length,
     lengthTop: 0,
-    widthFront: 0,
-    widthRear: 0,
+    widthFront: across,
+    widthRear: across,
     betweenArches: 0,
     heightFront: 0,
     heightRear: 0,
