@@ -3,6 +3,7 @@ package e2e
 import (
 	"fmt"
 	"testing"
+	"time"
 
 	"github.com/chromedp/chromedp"
 	"github.com/chromedp/chromedp/kb"
@@ -93,12 +94,10 @@ func TestNoNameLiesOverAnother(t *testing.T) {
 			"Look from above"} {
 			p.press(stand)
 			p.waitFor("document.querySelectorAll('.drawn-names > *').length > 3")
-			js[any](p, "new Promise(r => setTimeout(r, 300))")
 			assert.Empty(t, js[[]string](p, over), "%s, %s", job, stand)
 		}
 		p.visit(s.url + "/jobs/" + job + "/load")
 		p.waitFor("document.querySelectorAll('.drawn-names > *').length > 1")
-		js[any](p, "new Promise(r => setTimeout(r, 300))")
 		assert.Empty(t, js[[]string](p, over), "%s, load", job)
 	}
 }
@@ -135,7 +134,7 @@ func TestWalkingRoundTheFitout(t *testing.T) {
 		for _, dx := range []float64{-10, -40, -90} {
 			p.do(chromedp.MouseEvent("mouseMoved", x+dx, y-dx/4, chromedp.ButtonLeft))
 		}
-		js[any](p, "new Promise(r => setTimeout(r, 400))")
+		time.Sleep(300 * time.Millisecond) // for the figures of a part, if one is in the hand
 		during := p.pad("rear", "load")
 		p.do(chromedp.MouseEvent("mouseReleased", x-90, y+22, chromedp.ButtonLeft))
 		if during != before && js[string](p, name) != "" {
