@@ -93,6 +93,7 @@ func TestNoNameLiesOverAnother(t *testing.T) {
 		for _, stand := range []string{"Three views", "Stand on the left", "Stand on the right", "Stand behind", "Stand ahead",
 			"Look from above"} {
 			p.press(stand)
+			p.waitFor("document.querySelector('[data-view][aria-busy=false]') && !document.querySelector('[data-view][aria-busy=true]')")
 			p.waitFor("document.querySelectorAll('.drawn-names > *').length > 3")
 			assert.Empty(t, js[[]string](p, over), "%s, %s", job, stand)
 		}

@@ -24,6 +24,8 @@ interface Props {
   bench: Bench;
   seeing: Seeing;
   drawn: DrawnView | undefined;
+  /** Another drawing is on its way. */
+  busy: boolean;
   /** Where things stood when they were drawn, and where they stand now. */
   before: ReadonlyMap<string, Box>;
   now: ReadonlyMap<string, Box>;
@@ -102,7 +104,7 @@ export function BenchView({ view, width, height, bench, seeing, drawn, before, n
   const origin = along ? (assessment.datums.find((d) => d.datum === job.datum)?.x ?? 0) : 0;
   const zero = along ? labelOf(datums, job.datum) : 'centre line';
   return (
-    <figure className={`scene view bench-view ${onPick ? 'bench-tape' : ''}`} data-view={view}>
+    <figure className={`scene view bench-view ${onPick ? 'bench-tape' : ''}`} data-view={view} aria-busy={busy}>
       <figcaption>
         <span>{standNames[view]}</span>
         {drawn && <DepthHandle view={view} drawn={drawn} seeing={seeing} units={job.units} />}

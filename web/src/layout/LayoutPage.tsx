@@ -95,6 +95,7 @@ export function LayoutPage() {
       bench={bench}
       seeing={seeing}
       drawn={drawn?.sheet.views.find((v) => v.stand === stand)}
+      busy={drawn?.busy ?? true}
       before={drawn?.boxes ?? standing}
       now={standing}
       onTouch={onTouch}

@@ -11,6 +11,8 @@ export interface Drawn {
   sheet: DrawnSheet;
   /** Where things stood when they were drawn. */
   boxes: ReadonlyMap<string, Box>;
+  /** Another drawing is on its way. */
+  busy: boolean;
 }
 
 interface Question {
@@ -30,13 +32,18 @@ export function useDrawing(
   boxes: ReadonlyMap<string, Box> = nowhere,
 ): Drawn | undefined {
   const { job, dragging } = useSnapshot();
-  const [drawn, setDrawn] = useState<Drawn>();
+  const [drawn, setDrawn] = useState<Omit<Drawn, 'busy'> & { job: Job; asked: string }>();
   const newest = useMemo(
     () =>
       new Newest<Question, DrawnSheet>(
         (q) => answer(api.POST('/api/drawing', { body: { job: shownOnly(q.job), wish: q.wish } })),
         (q, sheet) =>
-          setDrawn((before) => ({ sheet: before ? replaceEqualDeep(before.sheet, sheet) : sheet, boxes: q.boxes })),
+          setDrawn((before) => ({
+            sheet: before ? replaceEqualDeep(before.sheet, sheet) : sheet,
+            boxes: q.boxes,
+            job: q.job,
+            asked: JSON.stringify(q.wish),
+          })),
         () => undefined, // the assessment of the same job tells why
       ),
     [],
@@ -47,5 +54,5 @@ export function useDrawing(
     // boxes and wish follow from the job and from asked.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [job, asked, dragging, newest]);
-  return drawn;
+  return useMemo(() => drawn && { ...drawn, busy: drawn.job !== job || drawn.asked !== asked }, [drawn, job, asked]);
 }
