@@ -37,7 +37,20 @@ interface Props {
 }
 
 /** One view of the bench: to scale, with the same parts chosen in all. */
-export function BenchView({ view, width, height, bench, seeing, drawn, before, now, onTouch, onPick, tape }: Props) {
+export function BenchView({
+  view,
+  width,
+  height,
+  bench,
+  seeing,
+  drawn,
+  busy,
+  before,
+  now,
+  onTouch,
+  onPick,
+  tape,
+}: Props) {
   const svg = useRef<SVGSVGElement>(null);
   const { job, assessment, sight, parts, selected } = bench;
   const w = useMemo(() => sight && windowOf(view, sight, { width, height }), [view, sight, width, height]);
