@@ -4,6 +4,8 @@ import (
 	"context"
 	"encoding/json"
 	"net/http"
+	"strings"
+	"time"
 
 	"github.com/danielgtaylor/huma/v2"
 
@@ -27,6 +29,17 @@ type ModelRequest struct {
 	Focus  string     `json:"focus" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"before what the person stands"`
 	Person string     `json:"person" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of a traveller who stands there; empty for nobody"`
 	Job    fitout.Job `json:"job"`
+}
+
+// sheetInput asks for a drawing sheet of a job.
+type sheetInput struct {
+	JobID
+	Paper  exchange.Paper `query:"paper" enum:"a4,a3,letter" default:"a4"`
+	Views  string         `query:"views" maxLength:"60" doc:"stands with commas between; empty: from the left, behind and above"`
+	Focus  string         `query:"focus" maxLength:"64" doc:"id of a space or a part; empty for all"`
+	Stance string         `query:"stance" maxLength:"64" doc:"id of a stance; empty for the road"`
+	Scale  float64        `query:"scale" minimum:"0" maximum:"1000" doc:"1 : so many; 0 for the largest that goes on the paper"`
+	Who    string         `query:"who" maxLength:"60" doc:"who drew it"`
 }
 
 type drawingOutput struct{ Body draw.DrawnSheet }
@@ -65,6 +78,20 @@ func (h handlers) registerDrawing(api huma.API) {
 		return &fileOutput{ContentType: glbType, ContentDisposition: "inline", Body: glb}, problem(err)
 	})
 	documentBody[ModelRequest](api, api.OpenAPI().Paths[model.Path].Post)
+	huma.Register(api, operation("sheet-pdf", http.MethodGet, "/api/jobs/{id}/sheet.pdf"),
+		func(_ context.Context, in *sheetInput) (*fileOutput, error) {
+			wish := exchange.SheetWish{Paper: in.Paper, Focus: in.Focus, Stance: in.Stance, Scale: in.Scale, Who: in.Who,
+				Date: time.Now().Format(time.DateOnly)}
+			for _, view := range strings.FieldsFunc(in.Views, func(r rune) bool { return r == ',' }) {
+				wish.Stands = append(wish.Stands, draw.Stand(view))
+			}
+			if len(wish.Stands) > len(draw.Stands) {
+				return nil, huma.Error422UnprocessableEntity("views: more than five were given; accepted are up to five.")
+			}
+			return h.file(in.ID, "-sheet.pdf", "application/pdf", func(j *fitout.Job) ([]byte, error) {
+				return exchange.WriteSheetPDF(j, &wish)
+			})
+		})
 	huma.Register(api, operation("model-glb", http.MethodGet, "/api/jobs/{id}/model.glb"),
 		func(_ context.Context, in *JobID) (*fileOutput, error) {
 			return h.file(in.ID, ".glb", glbType, exchange.WriteGLB)

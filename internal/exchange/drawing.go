@@ -5,7 +5,6 @@ import (
 
 	"zaino/internal/core/draw"
 	"zaino/internal/core/fitout"
-	"zaino/internal/core/module"
 	"zaino/internal/core/plan"
 	"zaino/internal/core/quantity"
 	"zaino/internal/core/shape"
@@ -44,6 +43,7 @@ type drawing struct {
 	lines  []line
 	labels []label
 	taken  []draw.Rect // by what is written
+	letter float64     // height of letters, mm of the vehicle
 }
 
 // textHeight is how high letters stand, mm of the vehicle: 2.5 on paper at 1:10.
@@ -55,16 +55,36 @@ func drawn(j *fitout.Job, stand draw.Stand) drawing {
 	p := plan.Of(j)
 	wish := draw.DrawingWish{People: true}
 	scene := draw.SceneOf(p, "", nil)
-	d := drawing{title: fmt.Sprintf("%s, %s", j.Name, lowered(stand)), look: scene.Fit(stand, &wish, textHeight/11, 70)}
-	wish.Looks = []draw.Look{d.look}
-	sheet := scene.Draw(&wish)
-	d.view, d.key = sheet.Views[0], sheet.Key
-	d.named()
-	system := quantity.System(j.Units)
+	wish.Looks = []draw.Look{scene.Fit(stand, &wish, textHeight/11, 70)}
+	return sketched(p, scene, &wish, textHeight)[0]
+}
+
+// sketched makes the drawings of what is wished, with letters of a height in mm of the vehicle;
+// the key is the first one's.
+func sketched(p *plan.Plan, scene *draw.Scene, wish *draw.DrawingWish, letter float64) []drawing {
+	sheet := scene.Draw(wish)
+	all := make([]drawing, len(wish.Looks))
+	for i := range all {
+		d := &all[i]
+		stand := wish.Looks[i].Stand
+		d.title = fmt.Sprintf("%s, %s", p.Given.Name, lowered(stand))
+		d.look, d.view, d.letter = wish.Looks[i], sheet.Views[i], letter
+		d.named()
+		d.measured(p, wish, stand)
+	}
+	all[0].key = sheet.Key
+	return all
+}
+
+// measured draws the spaces with their measures, and those of the modules that have room for
+// them.
+func (d *drawing) measured(p *plan.Plan, wish *draw.DrawingWish, stand draw.Stand) {
+	system := quantity.System(p.Given.Units)
 	measure := func(mm float64) string { return quantity.Format(mm, quantity.Length, system) }
+	far := d.letter / textHeight
 	for i := range p.Vehicle.Bays {
 		b := p.Vehicle.Bays[i]
-		if space.RoomOf(&b).Length == 0 || space.RoomOf(&b).Width == 0 {
+		if space.RoomOf(&b).Length == 0 || space.RoomOf(&b).Width == 0 || wish.Focus != "" && wish.Focus != b.ID {
 			continue
 		}
 		outline := bayOutline(&b, stand)
@@ -72,19 +92,18 @@ func drawn(j *fitout.Job, stand draw.Stand) drawing {
 		for k := range b.Obstacles {
 			d.polygon(layerSpaces, corners(stand, space.Stands(&b, &b.Obstacles[k])))
 		}
-		d.measures(outline, measure, 60, 110, 160, -18)
+		d.measures(outline, measure, 60*far, 110*far, 160*far, -18*far)
+	}
+	shown := map[string]bool{}
+	for i := range d.view.Groups {
+		g := &d.view.Groups[i]
+		shown[g.ID] = !g.Covered && !g.Faded
 	}
 	for i := range p.Items {
-		if item := &p.Items[i]; item.Module != nil && item.Seat == "" {
-			d.measures(corners(stand, item.Box()), measure, -18)
-			for _, c := range module.Cells(item) {
-				if o := corners(stand, c.Outer); c.Cover {
-					d.polygon(layerSpaces, o)
-				}
-			}
+		if item := &p.Items[i]; item.Module != nil && item.Seat == "" && shown[item.ID] {
+			d.measures(corners(stand, item.Box()), measure, -18*far)
 		}
 	}
-	return d
 }
 
 func lowered(stand draw.Stand) string { return "from" + stand.Title()[len("From"):] }
@@ -141,14 +160,14 @@ func (d *drawing) measures(corners []shape.Flat, text func(float64) string, offs
 	for _, c := range corners {
 		low, high = shape.Flat{U: min(low.U, c.U), V: min(low.V, c.V)}, shape.Flat{U: max(high.U, c.U), V: max(high.V, c.V)}
 	}
-	const tick = 10
+	tick := d.letter * 0.4
 	mark := func(u0, v0, u1, v1 float64) {
 		d.lines = append(d.lines, line{layerMeasures, shape.Flat{U: u0, V: v0}, shape.Flat{U: u1, V: v1}})
 	}
 	if w := high.U - low.U; w > 0 {
 		for _, off := range offs {
 			y := low.V - off
-			if d.write(layerMeasures, shape.Flat{U: (low.U + high.U) / 2, V: y + textHeight*0.8}, text(w), w) {
+			if d.write(layerMeasures, shape.Flat{U: (low.U + high.U) / 2, V: y + d.letter*0.8}, text(w), w) {
 				mark(low.U, y, high.U, y)
 				mark(low.U, y-tick, low.U, y+tick)
 				mark(high.U, y-tick, high.U, y+tick)
@@ -159,8 +178,8 @@ func (d *drawing) measures(corners []shape.Flat, text func(float64) string, offs
 	if h := high.V - low.V; h > 0 {
 		for _, off := range offs {
 			x := high.U + off
-			wide := draw.Wide(text(h), textHeight)
-			beside := wide/2 + textHeight/2
+			wide := draw.Wide(text(h), d.letter)
+			beside := wide/2 + d.letter/2
 			room := 1e9
 			if off < 0 {
 				beside, room = -beside, high.U-low.U
@@ -178,8 +197,8 @@ func (d *drawing) measures(corners []shape.Flat, text func(float64) string, offs
 // write writes a text about a place, where it lies over no other and is no wider than its
 // room, mm.
 func (d *drawing) write(l layer, at shape.Flat, text string, room float64) bool {
-	half := draw.Wide(text, textHeight)/2 + 4
-	r := draw.Rect{U0: at.U - half, V0: at.V - textHeight*0.6, U1: at.U + half, V1: at.V + textHeight*0.6}
+	half := draw.Wide(text, d.letter)/2 + 4
+	r := draw.Rect{U0: at.U - half, V0: at.V - d.letter*0.6, U1: at.U + half, V1: at.V + d.letter*0.6}
 	if 2*half > room {
 		return false
 	}

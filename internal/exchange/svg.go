@@ -57,7 +57,11 @@ func WriteSVG(j *fitout.Job, stand draw.Stand) ([]byte, error) {
 				if p.Thin {
 					thin = ` stroke-width="1.5"`
 				}
-				fmt.Fprintf(&out, `<path fill="%s"%s d="%s"/>`+"\n", tones[p.Tone], thin, p.D)
+				fill := tones[p.Tone]
+				if g.Absent {
+					fill = "none"
+				}
+				fmt.Fprintf(&out, `<path fill="%s"%s d="%s"/>`+"\n", fill, thin, p.D)
 			}
 			if g.Behind != "" {
 				fmt.Fprintf(&out, `<path fill="none" stroke-width="2" stroke-dasharray="12 8" d="%s"/>`+"\n", g.Behind)
@@ -100,6 +104,9 @@ func WriteSVG(j *fitout.Job, stand draw.Stand) ([]byte, error) {
 // workLine is the line by which a drawing tells who makes a thing: thin for what is there
 // already, dashed for later, dash and dot for others.
 func workLine(g *draw.DrawnGroup) string {
+	if g.Absent { // not aboard in the state shown: dotted, and one looks through it
+		return ` stroke-width="1.5" stroke-dasharray="4 10"`
+	}
 	switch g.Work {
 	case fitout.WorkExisting:
 		return ` stroke-width="1.5"`

@@ -202,3 +202,16 @@ func figure(d []byte, mm float64) []byte {
 	}
 	return strconv.AppendFloat(d, float64(tenths)/10, 'f', 1, 64)
 }
+
+// Solids draws solids by themselves from a stand, and tells the rectangle that they take.
+func Solids(stand Stand, solids []shape.Prism) ([]DrawnPath, Rect) {
+	faces := stand.flatten(solids, nil)
+	if len(faces) == 0 {
+		return []DrawnPath{}, Rect{}
+	}
+	r := faces[0].rect
+	for i := range faces {
+		r = r.around(faces[i].rect)
+	}
+	return paths(faces), r
+}

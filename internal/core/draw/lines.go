@@ -122,3 +122,20 @@ func uncovered(a, b shape.Flat, over []Rect) []Line {
 	}
 	return all
 }
+
+// Face is a face of a group as it is seen.
+type Face struct {
+	Points    []shape.Flat // mm across and up
+	Tone      shape.Tone
+	Thin, Cut bool
+}
+
+// Faces are the faces of a group, what is far first.
+func (g *DrawnGroup) Faces() []Face {
+	all := make([]Face, len(g.faces))
+	for i := range g.faces {
+		f := &g.faces[i]
+		all[i] = Face{f.points, f.tone, f.thin, f.cut}
+	}
+	return all
+}

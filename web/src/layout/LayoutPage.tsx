@@ -108,6 +108,7 @@ export function LayoutPage() {
       <div className="bench">
         <Toolbar
           bench={bench}
+          seeing={seeing}
           taping={tape !== undefined}
           onTape={() => setTape(tape ? undefined : [])}
           onSweep={() => setPlaying(true)}

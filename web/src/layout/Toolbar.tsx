@@ -1,15 +1,16 @@
-import { download } from '../document/download';
 import { useSession } from '../document/SessionContext';
 import { removeItem } from '../load/itemEdits';
 import { align, distribute, duplicate, mirror, turn } from './partEdits';
 import { partIn } from './parts';
-import { standNames } from '../scene/projection';
+import { TakeAlong } from './TakeAlong';
+import type { Seeing } from './useSeeing';
 import type { Axis } from './snap';
 import type { Bench } from './useBench';
 import { zoom } from './window';
 
 interface Props {
   bench: Bench;
+  seeing: Seeing;
   taping: boolean;
   onTape: () => void;
   onSweep: () => void;
@@ -25,15 +26,8 @@ const aligns: { axis: Axis; to: 'low' | 'middle' | 'high'; label: string }[] = [
   { axis: 'z', to: 'high', label: 'Tops' },
 ];
 
-const drawings = (['left', 'right', 'behind', 'ahead', 'above'] as const).flatMap((view) =>
-  (['svg', 'dxf'] as const).map((format) => ({
-    path: `${format}/${view}`,
-    label: `${standNames[view]}, ${format.toUpperCase()}`,
-  })),
-);
-
 /** What can be done with the parts that are chosen, and with the view. */
-export function Toolbar({ bench, taping, onTape, onSweep }: Props) {
+export function Toolbar({ bench, seeing, taping, onTape, onSweep }: Props) {
   const session = useSession();
   const { all, selected, setSelected, open, setOpen, hidden, setHidden, sight, setSight } = bench;
   const chosen = all.filter((p) => selected.includes(p.item.id));
@@ -165,19 +159,7 @@ export function Toolbar({ bench, taping, onTape, onSweep }: Props) {
       </select>
       <span className="tool-gap" />
       {button(taping ? 'Put the tape away' : 'Measure between two faces', 'bi-rulers', onTape, false, taping)}
-      <select
-        className="form-select form-select-sm"
-        aria-label="Save a drawing"
-        value=""
-        onChange={(event) => void download(session, `/api/jobs/${bench.job.id}/${event.target.value}`)}
-      >
-        <option value="">Draw</option>
-        {drawings.map((d) => (
-          <option key={d.path} value={d.path}>
-            {d.label}
-          </option>
-        ))}
-      </select>
+      <TakeAlong bench={bench} seeing={seeing} />
       {button('Nearer', 'bi-zoom-in', () => sight && setSight(zoom(sight, 1.3)))}
       {button('Farther', 'bi-zoom-out', () => sight && setSight(zoom(sight, 1 / 1.3)))}
       {button('All spaces in sight', 'bi-arrows-fullscreen', bench.fit)}
