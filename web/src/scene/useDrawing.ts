@@ -25,13 +25,16 @@ const nowhere: ReadonlyMap<string, Box> = new Map();
 
 /**
  * The drawing of the job as the core makes it. While something is in the hand the last one
- * stays, and what was moved is shown where it is by its offset from boxes.
+ * stays, and what was moved is shown where it is by its offset from boxes. Of another job
+ * than the one that is open, where it is given.
  */
 export function useDrawing(
   wish: DrawingWish | undefined,
   boxes: ReadonlyMap<string, Box> = nowhere,
+  of?: Job,
 ): Drawn | undefined {
-  const { job, dragging } = useSnapshot();
+  const { job: open, dragging } = useSnapshot();
+  const job = of ?? open;
   const [drawn, setDrawn] = useState<Omit<Drawn, 'busy'> & { job: Job; asked: string }>();
   const newest = useMemo(
     () =>

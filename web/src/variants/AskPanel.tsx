@@ -136,7 +136,12 @@ export function AskPanel() {
           return (
             <article key={name} className="proposal" data-proposal={name} aria-label={name}>
               <h3>{name}</h3>
-              <VariantPicture parts={proposal.figures.parts} label={name} />
+              <VariantPicture
+                job={proposal.job}
+                variant={proposal.job.chosen}
+                parts={proposal.figures.parts}
+                label={name}
+              />
               <p>{proposal.sentence}</p>
               <p className="hint">
                 {proposal.figures.pads

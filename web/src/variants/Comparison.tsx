@@ -113,7 +113,7 @@ export function Comparison({ figures, job, onEdit, onAdopt, onRemove }: Props) {
       </thead>
       <tbody>
         {head('Pictures', (f, v) => (
-          <VariantPicture parts={f.parts} label={v.name} />
+          <VariantPicture job={job} variant={v.id} parts={f.parts} label={v.name} />
         ))}
         {rows.map((row) => (
           <tr key={row.label}>

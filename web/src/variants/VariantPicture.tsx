@@ -1,64 +1,103 @@
-import type { VariantFigures } from '../api/types';
+import { useMemo } from 'react';
+
+import type { DrawingWish, Job, VariantFigures } from '../api/types';
 import { useSnapshot } from '../document/SessionContext';
 import { BayShape } from '../scene/BayShape';
-import { drawX, drawY } from '../scene/geometry';
-import { flat, project, type Stand } from '../scene/projection';
+import { DrawnThing, paper } from '../scene/DrawnThing';
+import { project, standNames, type Stand } from '../scene/projection';
+import { useDrawing } from '../scene/useDrawing';
 
-const views: Stand[] = ['left', 'above'];
+const stands: Stand[] = ['left', 'above'];
 const WIDTH = 260;
 const HEIGHT = 120;
 const EDGE = 6;
 
 /** The load space of a variant, from the left and from above; what differs is marked by its edge. */
-export function VariantPicture({ parts, label }: { parts: VariantFigures['parts']; label: string }) {
+export function VariantPicture({
+  job,
+  variant,
+  parts,
+  label,
+}: {
+  job: Job;
+  /** Id of one of its variants. */
+  variant: string;
+  parts: VariantFigures['parts'];
+  label: string;
+}) {
   const { assessment } = useSnapshot();
-  if (!assessment) return null;
+  const of = useMemo(() => (job.chosen === variant ? job : { ...job, chosen: variant }), [job, variant]);
   // The rooms with walls that something stands in set the size; what stands out of them is cut off at the edge.
-  const bays = assessment.bays.filter((b) => b.box.length > 0 && b.box.height > 0 && b.load > 0);
-  const boxes = bays.map((b) => b.room);
+  const bays = assessment?.bays.filter((b) => b.box.length > 0 && b.box.height > 0 && b.load > 0) ?? [];
+  const windowOf = (stand: Stand) => {
+    const corners = bays.flatMap((b) => [project(stand, b.room.from), project(stand, b.room.to)]);
+    const u = corners.map(([x]) => x);
+    const v = corners.map(([, y]) => y);
+    const [left, right, low, high] = [Math.min(...u), Math.max(...u), Math.min(...v), Math.max(...v)];
+    const scale = Math.max((right - left) / (WIDTH - 2 * EDGE), (high - low) / (HEIGHT - 2 * EDGE));
+    return {
+      from: (left + right) / 2 - (WIDTH / 2) * scale,
+      scale,
+      width: WIDTH,
+      height: HEIGHT,
+      ground: HEIGHT / 2 + (low + high) / 2 / scale,
+    };
+  };
+  const modules = new Set(parts.map((p) => p.id));
+  const wish: DrawingWish = {
+    // Names stand in the table; the picture has none.
+    looks: stands.map((stand) => ({
+      stand,
+      slice: false,
+      plane: 0,
+      width: WIDTH,
+      height: HEIGHT,
+      from: 0,
+      ground: 0,
+      scale: 0,
+      foot: 0,
+    })),
+    stance: '',
+    open: [],
+    focus: '',
+    only: false,
+    gear: false,
+    people: false,
+    hidden: [],
+    person: '',
+  };
+  const drawn = useDrawing(wish, undefined, of);
+  const differs = useMemo(() => new Set(parts.filter((p) => p.change !== '').map((p) => p.id)), [parts]);
+  if (!assessment || bays.length === 0) return null;
   return (
-    <div className="variant-pictures">
-      {views.map((view) => {
-        const corners = boxes.flatMap((b) => [project(view, b.from), project(view, b.to)]);
-        const u = corners.map(([x]) => x);
-        const v = corners.map(([, y]) => y);
-        const [left, right, low, high] = [Math.min(...u), Math.max(...u), Math.min(...v), Math.max(...v)];
-        const scale = Math.max((right - left) / (WIDTH - 2 * EDGE), (high - low) / (HEIGHT - 2 * EDGE));
-        const w = {
-          from: (left + right) / 2 - (WIDTH / 2) * scale,
-          scale,
-          width: WIDTH,
-          height: HEIGHT,
-          ground: HEIGHT / 2 + (low + high) / 2 / scale,
-        };
+    <div className="variant-pictures" data-picture={variant}>
+      {stands.map((stand) => {
+        const w = windowOf(stand);
+        const groups = drawn?.sheet.views.find((v) => v.stand === stand)?.groups.filter((g) => modules.has(g.id)) ?? [];
         return (
           <svg
-            key={view}
+            key={stand}
             className="scene"
             viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
             role="img"
-            aria-label={`${label}, ${view === 'left' ? 'from the left' : 'from above'}, to scale`}
+            aria-label={`${label}, ${standNames[stand].toLowerCase()}, to scale`}
           >
             {bays.map((bay) => (
-              <BayShape key={bay.id} bay={bay} view={view} window={w} />
+              <BayShape key={bay.id} bay={bay} view={stand} window={w} />
             ))}
-            {[...parts]
-              .sort((a, b) => Number(a.change !== '') - Number(b.change !== ''))
-              .map((p) => {
-                const f = flat(view, p.box.from, p.box.to);
-                return (
-                  <rect
-                    key={p.id}
-                    className={`variant-part ${p.change === '' ? '' : 'variant-differs'}`}
-                    x={drawX(w, f.u)}
-                    y={drawY(w, f.v + f.height)}
-                    width={Math.max(2, f.width / w.scale)}
-                    height={Math.max(2, f.height / w.scale)}
-                  >
-                    <title>{p.name}</title>
-                  </rect>
-                );
-              })}
+            <g transform={paper(w)}>
+              {[...groups]
+                .sort((a, b) => Number(differs.has(a.id)) - Number(differs.has(b.id)))
+                .map((g) => (
+                  <DrawnThing
+                    key={g.id}
+                    group={g}
+                    across={0}
+                    up={0}
+                    states={`variant-part ${differs.has(g.id) ? 'variant-differs' : ''}`}
+                  />
+                ))}
+            </g>
           </svg>
         );
       })}
