@@ -6,6 +6,7 @@ import (
 	"os"
 	"path/filepath"
 	"testing"
+	"time"
 
 	"github.com/chromedp/chromedp"
 	"github.com/stretchr/testify/assert"
@@ -32,9 +33,6 @@ func TestScreenshots(t *testing.T) {
 			p.clickOn("document.querySelector('[data-row=folded-raft] th')")
 			js[any](p, "document.activeElement.blur()")
 		}},
-		{"state", "/jobs/sound-recordist/load", "[data-row]", func(p *page) {
-			p.clickOn("document.querySelector('#side-tab-state')")
-		}},
 		{"brief", "/jobs/river-gauging/brief", "[data-implied]", nil},
 		{"ways", "/jobs/sound-recordist/brief/ways", "[data-school=fridge]", func(p *page) {
 			js[any](p, "document.querySelector('[data-school=fridge]').scrollIntoView(); "+
@@ -57,11 +55,19 @@ func TestScreenshots(t *testing.T) {
 			p.see("[data-open]")
 			js[any](p, "document.activeElement.blur()")
 		}},
-		{"finding", "/jobs/river-gauging/layout", "[data-component]", func(p *page) {
-			p.clickOn("document.querySelector('#bench-tab-findings')")
-			p.press("Rim of sample fridge")
-			p.see("[data-view=left] .measures path")
-			js[any](p, "document.querySelector('[data-rule=rim-height]').scrollIntoView(); document.activeElement.blur()")
+		{"focus", "/jobs/river-gauging/layout", "[data-part=drawer-unit-left]", func(p *page) {
+			p.choose("Stand before a space", "Canopy, left side")
+			p.waitFor("document.querySelectorAll('[data-view]').length === 1")
+			p.see("[data-view][aria-busy=false]")
+			js[any](p, "document.activeElement.blur()")
+		}},
+		{"round", "/jobs/river-gauging/layout", "[data-part=drawer-unit-left]", func(p *page) {
+			p.press("Walk round it")
+			p.waitFor("Number(document.querySelector('.round')?.dataset.loaded) > 0")
+			p.choose("In focus", "Canopy, left side")
+			p.press("Open everything")
+			time.Sleep(2 * time.Second) // what opens has come out
+			js[any](p, "document.activeElement.blur()")
 		}},
 		{"variants", "/jobs/river-gauging/layout/variants", ".comparison th[data-variant]", nil},
 		{"cases", "/jobs/river-gauging/load/cases", "[data-case=leaving]", nil},
