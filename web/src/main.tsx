@@ -9,6 +9,7 @@ import './styles/frame.css';
 import './styles/pads.css';
 import './styles/scene.css';
 import './styles/drawn.css';
+import './styles/round.css';
 import './styles/sheets.css';
 import './styles/findings.css';
 import './styles/load.css';

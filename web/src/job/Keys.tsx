@@ -14,6 +14,11 @@ const keys: [string, string][] = [
   ['Delete', 'On the bench: remove what is chosen; undo brings it back'],
   ['Ctrl+A', 'On the bench: choose everything'],
   ['← →', 'On hours of power: begin or end ten minutes earlier or later; one with Alt, an hour with Shift'],
+  [
+    '← →',
+    'On the depth of a view, or on its cut in another one: cut 10 mm deeper or less; the cut goes 100 with Shift',
+  ],
+  ['Arrows', 'In the round: turn; with Shift push, + and − come nearer and go back, . and , choose a part'],
   ['Double click', 'On hours of power: add an hour there'],
   ['Enter', 'Make what was typed; on the measuring sheet, go on to the next measure'],
   ['Esc', 'Put back what was typed; let go of what is dragged'],
