@@ -1,6 +1,7 @@
 package draw_test
 
 import (
+	"fmt"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -130,4 +131,32 @@ func BenchmarkThreeViewsOf200Modules(b *testing.B) {
 	}
 }
 
-var _ = fitout.FaceRear
+// What is asked a drawing of thousands of things does not stall: they are named or numbered
+// where there is room, and none over another.
+func TestThousandsOfThingsAreDrawn(t *testing.T) {
+	jobs, err := demo.Jobs()
+	require.NoError(t, err)
+	j := jobs[0]
+	v := j.ChosenVariant()
+	v.Items = append([]fitout.Item{}, v.Items...)
+	for i := range 1900 {
+		item := v.Items[i%40]
+		item.ID, item.In, item.Seat = fmt.Sprint("more-", i), nil, ""
+		item.At = fitout.Point{X: 2200 + float64(i%60)*31, Y: -800 + float64(i/60%20)*80, Z: 900 + float64(i/1200)*300}
+		item.Size = fitout.Size{Length: 90, Width: 70, Height: 60}
+		v.Items = append(v.Items, item)
+	}
+	w := draw.DrawingWish{Looks: looks(820, 420)[:3], Gear: true}
+	sheet := draw.Of(plan.Of(&j), &w)
+	for n := range sheet.Views {
+		all := written(&sheet.Views[n], &w.Looks[n])
+		assert.Greater(t, len(all), 20)
+		for id, r := range all {
+			for other, o := range all {
+				if id < other && r.over(o) {
+					t.Errorf("%s lies over %s", id, other)
+				}
+			}
+		}
+	}
+}

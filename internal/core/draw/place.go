@@ -7,6 +7,10 @@ import (
 	"strings"
 )
 
+// manyNames is above how many names fewer places are tried for each, so that a drawing of
+// thousands of things still comes at once.
+const manyNames = 400
+
 // Letters of the drawings, in units of the paper.
 const (
 	letterHigh = 11.0
@@ -21,6 +25,7 @@ type placer struct {
 	look   *Look
 	paper  Rect
 	taken  []Rect
+	tries  int // places along each side that are tried for a name
 }
 
 // place gives every module and thing that is seen its name where there is room for it, never
@@ -33,6 +38,10 @@ func place(groups []DrawnGroup, look *Look) {
 		if (g.Kind == OfModule || g.Kind == OfGear) && !g.Faded && p.told(g) {
 			named = append(named, i)
 		}
+	}
+	p.tries = 9
+	if len(named) > manyNames {
+		p.tries = 2
 	}
 	// What is small has the least choice.
 	slices.SortStableFunc(named, func(a, b int) int {
@@ -75,15 +84,9 @@ func (p *placer) free(i int, r Rect) bool {
 	if slices.ContainsFunc(p.taken, r.over) || !r.within(p.paper) {
 		return false
 	}
-	for k := i + 1; k < len(p.groups); k++ {
-		g := &p.groups[k]
-		if g.Faded || !p.onSheet(g.Rect).over(r) {
-			continue
-		}
-		for _, screen := range g.screens {
-			if p.onSheet(screen).over(r) {
-				return false
-			}
+	for _, screen := range p.groups[i].over {
+		if p.onSheet(screen).over(r) {
+			return false
 		}
 	}
 	return true
@@ -154,7 +157,7 @@ func (p *placer) spot(i int, room Rect, wide, high float64) (Rect, bool) {
 	if top < low || right < left {
 		return Rect{}, false
 	}
-	down, along := steps(top-low, 9), steps(right-left, 9)
+	down, along := steps(top-low, 9, p.tries), steps(right-left, 9, p.tries)
 	for k := range down {
 		for n := range along {
 			y, x := top-(top-low)*share(k, down), left+(right-left)*share(n, along)
@@ -166,8 +169,8 @@ func (p *placer) spot(i int, room Rect, wide, high float64) (Rect, bool) {
 	return Rect{}, false
 }
 
-// steps is how many places along a room are tried: one each so far, nine at most.
-func steps(room, each float64) int { return min(9, 1+int(room/each)) }
+// steps is how many places along a room are tried: one each so far, so many at most.
+func steps(room, each float64, most int) int { return min(most, 1+int(room/each)) }
 
 func share(k, of int) float64 {
 	if of < 2 {
@@ -240,12 +243,9 @@ func (p *placer) seen(i int) [][]float64 {
 		if !slices.ContainsFunc(g.own, dot.within) {
 			return
 		}
-		for o := i + 1; o < len(p.groups); o++ {
-			if slices.ContainsFunc(p.groups[o].screens, dot.within) {
-				return
-			}
+		if !slices.ContainsFunc(g.over, dot.within) {
+			all = append(all, []float64{u, v})
 		}
-		all = append(all, []float64{u, v})
 	}
 	for k := range n {
 		for m := range n {

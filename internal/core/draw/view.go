@@ -56,6 +56,7 @@ type DrawnGroup struct {
 	number    int
 	screens   []Rect // what of it cannot be seen through
 	own       []Rect // all that is seen of it, near last
+	over      []Rect // screens of nearer things that lie over it
 	faces     []face
 }
 
@@ -273,7 +274,7 @@ func behind(groups []DrawnGroup) {
 				}
 			}
 		}
-		if len(nearer) == 0 {
+		if g.over = nearer; len(nearer) == 0 {
 			continue
 		}
 		r := g.Rect
