@@ -1,6 +1,7 @@
 package e2e
 
 import (
+	"encoding/json"
 	"fmt"
 	"os"
 	"path/filepath"
@@ -10,6 +11,9 @@ import (
 	"github.com/chromedp/chromedp/kb"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
+
+	"zaino/internal/core/assess"
+	"zaino/internal/core/fitout"
 )
 
 // measuredCanopy is a server with one job: a ute whose canopy is measured, empty.
@@ -248,4 +252,59 @@ func TestWhatHangsOnASize(t *testing.T) {
 	p.saved()
 	assert.Contains(t, string(s.get(js[string](p,
 		"location.pathname.replace('/jobs/', '/api/jobs/').replace('/layout', '/export')"))), `"kind": "drawers"`)
+}
+
+// TestANewcomersCanopy makes a job from nothing, measures both sides of a canopy, and puts ten
+// parts of the catalogue in: each faces its side, and nothing is found about any of them; one
+// that does not fit says how much it lacks.
+func TestANewcomersCanopy(t *testing.T) {
+	s := start(t, "serve", t.TempDir()+"/jobs.db", "127.0.0.1:0")
+	p := open(t, s.url)
+	p.choose("Vehicle to start from", "Dual-cab with tray")
+	p.enter("Name of the new job", "First canopy")
+	p.waitText(".implied", "Say who travels")
+	p.stage("Vehicle")
+	p.sheet("Space")
+	for _, side := range []string{"left", "right"} {
+		p.choose("Kind of space", "Canopy, "+side+" side")
+		p.press("Add space")
+		p.waitFor("document.querySelector('[data-bay-shape], .one-bay') !== null")
+		p.click(".one-bay .btn-primary")
+		for _, m := range [][2]string{{"lengthLeft", "1900"}, {"lengthRight", "1900"}, {"widthFront", "800"},
+			{"widthRear", "800"}, {"heightFront", "900"}, {"heightRear", "900"}, {"opening/width", "1880"}, {"opening/height", "880"}} {
+			p.click("[data-step='" + m[0] + "']")
+			p.reads(m[0], m[1])
+		}
+		p.saved()
+		p.press("Back to all spaces")
+	}
+	p.stage("Layout")
+	p.see("[data-component]")
+	for _, part := range [][2]string{{"drawers-7", "left"}, {"fridge-45", "left"}, {"locker-1", "left"}, {"pantry-1", "left"},
+		{"can-20", "left"}, {"upright-65", "right"}, {"kitchen-stove", "right"}, {"tank-step-40", "right"},
+		{"battery-100", "right"}, {"station-500", "right"}} {
+		p.clickOn("document.querySelector('#bench-tab-add')")
+		p.choose("Add into", "Canopy, "+part[1]+" side")
+		p.click("[data-component='" + part[0] + "']")
+		p.waitFor("document.querySelector('#bench-tab-part').getAttribute('aria-selected') === 'true'")
+		p.waitFor(fmt.Sprintf("document.querySelector('[data-view=above] [data-part=%q]') !== null", part[0]))
+	}
+	p.waitText(".notice", "Check each before it is built or drilled")
+	p.saved()
+	id := js[string](p, "location.pathname.split('/')[2]")
+	var document struct {
+		Job fitout.Job `json:"job"`
+	}
+	require.NoError(t, json.Unmarshal(s.get("/api/jobs/"+id), &document))
+	assert.Len(t, document.Job.ChosenVariant().Items, 10)
+	for _, f := range assess.Of(&document.Job).Findings {
+		if f.Subject.Kind == "module" {
+			assert.Equal(t, fitout.Note, f.Severity, "%s: %s", f.Title, f.Sentence)
+		}
+	}
+	p.clickOn("document.querySelector('#bench-tab-add')")
+	p.click("[data-component=upright-130]")
+	p.waitText(".refusal", "which does not fit: it needs")
+	p.press("Add it anyway")
+	p.waitFor("document.querySelector('[data-view=above] [data-part=upright-130]') !== null")
 }
