@@ -42,6 +42,8 @@ var below = map[string]string{
 
 	"mend":    "fitout load plan quantity words assess edit limits offer power rating supply",
 	"report":  "fitout load module plan words assess balance brief fit limits power rating space wiring",
+	"shape":   "fitout module space words",
+	"draw":    "fitout fit plan shape",
 	"arrange": "fitout module plan words assess edit fit propose report",
 }
 
