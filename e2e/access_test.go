@@ -52,6 +52,7 @@ func TestEveryScreenIsAccessible(t *testing.T) {
 		{"measuring sheet", "/jobs/sound-recordist/vehicle/measure/cargo", "[data-measure]", nil},
 		{"layout", "/jobs/queen-bees/layout", "[data-component]", func(p *page) {
 			p.click("[data-component=drawers-4]")
+			p.press("Add it anyway") // it is too large for what is left
 			p.see("[data-panel=part]")
 		}},
 		{"layout, stances", "/jobs/queen-bees/layout", "[data-component]", func(p *page) {

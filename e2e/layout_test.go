@@ -227,12 +227,15 @@ func TestWhatHangsOnASize(t *testing.T) {
 	p.enter("Search components", "fridge 60 plain")
 	p.click("[data-component=fridge-60]")
 	p.waitFor(field("Name of the part") + "?.value.startsWith('Chest fridge')")
+	p.enter("From its left of Chest fridge 60 L on a plain slide", "0")
+	p.enter("Behind its front of Chest fridge 60 L on a plain slide", "0")
 	p.clickOn("document.querySelector('#bench-tab-add')")
 	p.enter("Search components", "560 × 1200")
 	p.click("[data-component=drawers-2]")
 	unit := "Drawer unit 560 × 1200, 1 in plywood"
 	p.waitFor(field("Name of the part") + "?.value === " + quoted(unit))
 	p.enter("From its left of "+unit, "500")
+	p.enter("Behind its front of "+unit, "0")
 	p.enter("Height of "+unit, "580") // flush with the fridge
 	p.saved()
 	p.clickOn(part("above", "fridge-60"))

@@ -1,12 +1,16 @@
 package api
 
 import (
+	"encoding/json"
 	"fmt"
 	"net/http"
 	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"zaino/internal/core/assess"
 )
 
 // Views that nobody can stand before, papers without an end and things that are gone are
@@ -48,4 +52,24 @@ func TestDrawingsAreAskedForAndRefused(t *testing.T) {
 	status, _, _ = ask(t, http.MethodPost, server.URL+"/api/model", `{"stance":"","job":{}}`)
 	assert.Equal(t, http.StatusUnprocessableEntity, status)
 
+}
+
+// While something is in the hand, the bench has only it and what lies in it; all else is told
+// as ever.
+func TestFiguresOfWhatIsInTheHand(t *testing.T) {
+	server, _ := serve(t)
+	job := demoText(t)
+	_, _, whole := ask(t, http.MethodPost, server.URL+"/api/assess", job)
+	status, _, part := ask(t, http.MethodPost, server.URL+"/api/assess?moved=drawer-unit-left,gone", job)
+	assert.Equal(t, http.StatusOK, status)
+	var all, some assess.Assessment
+	require.NoError(t, json.Unmarshal([]byte(whole), &all))
+	require.NoError(t, json.Unmarshal([]byte(part), &some))
+	require.NotEmpty(t, some.Bench)
+	assert.Less(t, len(some.Bench), len(all.Bench))
+	for _, f := range some.Bench {
+		assert.Contains(t, all.Bench, f, "as it is told with the others")
+	}
+	some.Bench = all.Bench
+	assert.Equal(t, all, some)
 }

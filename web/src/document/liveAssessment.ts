@@ -8,6 +8,11 @@ import { Newest } from './newest';
 export const shownOnly = (job: Job): Job =>
   job.variants.length > 1 ? { ...job, variants: job.variants.filter((v) => v.id === job.chosen) } : job;
 
+interface Asked {
+  job: Job;
+  moved: readonly string[];
+}
+
 /** Asks for figures while a job is edited or dragged: one request in flight, the newest wins. */
 export class LiveAssessment {
   latest: Assessment | undefined;
@@ -15,13 +20,15 @@ export class LiveAssessment {
   asked: Job | undefined;
   /** The newest question had no answer, so latest is of an older state. */
   stale = false;
-  private readonly newest: Newest<Job, Assessment>;
+  private readonly newest: Newest<Asked, Assessment>;
 
   /** changed is called after each answer, also when there was none. */
   constructor(changed: () => void) {
     this.newest = new Newest(
-      (job) => answer(api.POST('/api/assess', { body: shownOnly(job) })),
-      (job, fresh) => {
+      ({ job, moved }) =>
+        answer(api.POST('/api/assess', { params: { query: { moved: moved.join() } }, body: shownOnly(job) })),
+      ({ job, moved }, answered) => {
+        const fresh = moved.length > 0 && this.latest ? withBench(answered, this.latest.bench) : answered;
         // What did not change stays the same object, so that it is not drawn again.
         this.latest = replaceEqualDeep(this.latest, fresh);
         this.asked = job;
@@ -41,7 +48,14 @@ export class LiveAssessment {
     this.asked = job;
   }
 
-  ask(job: Job): void {
-    this.newest.ask(job);
+  /** Asks for the figures of a job; of what is in the hand alone on the bench, where that is named. */
+  ask(job: Job, moved: readonly string[] = []): void {
+    this.newest.ask({ job, moved: this.latest ? moved.slice(0, 60) : [] });
   }
+}
+
+/** An assessment that has the figures of some parts, with those of the others as they were. */
+function withBench(fresh: Assessment, before: Assessment['bench']): Assessment {
+  const own = new Map(fresh.bench.map((f) => [f.id, f]));
+  return { ...fresh, bench: before.map((f) => own.get(f.id) ?? f) };
 }

@@ -19,6 +19,15 @@ function edited(job: Job, mutate: (job: Job) => void): { next: Job; changes: Cha
   return { next, changes: diff(asJson(job), asJson(next)) };
 }
 
+/** Items of the variant shown that are others than before; nothing where more than items has changed. */
+function changedItems(before: Job, after: Job): string[] {
+  const shown = (job: Job) => job.variants.find((v) => v.id === job.chosen);
+  const [was, is] = [shown(before), shown(after)];
+  if (!was || !is) return [];
+  if (was.items.length !== is.items.length || before.vehicle !== after.vehicle || was.stances !== is.stances) return [];
+  return is.items.filter((item, i) => item !== was.items[i]).map((item) => item.id);
+}
+
 interface Gesture {
   label: string;
   changes: Change[];
@@ -157,7 +166,7 @@ export class JobSession {
   /** Shows an edit while it is being dragged, without making it. */
   drag(mutate: (job: Job) => void): void {
     this.dragged = edited(this.job, mutate).next;
-    this.live.ask(this.dragged);
+    this.live.ask(this.dragged, changedItems(this.job, this.dragged));
     this.emit();
   }
 

@@ -49,13 +49,20 @@ export function Scene({ width = 860, height, selected, subject, onSelect, run }:
     person: '',
   };
   const drawn = useDrawing(wish, boxes);
-  if (!assessment || !w) return <div className="scene" aria-busy="true" style={{ height }} />;
-
   const things = new Map(shown.map((s) => [s.item.id, s]));
-  const seen = (drawn?.sheet.views[0]?.groups ?? []).filter((g) => g.id.startsWith('~') || things.has(g.id));
-  const seenIds = new Set(seen.map((g) => g.id));
-  // What lies in something is not seen, but can be reached and chosen like the rest.
-  const groups = [...seen, ...shown.filter((s) => !seenIds.has(s.item.id)).map((s) => inside(s, boxes.get(s.item.id)))];
+  const there = shown.map((s) => s.item.id).join();
+  const groups = useMemo(
+    () => {
+      const seen = (drawn?.sheet.views[0]?.groups ?? []).filter((g) => g.id.startsWith('~') || things.has(g.id));
+      const seenIds = new Set(seen.map((g) => g.id));
+      // What lies in something is not seen, but can be reached and chosen like the rest.
+      return [...seen, ...shown.filter((s) => !seenIds.has(s.item.id)).map((s) => inside(s, boxes.get(s.item.id)))];
+    },
+    // Which things there are, not where they stand: what moves is shown by its offset.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [drawn?.sheet, there],
+  );
+  if (!assessment || !w) return <div className="scene" aria-busy="true" style={{ height }} />;
   const moved = (id: string): [number, number] => {
     const [was, is] = [drawn?.boxes.get(id), boxes.get(id)];
     return was && is ? [is.from.x - was.from.x, is.from.z - was.from.z] : [0, 0];
