@@ -64,7 +64,6 @@ func TestAnOverloadFromNothingByKeyboard(t *testing.T) {
 	p.keys("z", chromedp.ModifierCtrl|chromedp.ModifierShift)
 	p.waitPad("rear", "left", over)
 	p.saved()
-	p.waitFor("document.querySelectorAll('.mend [data-mend], .mend > p').length > 0")
 	p.tabTo("Move steel chest")
 	p.keys(kb.Enter)
 	p.see(".trial-bar")
