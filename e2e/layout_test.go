@@ -307,7 +307,10 @@ func TestANewcomersCanopy(t *testing.T) {
 	}
 	p.clickOn("document.querySelector('#bench-tab-add')")
 	p.click("[data-component=upright-130]")
-	p.waitText(".refusal", "which does not fit: it needs")
+	p.waitText(".not-added", "does not fit into canopy")
+	assert.True(t, js[bool](p, "(() => { const r = document.querySelector('.not-added').getBoundingClientRect(); return "+
+		"r.top > 0 && r.bottom < innerHeight && document.elementFromPoint(r.x + r.width / 2, r.y + 12).closest('.not-added') !== "+
+		"null })()"), "it is in sight")
 	p.press("Add it anyway")
 	p.waitFor("document.querySelector('[data-view=above] [data-part=upright-130]') !== null")
 }

@@ -3,6 +3,7 @@ package api
 import (
 	"context"
 	"encoding/json"
+	"errors"
 	"net/http"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -138,13 +139,9 @@ func (h handlers) fix(_ context.Context, in *jobBody) (*jobOutput, error) {
 		Edits []fitout.FixEdit `json:"edits"`
 		Job   json.RawMessage  `json:"job"`
 	}
-	job, err := decodeWithJob(in.RawBody, &request, &request.Job)
+	job, components, err := h.withCatalogue(in.RawBody, &request, &request.Job)
 	if err != nil {
 		return nil, err
-	}
-	components, err := h.components()
-	if err != nil {
-		return nil, problem(err)
 	}
 	job, err = edit.Apply(&job, components, request.Edits)
 	return &jobOutput{job}, problem(err)
@@ -158,18 +155,27 @@ func (h handlers) addPart(_ context.Context, in *jobBody) (*addOutput, error) {
 		Anyway    bool            `json:"anyway"`
 		Job       json.RawMessage `json:"job"`
 	}
-	job, err := decodeWithJob(in.RawBody, &request, &request.Job)
+	job, components, err := h.withCatalogue(in.RawBody, &request, &request.Job)
 	if err != nil {
 		return nil, err
 	}
-	components, err := h.components()
-	if err != nil {
-		return nil, problem(err)
-	}
 	added, err := edit.Add(&job, components, request.Component, request.Bay, request.Anyway)
+	if noRoom := (edit.NoRoomError{}); errors.As(err, &noRoom) {
+		return nil, huma.Error422UnprocessableEntity(noRoom.Error())
+	}
 	out := &addOutput{}
 	out.Body.Job, out.Body.ID, out.Body.Proposed = added.Job, added.ID, append([]string{}, added.Proposed...)
 	return out, problem(err)
+}
+
+// withCatalogue reads a request that holds a job, and the components that it may take from.
+func (h handlers) withCatalogue(body []byte, request any, raw *json.RawMessage) (fitout.Job, []fitout.Component, error) {
+	job, err := decodeWithJob(body, request, raw)
+	if err != nil {
+		return job, nil, err
+	}
+	components, err := h.components()
+	return job, components, problem(err)
 }
 
 // components are the workshop's own parts and the generic ones.

@@ -179,7 +179,7 @@ func (s *sheet) view(d *drawing, left, top float64) {
 	s.pdf.Text(left, top+3, s.text(d.view.Title))
 	things := func(vehicle bool) {
 		for i := range d.view.Groups {
-			if g := &d.view.Groups[i]; (g.Kind == draw.OfVehicle) == vehicle {
+			if g := &d.view.Groups[i]; (i == 0 && g.Kind == draw.OfVehicle) == vehicle { // unless the cab stands before all
 				s.group(g, at)
 			}
 		}

@@ -42,7 +42,7 @@ func WriteSVG(j *fitout.Job, stand draw.Stand) ([]byte, error) {
 		fmt.Fprintf(&out, `<g id="%s" transform="matrix(1 0 0 -1 0 %.1f)" stroke="#27383a" stroke-width="3" stroke-linejoin="round">`+"\n", id, top)
 		for i := range d.view.Groups {
 			g := &d.view.Groups[i]
-			if (g.Kind == draw.OfVehicle) != vehicle {
+			if (i == 0 && g.Kind == draw.OfVehicle) != vehicle { // unless the cab stands before all
 				continue
 			}
 			fmt.Fprintf(&out, "<g%s>\n", workLine(g))

@@ -9,7 +9,7 @@ import (
 const PersonID = "~person"
 
 // somebody is a traveller who stands before what is in focus, or behind the vehicle, with
-// the arms out as far as they reach; on the ground beside the body.
+// one arm in and one up as far as they reach; on the ground beside the body.
 func (s *Scene) somebody(w *DrawingWish) (thing, bool) {
 	b := s.fit.Brief
 	for i := range b.Travellers {
@@ -40,7 +40,8 @@ func (s *Scene) somebody(w *DrawingWish) (thing, bool) {
 		if face != fitout.FaceLeft && face != fitout.FaceRight {
 			face = fitout.FaceRear
 		}
-		form := shape.Standing(PersonID, at, t.Height, t.Height*b.Assumptions.ArmShare, face)
+		form := shape.Standing(PersonID, at, t.Height, t.Height*b.Assumptions.ArmShare,
+			t.Height*b.Assumptions.GripShare, face)
 		return thing{id: PersonID, name: t.Name, kind: OfPerson, number: -1, solids: form.Still, box: around(form.Still)}, true
 	}
 	return thing{}, false

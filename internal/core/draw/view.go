@@ -180,13 +180,18 @@ func (s *Scene) view(w *DrawingWish, look *Look) DrawnView {
 					g.own = append(g.own, faces[k].rect)
 				}
 			}
-			if !t.absent {
+			if !t.absent && t.id != PersonID {
 				g.screens = screens(faces)
+			}
+			if t.id == PersonID { // an outline: what they stand before stays in sight
+				for k := range g.Paths {
+					g.Paths[k].Tone = shape.Open
+				}
 			}
 		}
 		v.Groups = append(v.Groups, g)
 	}
-	order(v.Groups)
+	order(v.Groups, look.Stand == Ahead && !look.Slice)
 	behind(v.Groups)
 	if look.Scale > 0 {
 		place(v.Groups, look)
@@ -215,10 +220,13 @@ func (s *Scene) inFocus(t *thing, focus string) bool {
 }
 
 // order puts what is far first. What lies in something is drawn after it; the vehicle is the
-// paper that all lies on, but for its open doors.
-func order(groups []DrawnGroup) {
+// paper that all lies on, but for its open doors, and for its front: who stands ahead of it sees
+// the cab before what is behind that.
+func order(groups []DrawnGroup, cabFirst bool) {
 	rank := func(g *DrawnGroup) int {
 		switch {
+		case g.Kind == OfVehicle && cabFirst:
+			return 3
 		case g.Kind == OfVehicle:
 			return 0
 		case g.Kind == OfDoor && !g.Opened:

@@ -9,6 +9,7 @@ import (
 	"zaino/internal/core/fitout"
 	modules "zaino/internal/core/module"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/words"
 )
 
 // Added is what came of adding a part.
@@ -16,6 +17,18 @@ type Added struct {
 	Job      fitout.Job
 	ID       string   // of the new part
 	Proposed []string // what was proposed with it, in words
+}
+
+// NoRoomError says that a part does not go into a space beside what is there.
+type NoRoomError struct {
+	Part, Space string
+	Lacks       string // how much it needs, in words
+}
+
+// Error is that as a sentence.
+func (e NoRoomError) Error() string {
+	return fmt.Sprintf("%s does not fit into %s beside what is there: it needs %s. Choose a smaller one, another space, or "+
+		"add it anyway and make room.", e.Part, words.Lower(e.Space), e.Lacks)
 }
 
 // Add puts a component into a space: facing its open side, on its floor, at the first place
@@ -43,9 +56,7 @@ func Add(j *fitout.Job, components []fitout.Component, component, bay string, an
 		o := &j.Vehicle.Outline
 		item.At = fitout.Point{X: math.Round((o.Headboard + j.Vehicle.Wheelbase) / 2), Z: o.FloorHeight + item.Size.Height/2}
 	case !anyway:
-		return Added{Job: *j}, fitout.Problem{Path: "bay", Name: space.Name,
-			Given:    fmt.Sprintf("%s, which does not fit: it needs %s", item.Name, shortage(s, space, &item)),
-			Accepted: "a part that goes in beside what is there, or one of another size"}
+		return Added{Job: *j}, NoRoomError{Part: item.Name, Space: space.Name, Lacks: shortage(s, space, &item)}
 	default:
 		from := space.Room.From
 		item.At = fitout.Point{X: from.X + item.Size.Length/2, Y: from.Y + item.Size.Width/2, Z: from.Z + item.Size.Height/2}

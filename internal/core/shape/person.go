@@ -22,9 +22,9 @@ func (b *builder) seated() {
 	profile([]Flat{{0.3, 0.52}, {0.72, 0.6}, {0.8, 0.72}, {0.72, 0.74}, {0.3, 0.58}}, w*0.5, Skin, false)
 }
 
-// Standing is somebody of a height, mm, who stands at a place on the ground and reaches out
-// forward along a face's way in; arm is how far, grip how high over the head; 0 draws no reach.
-func Standing(id string, at fitout.Point, height, arm float64, toward fitout.Face) Part {
+// Standing is somebody of a height who stands at a place on the ground before a face, one arm
+// in as far as it reaches, the other up to the highest grip, mm.
+func Standing(id string, at fitout.Point, height, arm, grip float64, toward fitout.Face) Part {
 	size := fitout.Size{Length: 0.26 * height, Width: 0.3 * height, Height: height}
 	if toward == fitout.FaceLeft || toward == fitout.FaceRight {
 		size.Length, size.Width = size.Width, size.Length
@@ -45,11 +45,8 @@ func Standing(id string, at fitout.Point, height, arm float64, toward fitout.Fac
 	r := height * 0.062
 	b.inward(circle(Flat{b.W / 2, height - r*1.15}, r*1.15), middle-r, middle+r, Skin, true)
 	b.block(b.W/2-r*0.4, b.W/2+r*0.4, middle-r*0.5, middle+r*0.5, height*0.82, height*0.88, Skin)
-	if arm > 0 {
-		for _, a := range []float64{b.W * 0.02, b.W * 0.86} {
-			b.block(a, a+b.W*0.12, middle, middle+arm, height*0.76, height*0.8, Skin)
-		}
-	}
+	b.block(b.W*0.02, b.W*0.14, middle, middle+arm, height*0.76, height*0.8, Skin)
+	b.block(b.W*0.88, b.W, middle-b.W*0.06, middle+b.W*0.06, height*0.78, max(grip, height*0.8), Skin)
 	return p
 }
 

@@ -103,7 +103,7 @@ export function AddPanel({ bench, onAdded }: { bench: Bench; onAdded: () => void
         />
       </div>
       {refused && (
-        <div className="refusal" role="alert">
+        <div className="not-added" role="alert">
           <p>{refused.why}</p>
           {!refused.fits && target && (
             <button

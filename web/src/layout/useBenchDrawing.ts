@@ -1,7 +1,8 @@
 import { useMemo } from 'react';
 
-import type { Box, DrawingWish, Look } from '../api/types';
+import type { Box } from '../api/types';
 import { useDrawing } from '../scene/useDrawing';
+import { look, wishOf } from '../scene/wish';
 import type { Bench } from './useBench';
 import type { Seeing } from './useSeeing';
 import { windowOf } from './window';
@@ -15,50 +16,33 @@ export function useBenchDrawing(bench: Bench, seeing: Seeing) {
   const { stands, sizes, planes, focus, only, gear, person } = seeing;
   const boxes = useMemo(() => new Map<string, Box>(all.map((p) => [p.item.id, p.box])), [all]);
   const standing = useMemo(() => new Map<string, Box>(parts.map((p) => [p.item.id, p.box])), [parts]);
-  const wish: DrawingWish | undefined =
+  // What lies in something is looked at with it, or when all gear is.
+  const shut = all.filter(
+    ({ item }) =>
+      item.in &&
+      !gear &&
+      !selected.includes(item.in.module) &&
+      !selected.includes(item.id) &&
+      !open.includes(item.in.module),
+  );
+  const wish =
     sight && stands.length > 0
-      ? {
-          looks: stands.map((stand): Look => {
-            const { from, ground, scale, width, height } = windowOf(
-              stand,
-              sight,
-              sizes[stand] ?? { width: 1, height: 1 },
-            );
+      ? wishOf(
+          stands.map((stand) => {
             const plane = planes[stand]?.at;
-            return {
-              stand,
-              slice: plane !== undefined,
-              plane: plane ?? 0,
-              width,
-              height,
-              from,
-              ground,
-              scale,
-              foot: FOOT,
-            };
+            const w = windowOf(stand, sight, sizes[stand] ?? { width: 1, height: 1 });
+            return { ...look(stand, w, FOOT), slice: plane !== undefined, plane: plane ?? 0 };
           }),
-          stance,
-          open: open.map((module) => ({ module, cell: '' })),
-          focus,
-          only,
-          gear: true,
-          people: false,
-          // What lies in something is looked at with it, or when all gear is.
-          hidden: [
-            ...hidden,
-            ...all
-              .filter(
-                ({ item }) =>
-                  item.in &&
-                  !gear &&
-                  !selected.includes(item.in.module) &&
-                  !selected.includes(item.id) &&
-                  !open.includes(item.in.module),
-              )
-              .map((p) => p.item.id),
-          ],
-          person,
-        }
+          {
+            stance,
+            open: open.map((module) => ({ module, cell: '' })),
+            focus,
+            only,
+            gear: true,
+            hidden: [...hidden, ...shut.map((p) => p.item.id)],
+            person,
+          },
+        )
       : undefined;
   const drawn = useDrawing(wish, posture && posture.parts.length > 0 ? standing : boxes);
   return { drawn, standing };

@@ -19,7 +19,10 @@ interface Props {
   children?: ReactNode;
 }
 
-/** All things of a view, what is near over what is far, what is chosen or moved over all, and their names. */
+/**
+ * All things of a view, what is near over what is far, what is chosen or moved over all, and their names. The
+ * vehicle is the paper below them, but where its cab stands before all.
+ */
 export function DrawnThings({
   groups,
   told,
@@ -106,7 +109,7 @@ const Things = memo(function Things({
   return (
     <g transform={paper(w)}>
       {groups
-        .filter((g) => tells.has(g.id) && (g.kind === 'vehicle') === vehicle)
+        .filter((g) => tells.has(g.id) && (g.kind === 'vehicle' && g === groups[0]) === vehicle)
         .map((g) => {
           const { states = '', label } = tells.get(g.id) ?? {};
           return (

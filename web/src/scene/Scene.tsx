@@ -1,6 +1,6 @@
 import { useMemo, useRef } from 'react';
 
-import type { Box, DrawingWish, DrawnGroup, Finding, Wire } from '../api/types';
+import type { Box, DrawnGroup, Finding, Wire } from '../api/types';
 import { useSnapshot } from '../document/SessionContext';
 import { formatChange, formatQuantity } from '../quantity/format';
 import { BayShape } from './BayShape';
@@ -10,6 +10,7 @@ import { box, drawX, drawY, fitWindow, shownItems, type Shown, type Window } fro
 import { Rule } from './Rule';
 import { useDrawing } from './useDrawing';
 import { useHand } from './useHand';
+import { look, wishOf } from './wish';
 import { datums, labelOf } from '../words/words';
 
 interface Props {
@@ -37,17 +38,13 @@ export function Scene({ width = 860, height, selected, subject, onSelect, run }:
   // While something is dragged, the paper stays still under the hand.
   const w = hand.window;
   const boxes = useMemo(() => new Map(shown.map((t) => [t.item.id, standing(t)])), [shown]);
-  const wish: DrawingWish | undefined = fitted && {
-    looks: [{ stand: 'left', slice: false, plane: 0, ...windowOf(fitted), foot: FOOT }],
-    stance: '',
-    open: [],
-    focus: '',
-    only: false,
-    gear: true,
-    people: true,
-    hidden: shown.filter(({ item }) => item.in && item.id !== selected).map(({ item }) => item.id),
-    person: '',
-  };
+  const wish =
+    fitted &&
+    wishOf([look('left', fitted, FOOT)], {
+      gear: true,
+      people: true,
+      hidden: shown.filter(({ item }) => item.in && item.id !== selected).map(({ item }) => item.id),
+    });
   const drawn = useDrawing(wish, boxes);
   const things = new Map(shown.map((s) => [s.item.id, s]));
   const there = shown.map((s) => s.item.id).join();
@@ -133,8 +130,6 @@ export function Scene({ width = 860, height, selected, subject, onSelect, run }:
 
 /** Ground, axle figures and rule at the foot of the drawing, which names keep off. */
 const FOOT = 66;
-
-const windowOf = ({ from, ground, scale, width, height }: Window) => ({ from, ground, scale, width, height });
 
 /** Where a thing stands, by its figures. */
 const standing = ({ item, figures }: Shown): Box => {

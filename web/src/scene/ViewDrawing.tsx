@@ -1,5 +1,6 @@
-import type { Assessment, DrawingWish, Job } from '../api/types';
+import type { Assessment, Job } from '../api/types';
 import { useDrawing } from './useDrawing';
+import { look, wishOf } from './wish';
 import { useSnapshot } from '../document/SessionContext';
 import { formatQuantity } from '../quantity/format';
 import { BayShape } from './BayShape';
@@ -21,17 +22,9 @@ interface Props {
 export function ViewDrawing({ view, width, height, picked, alone = false }: Props) {
   const { job, assessment } = useSnapshot();
   // The vehicle by itself: what stands in it is in the way of its measures.
-  const wish: DrawingWish = {
-    looks: [{ stand: view, slice: false, plane: 0, width, height, from: 0, ground: 0, scale: 0, foot: 0 }],
-    stance: '',
-    open: [],
-    focus: '',
-    only: false,
-    gear: false,
-    people: false,
+  const wish = wishOf([look(view)], {
     hidden: job.variants.find((v) => v.id === job.chosen)?.items.map((i) => i.id) ?? [],
-    person: '',
-  };
+  });
   const drawn = useDrawing(alone ? undefined : wish);
   if (!assessment) return <div className="scene" aria-busy="true" style={{ height }} />;
   const bay = assessment.bays.find((b) => b.id === picked);

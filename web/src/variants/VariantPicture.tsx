@@ -1,11 +1,12 @@
 import { useMemo } from 'react';
 
-import type { DrawingWish, Job, VariantFigures } from '../api/types';
+import type { Job, VariantFigures } from '../api/types';
 import { useSnapshot } from '../document/SessionContext';
 import { BayShape } from '../scene/BayShape';
 import { DrawnThing, paper } from '../scene/DrawnThing';
 import { project, standNames, type Stand } from '../scene/projection';
 import { useDrawing } from '../scene/useDrawing';
+import { look, wishOf } from '../scene/wish';
 
 const stands: Stand[] = ['left', 'above'];
 const WIDTH = 260;
@@ -44,28 +45,8 @@ export function VariantPicture({
     };
   };
   const modules = new Set(parts.map((p) => p.id));
-  const wish: DrawingWish = {
-    // Names stand in the table; the picture has none.
-    looks: stands.map((stand) => ({
-      stand,
-      slice: false,
-      plane: 0,
-      width: WIDTH,
-      height: HEIGHT,
-      from: 0,
-      ground: 0,
-      scale: 0,
-      foot: 0,
-    })),
-    stance: '',
-    open: [],
-    focus: '',
-    only: false,
-    gear: false,
-    people: false,
-    hidden: [],
-    person: '',
-  };
+  // Names stand in the table; the picture has none.
+  const wish = wishOf(stands.map((stand) => look(stand)));
   const drawn = useDrawing(wish, undefined, of);
   const differs = useMemo(() => new Set(parts.filter((p) => p.change !== '').map((p) => p.id)), [parts]);
   if (!assessment || bays.length === 0) return null;
