@@ -25,6 +25,10 @@ func TestStandingBeforeASpace(t *testing.T) {
 	p.waitFor(fronts + " > 0")
 	assert.Zero(t, p.count("[data-part] .cut"))
 
+	// What lies behind the fronts is told by dashed lines over them.
+	assert.True(t, js[bool](p, "(() => { const b = document.querySelector('[data-view=left] .behind path'); return b !== null && "+
+		"(b.compareDocumentPosition(document.querySelector('[data-part=drawer-unit-left]')) & 2) !== 0 })()"))
+
 	// By key: the fronts go, and what is behind them is cut through.
 	js[any](p, "document.querySelector('.depth input').focus()")
 	for range 12 {

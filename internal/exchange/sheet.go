@@ -187,6 +187,7 @@ func (s *sheet) view(d *drawing, left, top float64) {
 	things(true)
 	s.lines(d, layerSpaces, at)
 	things(false)
+	s.hidden(d, at)
 	s.lines(d, layerMeasures, at)
 	s.names(d, at)
 }
@@ -223,6 +224,24 @@ func (s *sheet) group(g *draw.DrawnGroup, at func(shape.Flat) fpdf.PointType) {
 			}
 			s.pdf.SetLineWidth(weight)
 			s.pdf.Polygon(points, style)
+		}
+	}
+	s.pdf.SetDashPattern(nil, 0)
+}
+
+// hidden draws the edges that lie behind something, dashed over what hides them.
+func (s *sheet) hidden(d *drawing, at func(shape.Flat) fpdf.PointType) {
+	s.pdf.SetDrawColor(110, 122, 122)
+	s.pdf.SetLineWidth(0.1)
+	s.pdf.SetDashPattern([]float64{0.9, 0.7}, 0)
+	for i := range d.view.Groups {
+		if g := &d.view.Groups[i]; g.Faded || g.Kind == draw.OfVehicle {
+			continue
+		}
+		_, hidden := d.view.Lines(i)
+		for _, l := range hidden {
+			a, b := at(l.From), at(l.To)
+			s.pdf.Line(a.X, a.Y, b.X, b.Y)
 		}
 	}
 	s.pdf.SetDashPattern(nil, 0)

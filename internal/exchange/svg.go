@@ -63,9 +63,6 @@ func WriteSVG(j *fitout.Job, stand draw.Stand) ([]byte, error) {
 				}
 				fmt.Fprintf(&out, `<path fill="%s"%s d="%s"/>`+"\n", fill, thin, p.D)
 			}
-			if g.Behind != "" {
-				fmt.Fprintf(&out, `<path fill="none" stroke-width="2" stroke-dasharray="12 8" d="%s"/>`+"\n", g.Behind)
-			}
 			out.WriteString("</g>\n")
 		}
 		out.WriteString("</g>\n")
@@ -88,6 +85,14 @@ func WriteSVG(j *fitout.Job, stand draw.Stand) ([]byte, error) {
 	things(string(layerVehicle), true)
 	marks(layerSpaces, `stroke="#1d5a54" stroke-width="5" stroke-dasharray="24 12"`)
 	things(string(layerModules), false)
+	fmt.Fprintf(&out, `<g id="%s" transform="matrix(1 0 0 -1 0 %.1f)" fill="none" stroke="#27383a" stroke-width="1.5" `+
+		`stroke-opacity="0.6" stroke-dasharray="12 8">`+"\n", layerHidden, top)
+	for i := range d.view.Groups {
+		if behind := d.view.Groups[i].Behind; behind != "" {
+			fmt.Fprintf(&out, `<path d="%s"/>`+"\n", behind)
+		}
+	}
+	out.WriteString("</g>\n")
 	d.svgNames(&out, y)
 	marks(layerMeasures, `stroke="#4c5957" stroke-width="1.5"`)
 	fmt.Fprintf(&out, `<g id="KEY" fill="#1d2b2a">`+"\n")

@@ -2,6 +2,7 @@ package draw_test
 
 import (
 	"fmt"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -11,6 +12,7 @@ import (
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
 	"zaino/internal/demo"
+	"zaino/internal/example"
 )
 
 // looks are views of a whole vehicle from every side on a sheet of a size.
@@ -159,4 +161,48 @@ func TestThousandsOfThingsAreDrawn(t *testing.T) {
 			}
 		}
 	}
+}
+
+// What is near hides what is behind it, from whichever side: that is covered, and its edges are
+// told by dashed lines; cut as deep as the near one reaches, it is seen.
+func TestWhatIsNearHidesWhatIsBehind(t *testing.T) {
+	j := example.Ute()
+	box := func(id string, y float64) fitout.Item {
+		return fitout.Item{ID: id, Name: id, Size: fitout.Size{Length: 400, Width: 300, Height: 300},
+			At: fitout.Point{X: 3000, Y: y, Z: 1100}, Presence: fitout.Presence{Kind: fitout.Always},
+			Module: &fitout.Module{Kind: fitout.Drawers, Faces: fitout.FaceLeft, Wall: fitout.Plywood, Panel: 12}}
+	}
+	small := box("small", 200)
+	small.Size.Length, small.Size.Height = 300, 200
+	j.Variants[0].Items = []fitout.Item{box("near", -200), small}
+	p := plan.Of(&j)
+	find := func(look draw.Look, id string) draw.DrawnGroup {
+		look.Width, look.Height, look.Scale, look.Ground = 800, 400, 8, 350
+		sheet := draw.Of(p, &draw.DrawingWish{Looks: []draw.Look{look}})
+		for _, g := range sheet.Views[0].Groups {
+			if g.ID == id {
+				return g
+			}
+		}
+		return draw.DrawnGroup{}
+	}
+	hidden := find(draw.Look{Stand: draw.Left}, "small")
+	assert.True(t, hidden.Covered)
+	assert.Equal(t, 4, strings.Count(hidden.Behind, "M"), "each of its edges")
+	near := find(draw.Look{Stand: draw.Left}, "near")
+	assert.False(t, near.Covered)
+	assert.Empty(t, near.Behind)
+	assert.False(t, find(draw.Look{Stand: draw.Right}, "small").Covered, "from the right it is the near one")
+	assert.NotContains(t, find(draw.Look{Stand: draw.Right}, "near").Behind, "Z")
+	cut := draw.Look{Stand: draw.Left, Slice: true, Plane: -50}
+	assert.False(t, find(cut, "small").Covered)
+	assert.Empty(t, find(cut, "near").ID, "it is cut away")
+	through := draw.Look{Stand: draw.Left, Slice: true, Plane: -200}
+	sliced := 0
+	for _, path := range find(through, "near").Paths {
+		if path.Cut {
+			sliced++
+		}
+	}
+	assert.Positive(t, sliced, "what the plane goes through is told")
 }

@@ -92,6 +92,9 @@ func hide(faces []face) []face {
 	return kept
 }
 
+// sliver is what a cut may leave of a solid that counts as nothing, mm.
+const sliver = 0.01
+
 // clip takes away what is nearer than a plane; crossed tells that the plane goes through it.
 func (s Stand) clip(p shape.Prism, plane float64) (clipped shape.Prism, crossed, left bool) {
 	low, high := s.reach(p.Bounds())
@@ -102,7 +105,7 @@ func (s Stand) clip(p shape.Prism, plane float64) (clipped shape.Prism, crossed,
 	switch {
 	case keep(low) && keep(high):
 		return p, false, true
-	case !keep(low) && !keep(high):
+	case !keep(low) && !keep(high), s.away() && high-plane < sliver, !s.away() && plane-low < sliver:
 		return p, false, false
 	}
 	if p.Axis == s.axis() {
@@ -111,7 +114,7 @@ func (s Stand) clip(p shape.Prism, plane float64) (clipped shape.Prism, crossed,
 		} else {
 			p.To = plane
 		}
-		return p, true, p.To-p.From > 0.01
+		return p, true, true
 	}
 	// Along another axis, the plane is a line through the outline.
 	alongU := p.AcrossU() == s.axis()

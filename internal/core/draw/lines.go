@@ -16,9 +16,12 @@ type Line struct {
 // something: what square faces hide is left out.
 func (v *DrawnView) Lines(group int) (seen, hidden []Line) {
 	g := &v.Groups[group]
-	var nearer []Rect
+	var nearer, told []Rect
 	for k := group + 1; k < len(v.Groups); k++ {
 		nearer = append(nearer, v.Groups[k].screens...)
+		if v.Groups[k].Kind != OfVehicle { // the cab is not looked through
+			told = append(told, v.Groups[k].screens...)
+		}
 	}
 	drawn := map[Line]bool{}
 	put := func(l Line) {
@@ -46,7 +49,7 @@ func (v *DrawnView) Lines(group int) (seen, hidden []Line) {
 		r := g.Rect
 		corners := []shape.Flat{{U: r.U0, V: r.V0}, {U: r.U1, V: r.V0}, {U: r.U1, V: r.V1}, {U: r.U0, V: r.V1}}
 		for k, a := range corners {
-			hidden = append(hidden, covered(a, corners[(k+1)%4], nearer)...)
+			hidden = append(hidden, covered(a, corners[(k+1)%4], told)...)
 		}
 	}
 	return seen, hidden

@@ -271,7 +271,7 @@ func behind(groups []DrawnGroup) {
 		if g.Kind == OfVehicle || g.Kind == OfDoor || g.Faded {
 			continue
 		}
-		var nearer []Rect
+		var nearer, told []Rect
 		for k := i + 1; k < len(groups); k++ {
 			if !groups[k].Rect.over(g.Rect) {
 				continue
@@ -279,6 +279,9 @@ func behind(groups []DrawnGroup) {
 			for _, r := range groups[k].screens {
 				if r.over(g.Rect) {
 					nearer = append(nearer, r)
+					if groups[k].Kind != OfVehicle { // the cab is not looked through
+						told = append(told, r)
+					}
 				}
 			}
 		}
@@ -288,7 +291,7 @@ func behind(groups []DrawnGroup) {
 		r := g.Rect
 		for _, edge := range [][4]float64{{r.U0, r.V0, r.U1, r.V0}, {r.U0, r.V1, r.U1, r.V1}, {r.U0, r.V0, r.U0, r.V1},
 			{r.U1, r.V0, r.U1, r.V1}} {
-			g.Behind += dashed(edge, nearer)
+			g.Behind += dashed(edge, told)
 		}
 		g.free = seen(r, nearer)
 		g.Covered = g.free < 0.04

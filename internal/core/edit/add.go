@@ -247,7 +247,7 @@ func shortage(s *fit.Scene, space *fit.Bay, item *fitout.Item) string {
 		free := b.Size()
 		most := lack{}
 		for _, l := range []lack{{item.Size.Length - free.Length, "length along the vehicle"}, {item.Size.Width - free.Width,
-			"width across it"}, {item.Size.Height - free.Height, "height"}} {
+			"width across the vehicle"}, {item.Size.Height - free.Height, "height"}} {
 			if l.mm > most.mm {
 				most = l
 			}

@@ -233,11 +233,13 @@ func (d *vehicle) glasshouse(end float64) {
 		Flat{end - tail - 60, top}, Flat{end - tail, top - 40}, Flat{end, waist})
 	slant := func(x, z float64) float64 { return x + rake*(z-waist)/(top-waist) }
 	low, high := waist+50, top-90
-	d.profile(-in+60, in-60, Glass, Flat{slant(o.CabFront, low) - 26, low}, Flat{slant(o.CabFront, high) - 26, high},
-		Flat{slant(o.CabFront, high) - 8, high}, Flat{slant(o.CabFront, low) - 8, low})
+	// Both screens begin low enough to stand before the body for who looks at them.
+	foot := waist + 12
+	d.profile(-in+60, in-60, Glass, Flat{slant(o.CabFront, foot) - 26, foot}, Flat{slant(o.CabFront, high) - 26, high},
+		Flat{slant(o.CabFront, high) - 8, high}, Flat{slant(o.CabFront, foot) - 8, foot})
 	back := func(z float64) float64 { return end - tail*(z-waist)/(top-waist) }
-	d.profile(-in+100, in-100, Glass, Flat{back(low) + 6, low}, Flat{back(high) + 6, high}, Flat{back(high) + 12, high},
-		Flat{back(low) + 12, low})
+	d.profile(-in+100, in-100, Glass, Flat{back(foot) + 6, foot}, Flat{back(high) + 6, high}, Flat{back(high) + 12, high},
+		Flat{back(foot) + 12, foot})
 	// Side windows end with the doors; a wagon has one more behind them.
 	edges := append([]float64{slant(o.CabFront, low) + 70}, d.doorEdges(end)[1:]...)
 	edges = append(edges, back(low)-70)

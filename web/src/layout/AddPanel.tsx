@@ -10,6 +10,9 @@ import { formatNumber, formatQuantity } from '../quantity/format';
 import { unitName } from '../quantity/units';
 import type { Bench } from './useBench';
 
+/** What is told stands above a long list that may be scrolled. */
+const intoSight = (element: HTMLElement | null) => element?.scrollIntoView({ block: 'nearest' });
+
 /** The generic components, to be placed in a space. */
 export function AddPanel({ bench, onAdded }: { bench: Bench; onAdded: () => void }) {
   const session = useSession();
@@ -103,7 +106,7 @@ export function AddPanel({ bench, onAdded }: { bench: Bench; onAdded: () => void
         />
       </div>
       {refused && (
-        <div className="not-added" role="alert">
+        <div key={refused.component.id} ref={intoSight} className="not-added" role="alert">
           <p>{refused.why}</p>
           {!refused.fits && target && (
             <button

@@ -48,7 +48,6 @@ export const DrawnThing = memo(function DrawnThing({
         group.paths.map((p, i) => (
           <path key={i} className={`tone-${p.tone} ${p.thin ? 'thin' : ''} ${p.cut ? 'cut' : ''}`} d={p.d} />
         ))}
-      {group.behind !== '' && <path className="behind" d={group.behind} />}
       {part && <path className="drawn-edge" d={rectangle(group)} />}
     </g>
   );

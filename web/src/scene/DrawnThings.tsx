@@ -42,6 +42,7 @@ export function DrawnThings({
       <Things groups={groups} told={still} tabStop={tabStop} w={w} as={as} vehicle />
       {children}
       <Things groups={groups} told={still} tabStop={tabStop} w={w} as={as} />
+      <Behind groups={groups} w={w} />
       <g transform={paper(w)}>
         {over.map((g) => {
           const [across, up] = moved(g.id);
@@ -81,6 +82,15 @@ export function DrawnThings({
     </>
   );
 }
+
+/** The edges that lie behind something, over what hides them. */
+const Behind = memo(function Behind({ groups, w }: { groups: readonly DrawnGroup[]; w: Window }) {
+  return (
+    <g className="behind" transform={paper(w)} aria-hidden>
+      {groups.map((g) => g.behind !== '' && <path key={g.id} d={g.behind} />)}
+    </g>
+  );
+});
 
 /** What is told of a thing besides its drawing; no label where it cannot be chosen. */
 export interface Told {
