@@ -51,13 +51,13 @@ type DrawnGroup struct {
 	Behind  string      `json:"behind" doc:"its edges that lie behind something, to be drawn dashed"`
 	Label   *DrawnLabel `json:"label,omitempty"`
 
-	near, far float64
-	free      float64 // share of it that is seen
-	number    int
-	screens   []Rect // what of it cannot be seen through
-	own       []Rect // all that is seen of it, near last
-	over      []Rect // screens of nearer things that lie over it
-	faces     []face
+	near    float64
+	free    float64 // share of it that is seen
+	number  int
+	screens []Rect // what of it cannot be seen through
+	own     []Rect // all that is seen of it, near last
+	over    []Rect // screens of nearer things that lie over it
+	faces   []face
 }
 
 // DrawnLabel is the name of a thing in a view, or the number that stands for it in the key.
@@ -154,7 +154,7 @@ func (s *Scene) view(w *DrawingWish, look *Look) DrawnView {
 		}
 		g := DrawnGroup{ID: t.id, Name: t.name, Kind: t.kind, Work: t.work, Inside: t.in != "", Faded: faded, Opened: t.opened, Absent: t.absent,
 			number: t.number, free: 1}
-		g.Rect, g.near, g.far = look.Stand.rect(t.box)
+		g.Rect, g.near, _ = look.Stand.rect(t.box)
 		if t.in != "" { // it is looked at through what it lies in
 			if k := slices.IndexFunc(things, func(o thing) bool { return o.id == t.in }); k >= 0 {
 				_, near, _ := look.Stand.rect(things[k].box)

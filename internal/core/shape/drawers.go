@@ -13,9 +13,6 @@ func drawers(b *builder) {
 	}
 }
 
-// trundle is a low drawer with a top that is a step or a bed.
-func trundle(b *builder) { drawers(b) }
-
 // dividers stand between neighbouring compartments.
 func (b *builder) dividers() {
 	t, rooms := b.panel(), b.rooms()

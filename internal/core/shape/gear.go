@@ -21,7 +21,7 @@ var looks = []struct {
 	{[]string{"solar"}, (*builder).solar},
 	{[]string{"battery"}, battery},
 	{[]string{"seat"}, (*builder).seat},
-	{[]string{"fridge", "freezer", "cool box"}, func(b *builder) { chestFridge(b) }},
+	{[]string{"fridge", "freezer", "cool box"}, chestFridge},
 	{[]string{"rods", "pole", "poles", "tube", "pipes", "pipe"}, (*builder).roll},
 }
 

@@ -7,20 +7,20 @@ import (
 
 // Part is the form of one thing: what stands still, and what moves when it opens.
 type Part struct {
-	ID     string `json:"id"`
-	Box    fitout.Box
-	Still  []Prism  `json:"still"`
-	Leaves []Moving `json:"leaves"`
+	ID     string
+	Box    fitout.Box // its closed outside, mm
+	Still  []Prism
+	Leaves []Moving
 }
 
 // Moving is what moves when a part opens: it slides by a way, or turns about an edge.
 type Moving struct {
-	Cell     string       `json:"cell" doc:"id of the compartment; empty for the whole"`
-	Slides   fitout.Point `json:"slides" doc:"how far it goes, mm"`
-	About    Axis         `json:"about" enum:",x,y,z" doc:"axis that it turns about; empty for what slides"`
-	Through  fitout.Point `json:"through" doc:"a place of that axis"`
-	Quarters int          `json:"quarters" doc:"how far it turns, in quarters"`
-	Solids   []Prism      `json:"solids"`
+	Cell     string       // id of the compartment; empty for the whole
+	Slides   fitout.Point // how far it goes, mm
+	About    Axis         // axis that it turns about; empty for what slides
+	Through  fitout.Point // a place of that axis, mm
+	Quarters int          // how far it turns, in quarters
+	Solids   []Prism      // shut
 }
 
 // Opened returns the solids of what moves, open.
@@ -36,8 +36,7 @@ func (m *Moving) Opened() []Prism {
 	return open
 }
 
-// Solids are all of a part: closed, but for the leaves that are open; all of them where
-// open is asked for "*".
+// Solids are all of a part: shut, but for the leaves that open tells to be open; nil for none.
 func (p *Part) Solids(open func(cell string) bool) []Prism {
 	all := append([]Prism{}, p.Still...)
 	for i := range p.Leaves {
@@ -76,11 +75,11 @@ func Of(item *fitout.Item) Part {
 
 // families are the forms of the kinds of module, each in a file of its own.
 var families = map[fitout.ModuleKind]func(*builder){
-	fitout.Drawers: drawers, fitout.Trundle: trundle, fitout.FridgeSlide: chestFridge, fitout.UprightFridge: uprightFridge,
+	fitout.Drawers: drawers, fitout.Trundle: drawers, fitout.FridgeSlide: chestFridge, fitout.UprightFridge: uprightFridge,
 	fitout.Pantry: pantry, fitout.SlideTable: slideTable, fitout.KitchenSlide: kitchen, fitout.Shelf: shelf,
 	fitout.DropShelf: dropShelf, fitout.FalseFloor: falseFloor, fitout.WingPanels: falseFloor,
-	fitout.LiddedBox: liddedBox, fitout.Locker: locker, fitout.Platform: platform, fitout.WaterTank: waterTank,
-	fitout.WasteTank: waterTank, fitout.FuelTank: waterTank, fitout.ToiletModule: toilet, fitout.BatteryBox: battery,
+	fitout.LiddedBox: liddedBox, fitout.Locker: locker, fitout.Platform: platform, fitout.WaterTank: (*builder).tank,
+	fitout.WasteTank: (*builder).tank, fitout.FuelTank: (*builder).tank, fitout.ToiletModule: toilet, fitout.BatteryBox: battery,
 	fitout.PowerStation: powerStation, fitout.Board: board, fitout.CanHolder: canHolder, fitout.RearCarrier: rearCarrier,
 	fitout.RackModule: rack, fitout.UnderTrayBox: underTrayBox, fitout.Heater: heater, fitout.Barrier: barrier,
 	fitout.StepModule: step, fitout.Crate: crate, fitout.PlainGear: gear,

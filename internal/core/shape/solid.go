@@ -40,20 +40,17 @@ const (
 
 // Flat is a place across the axis of a prism, mm: (y, z) for x, (x, z) for y, (x, y) for z.
 type Flat struct {
-	U float64 `json:"u"`
-	V float64 `json:"v"`
+	U, V float64
 }
 
 // Prism is a solid with one outline along one axis, in the vehicle's frame, mm.
 type Prism struct {
-	Axis    Axis    `json:"axis" enum:"x,y,z"`
-	From    float64 `json:"from" doc:"least along the axis, mm"`
-	To      float64 `json:"to" doc:"greatest along the axis, mm"`
-	Outline []Flat  `json:"outline" doc:"across the axis: y and z for x, x and z for y, x and y for z; it does not cross itself"`
-	Round   bool    `json:"round" doc:"the outline stands for a curve"`
-	Tone    Tone    `json:"tone" enum:"carcass,front,hardware,metal,glass,rubber,cloth,fluid,skin,plain,body,light,open"`
-	// Thin says that its own edges are not drawn with the weight of an outline.
-	Thin bool `json:"thin" doc:"a detail, drawn with thin lines"`
+	Axis     Axis
+	From, To float64 // least and greatest along the axis, mm
+	Outline  []Flat  // across the axis; it does not cross itself
+	Round    bool    // the outline stands for a curve
+	Tone     Tone
+	Thin     bool // a detail, drawn with thin lines
 }
 
 // boxed is a box as a prism upward.

@@ -2,9 +2,7 @@ package shape
 
 import "zaino/internal/core/fitout"
 
-// waterTank is a tank with round corners, its cap on top and its level inside.
-func waterTank(b *builder) { b.tank() }
-
+// tank is a tank with round corners, its cap on top and its level inside.
 func (b *builder) tank() {
 	cap := min(22, b.H*0.12)
 	body := b.H - cap
