@@ -155,3 +155,16 @@ func TestWalkingRoundTheFitout(t *testing.T) {
 	still = js[int](p, frames)
 	p.waitFor(fmt.Sprintf("%s > %d", frames, still+3))
 }
+
+// TestWithoutWebGLTheFlatViewsStay: a browser that cannot draw in the round says so in words, and
+// the flat views are one press away.
+func TestWithoutWebGLTheFlatViewsStay(t *testing.T) {
+	s := startDemo(t)
+	p := open(t, s.url+"/jobs/river-gauging/layout")
+	p.see("[data-view=left] .part")
+	js[any](p, "HTMLCanvasElement.prototype.getContext = () => null")
+	p.press("Walk round it")
+	p.waitText("[role=alert]", "This browser shows nothing in the round: it has no WebGL. The flat views show the same.")
+	p.press("Stand on the left")
+	p.see("[data-view=left] [data-part=drawer-unit-left]")
+}

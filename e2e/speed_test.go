@@ -19,6 +19,7 @@ import (
 	"github.com/chromedp/cdproto/cdp"
 	"github.com/chromedp/cdproto/performance"
 	"github.com/chromedp/chromedp"
+	"github.com/chromedp/chromedp/kb"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
@@ -124,6 +125,38 @@ func BenchmarkDragStepOf200Items(b *testing.B) {
 // BenchmarkDragStepOf200Modules drags one of 200 drawer units on the bench, in
 // three views with snapping and clashes.
 func BenchmarkDragStepOf200Modules(b *testing.B) {
+	job := modules(b)
+	p := imported(b, &job, "layout")
+	p.see("[data-component]")
+	p.waitFor("document.querySelectorAll('[data-view=above] .part').length === 200")
+	x, y := p.place(part("above", "unit-119"))
+	reportDrag(b, p, x, y)
+}
+
+// BenchmarkTurning200Modules turns the model of 200 modules in the round and reports the script
+// time of a frame; what the graphics card takes comes on top.
+func BenchmarkTurning200Modules(b *testing.B) {
+	job := modules(b)
+	p := imported(b, &job, "layout")
+	p.see("[data-component]")
+	p.press("Walk round it")
+	p.waitFor("Number(document.querySelector('.round')?.dataset.loaded) > 0")
+	js[any](p, "document.querySelector('.round-frame').focus()")
+	_, err := chromedp.Call(p.ctx, performance.Enable, performance.EnableParams{})
+	require.NoError(b, err)
+	frames := "Number(document.querySelector('.round canvas').dataset.frames)"
+	first, before := js[int](p, frames), scriptTime(p)
+	for b.Loop() {
+		drawn := js[int](p, frames)
+		p.keys(kb.ArrowLeft)
+		p.waitFor(fmt.Sprintf("%s > %d", frames, drawn))
+	}
+	b.ReportMetric(1000*(scriptTime(p)-before)/float64(js[int](p, frames)-first), "ms-script-frame")
+}
+
+// modules is a job of 200 drawer units.
+func modules(b *testing.B) fitout.Job {
+	b.Helper()
 	job := many(b, 0)
 	job.ID = "modules-200"
 	unit := job.Variants[0].Items[slices.IndexFunc(job.Variants[0].Items, func(i fitout.Item) bool {
@@ -137,11 +170,7 @@ func BenchmarkDragStepOf200Modules(b *testing.B) {
 		next.At = fitout.Point{X: 2300 + float64(i%20)*90, Y: -400 + float64(i/20%5)*90, Z: 1000 + float64(i/100)*90}
 		job.Variants[0].Items = append(job.Variants[0].Items, next)
 	}
-	p := imported(b, &job, "layout")
-	p.see("[data-component]")
-	p.waitFor("document.querySelectorAll('[data-view=above] .part').length === 200")
-	x, y := p.place(part("above", "unit-119"))
-	reportDrag(b, p, x, y)
+	return job
 }
 
 // imported opens a job in a server of its own.

@@ -39,6 +39,10 @@ const directions: Record<Stand, Vector3> = {
 /** From where one looks when the view opens: over the rear left corner. */
 const corner = new Vector3(0.72, 0.42, -0.72);
 
+/** A frame that takes longer than this is slow; nothing asked for in this time is rest, ms. */
+const SLOW_MS = 70;
+const REST_MS = 600;
+
 const CHOSEN = new Color('#e9b44c');
 
 /** The model on a canvas: drawn when something has changed, and only then. */
@@ -58,13 +62,18 @@ export class Round {
   private readonly shares = new Map<string, number>();
   private targets = new Set<string>();
   private asked = 0;
+  private frameAt = 0;
+  /** Pixels a px at rest. */
+  private readonly fine: number;
+  private rest: ReturnType<typeof setTimeout> | undefined;
   private last = 0;
   private readonly whole = new Box3();
   private onFrame: (() => void) | undefined;
 
   constructor(private readonly canvas: HTMLCanvasElement) {
     this.renderer = new WebGLRenderer({ canvas, antialias: true, preserveDrawingBuffer: true });
-    this.renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
+    this.fine = Math.min(2, window.devicePixelRatio);
+    this.renderer.setPixelRatio(this.fine);
     this.renderer.localClippingEnabled = true;
     this.scene.add(new AmbientLight(0xffffff, 1.7));
     for (const [x, y, z, light] of [
@@ -94,6 +103,7 @@ export class Round {
 
   dispose(): void {
     cancelAnimationFrame(this.asked);
+    clearTimeout(this.rest);
     this.controls.dispose();
     this.renderer.dispose();
   }
@@ -116,11 +126,27 @@ export class Round {
     if (this.asked !== 0) return;
     this.asked = requestAnimationFrame((now) => {
       this.asked = 0;
+      this.coarsen(now);
       if (this.step(now)) this.draw();
       this.renderer.render(this.scene, this.camera);
       this.canvas.dataset.frames = String(Number(this.canvas.dataset.frames ?? 0) + 1);
       this.onFrame?.();
     });
+  }
+
+  /** Where frames come slowly, as without a graphics card, what moves is drawn coarser, and finely again at rest. */
+  private coarsen(now: number): void {
+    const took = now - this.frameAt;
+    this.frameAt = now;
+    if (took > SLOW_MS && took < REST_MS && this.renderer.getPixelRatio() === this.fine)
+      this.renderer.setPixelRatio(this.fine / 2);
+    if (this.renderer.getPixelRatio() === this.fine) return;
+    clearTimeout(this.rest);
+    this.rest = setTimeout(() => {
+      this.renderer.setPixelRatio(this.fine);
+      this.frameAt = 0;
+      this.draw();
+    }, REST_MS);
   }
 
   /** Moves what opens a little further; true while something still moves. */

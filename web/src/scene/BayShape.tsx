@@ -1,9 +1,11 @@
+import { memo } from 'react';
+
 import type { BayFigures } from '../api/types';
 import { drawX, drawY, type Window } from './geometry';
 import { bayOutline, flat, type Stand } from './projection';
 
 /** A measured space in one view: its outline, what stands in it, and its opening. */
-export function BayShape({
+export const BayShape = memo(function BayShape({
   bay,
   view,
   window: w,
@@ -53,4 +55,4 @@ export function BayShape({
         ))}
     </g>
   );
-}
+});

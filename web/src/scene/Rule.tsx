@@ -1,8 +1,10 @@
+import { memo } from 'react';
+
 import type { Job } from '../api/types';
 import { drawX, ruleTicks, type Window } from './geometry';
 
 /** The steel rule along the edge, reading from a line that is called zero. */
-export function Rule({
+export const Rule = memo(function Rule({
   window: w,
   origin,
   units,
@@ -36,4 +38,4 @@ export function Rule({
       </text>
     </g>
   );
-}
+});
