@@ -10,9 +10,11 @@ import { WaysSheet } from './brief/WaysSheet';
 import { ErrorBoundary } from './components/ErrorBoundary';
 import { Trouble } from './components/Trouble';
 import { useKept } from './document/useKept';
+import { FindingsPage } from './findings/FindingsPage';
 import { JobPage } from './job/JobPage';
 import { JobsPage } from './jobs/JobsPage';
 import { LayoutPage } from './layout/LayoutPage';
+import { StepsPage } from './layout/StepsPage';
 import { AccountPage } from './load/AccountPage';
 import { CardPage } from './load/CardPage';
 import { CasesPage } from './load/CasesPage';
@@ -72,6 +74,8 @@ function Gate() {
         </Route>
         <Route path="vehicle/measure/:bay" element={<MeasurePage />} />
         <Route path="layout" element={<LayoutPage />} />
+        <Route path="layout/steps" element={<StepsPage />} />
+        <Route path="findings" element={<FindingsPage />} />
         <Route path="layout/variants" element={<VariantsPage />} />
         <Route path="power" element={<PowerPage />}>
           <Route index element={<DaysSheet />} />

@@ -14,17 +14,21 @@ import { whereabouts } from './whereabouts';
 interface Props {
   /** Where there is a scene beside it. */
   onShow?: (finding: Finding) => void;
+  /** Of one severity alone, without what is let stand. */
+  only?: Finding['severity'] | undefined;
 }
 
 /** What the core has to say about the job, worst first. */
-export function Findings({ onShow }: Props) {
+export function Findings({ onShow, only }: Props) {
   const navigate = useNavigate();
   const { job, assessment, trial } = useSnapshot();
   const { tried, toggle } = useTrial();
   const showState = useShowState();
   if (!assessment) return <p aria-busy="true" />;
   // While something is tried the list stays, so that another way can be tried.
-  const { findings } = trial?.before ?? assessment;
+  const findings = (trial?.before ?? assessment).findings.filter(
+    (f) => only === undefined || (f.severity === only && f.accepted === ''),
+  );
   const show = (finding: Finding) => {
     onShow?.(finding);
     const sheet = whereabouts(finding.subject);
@@ -33,7 +37,13 @@ export function Findings({ onShow }: Props) {
   const stanceName = (id: string) => chosenVariant(job).stances.find((s) => s.id === id)?.name;
   const fallen = (key: string) => (trial?.before ?? assessment).fallen.filter((f) => f.finding === key);
   if (findings.length === 0)
-    return <p className="empty">Nothing to say about this state. The last word has a public weighbridge.</p>;
+    return (
+      <p className="empty">
+        {only === undefined
+          ? 'Nothing to say about this state. The last word has a public weighbridge.'
+          : 'None of this kind.'}
+      </p>
+    );
   return (
     <ol className="findings" aria-label="Findings">
       {findings.map((finding, i) => (

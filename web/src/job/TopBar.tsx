@@ -9,7 +9,9 @@ import { ViewSettings } from './ViewSettings';
 /** Name of the job, what can be undone, and whether all is saved. */
 export function TopBar() {
   const session = useSession();
-  const { job, undo, redo } = useSnapshot();
+  const { job, assessment, undo, redo } = useSnapshot();
+  const open = assessment?.findings.filter((f) => f.accepted === '') ?? [];
+  const stops = open.filter((f) => f.severity === 'stop').length;
   return (
     <header className="top-bar">
       <Link to="/" className="home" aria-label="Zaino, to the list of jobs" title="To the list of jobs">
@@ -41,6 +43,15 @@ export function TopBar() {
         {job.variants.length === 1
           ? 'Variants'
           : `${chosenVariant(job).name.slice(0, 18)} of ${job.variants.length} variants`}
+      </Link>
+      <Link
+        to={`/jobs/${job.id}/findings`}
+        className={`icon-button findings-link ${stops > 0 ? 'findings-stop' : ''}`}
+        aria-label={stops > 0 ? `Findings: ${stops} stop the build` : `Findings: ${open.length}, none stops the build`}
+        title="All findings"
+      >
+        <i className={`bi ${stops > 0 ? 'bi-octagon-fill' : 'bi-list-check'}`} aria-hidden />
+        <span className="figure">{stops > 0 ? stops : open.length}</span>
       </Link>
       <SaveMark />
       <div className="top-actions">

@@ -1,3 +1,5 @@
+import { Link } from 'react-router';
+
 import type { Act, Item, Stance } from '../api/types';
 import { AddButton, RemoveButton } from '../components/ListButtons';
 import { Field } from '../components/Field';
@@ -42,6 +44,12 @@ export function StancePanel({ bench }: { bench: Bench }) {
         ))}
         <AddButton label="Add stance" onClick={add} />
       </div>
+      <Link
+        className="btn btn-sm btn-outline-secondary"
+        to={`/jobs/${job.id}/layout/steps${chosen ? `?stance=${chosen.id}` : ''}`}
+      >
+        Go through the steps
+      </Link>
       {chosen ? <OneStance key={chosen.id} stance={chosen} bench={bench} /> : <OnTheRoad bench={bench} />}
     </div>
   );
