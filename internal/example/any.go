@@ -156,6 +156,7 @@ func (d drawing) mend(j *fitout.Job) {
 	}
 	j.Variants = j.Variants[:1] // one is enough to look at
 	d.variant(j, &j.Variants[0], seat)
+	d.way(j)
 	j.Chosen = j.Variants[0].ID
 }
 

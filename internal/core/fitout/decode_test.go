@@ -132,7 +132,7 @@ func TestBadDocumentsAreRefusedWithASentence(t *testing.T) {
 		{"a list", "[]", "not an object"},
 		{"two jobs", string(encoded(t, sample())) + "{}", "goes on after the end"},
 		{"another format", `{"format":"other","version":1}`, `format: the text "other" was given; accepted is "zaino.job"`},
-		{"no version", `{"format":"zaino.job"}`, "version: nothing was given; accepted is a whole number from 1 to 6"},
+		{"no version", `{"format":"zaino.job"}`, "version: nothing was given; accepted is a whole number from 1 to 7"},
 		{"a newer version with new fields", `{"format":"zaino.job","version":99,"novelty":true}`, "written by a newer Zaino"},
 		{"10 MB", `{"format":"zaino.job","note":"` + strings.Repeat("x", 10<<20) + `"}`,
 			"has 10.0 MB; accepted is up to 4 MB"},

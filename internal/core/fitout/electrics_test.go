@@ -85,6 +85,35 @@ func TestElectricsComeToOlderJobs(t *testing.T) {
 	assert.NotEmpty(t, six.Outputs)
 }
 
+// Version 6 knew no way: its jobs have a route without stops, plumbing of which nothing is said,
+// and fill up wherever they can.
+func TestRoutesComeToOlderJobs(t *testing.T) {
+	six := golden(t, 6)
+	assert.Equal(t, NewRoute(), six.Route)
+	assert.Equal(t, NewPlumbing(), six.Variants[0].Plumbing)
+	assert.Empty(t, six.Variants[0].Fills)
+	seven := golden(t, 7)
+	require.Len(t, seven.Route.Stops, 3)
+	assert.Equal(t, 412.5, seven.Route.Stops[0].Leg.Km)
+	assert.Equal(t, 412.5, seven.Route.Km()-seven.Route.Stops[1].Leg.Km)
+	assert.NotEmpty(t, seven.Variants[0].Plumbing.Vessels)
+}
+
+// The line of a way is text; what cannot be read is refused with its place.
+func TestTheLineOfAWay(t *testing.T) {
+	points, err := ParseTrack("-26.5,151.2,0 -26.9,151.8,74.37")
+	require.NoError(t, err)
+	assert.Equal(t, []TrackPoint{{Place{-26.5, 151.2}, 0}, {Place{-26.9, 151.8}, 74.37}}, points)
+	assert.Equal(t, "-26.5,151.2,0 -26.9,151.8,74.37", FormatTrack(points))
+	for _, bad := range []string{"1,2", "a,b,c", "91,0,0", "0,181,0", "0,0,-1", "0,0,NaN", "0,0,5 0,0,4", "1,2,3,4"} {
+		_, err := ParseTrack(bad)
+		assert.ErrorContains(t, err, "accepted is latitude,longitude,km", bad)
+	}
+	j := NewJob("way", "Way", AustraliaNZ)
+	j.Route.Track = "somewhere"
+	assert.ErrorContains(t, Validate(&j), "route.track")
+}
+
 func golden(t *testing.T, version int) Job {
 	t.Helper()
 	data, err := os.ReadFile(fmt.Sprintf("testdata/v%d.zaino.json", version))

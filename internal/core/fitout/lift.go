@@ -8,7 +8,7 @@ import (
 
 // lifts are the pure steps from each version to the next; lifts[0] is 1 to 2.
 var lifts = [...]func(document map[string]any){
-	toVersion2, toVersion3, toVersion4, toVersion5, toVersion6,
+	toVersion2, toVersion3, toVersion4, toVersion5, toVersion6, toVersion7,
 }
 
 // lift brings a document of an older version up to the present one and returns
@@ -111,6 +111,16 @@ func toVersion6(job map[string]any) {
 	job["version"] = json.Number("6")
 	for _, variant := range list(job["variants"]) {
 		object(variant)["electrics"] = tree(NewElectrics())
+	}
+}
+
+// toVersion7 adds a route without stops and plumbing of which nothing is said; no older
+// document says any of it.
+func toVersion7(job map[string]any) {
+	job["version"] = json.Number("7")
+	job["route"] = tree(NewRoute())
+	for _, variant := range list(job["variants"]) {
+		object(variant)["plumbing"], object(variant)["fills"] = tree(NewPlumbing()), []any{}
 	}
 }
 

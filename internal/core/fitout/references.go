@@ -11,6 +11,9 @@ func (v *validator) references(j *Job) {
 	known := v.vehicle(&j.Vehicle)
 	v.tickets(&j.Vehicle.Baseline, known)
 	v.brief(&j.Brief, known)
+	if _, err := ParseTrack(j.Route.Track); err != nil {
+		v.refuse("route.track", "", "a line that cannot be read", err.Error())
+	}
 	if len(j.Variants) == 0 {
 		v.refuse("variants", "", "an empty list", "at least one variant")
 		return

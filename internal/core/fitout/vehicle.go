@@ -7,6 +7,7 @@ type Vehicle struct {
 	Wheelbase     float64        `json:"wheelbase" minimum:"1000" maximum:"12000" unit:"mm" doc:"front axle line to rear axle line before any extension, mm"`
 	TrackFront    float64        `json:"trackFront" minimum:"500" maximum:"4000" unit:"mm" doc:"mm"`
 	TrackRear     float64        `json:"trackRear" minimum:"500" maximum:"4000" unit:"mm" doc:"mm"`
+	Fuel          Fuel           `json:"fuel" enum:",diesel,petrol" doc:"what the engine burns; empty: by the density of its fuel tanks"`
 	TyreRadius    float64        `json:"tyreRadius" minimum:"150" maximum:"1000" unit:"mm" doc:"mm"`
 	Front         Axle           `json:"front" doc:"the front axle: spring, bump clearance, tyres"`
 	Rear          Axle           `json:"rear"`
