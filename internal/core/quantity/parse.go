@@ -49,7 +49,7 @@ func Parse(text string, kind Kind, system System) (float64, error) {
 // withoutUnit cuts a unit that holds for the whole value, with the system that
 // it belongs to.
 func withoutUnit(text string, kind Kind, system System) (string, System) {
-	for _, named := range []System{Metric, US} {
+	for _, named := range []System{US, Metric} { // "gal/min" ends as "l/min" does
 		for _, spelling := range written[kind][named] {
 			if bare, found := strings.CutSuffix(text, spelling); found {
 				return bare, named

@@ -30,7 +30,9 @@ const (
 	Current     Kind = "current"
 	Voltage     Kind = "voltage"
 	Time        Kind = "time"
-	Copper      Kind = "copper" // area of a conductor
+	Copper      Kind = "copper"   // area of a conductor
+	Pressure    Kind = "pressure" // of a tyre, above the air around it
+	Flow        Kind = "flow"     // of water or air
 	Plain       Kind = "plain"
 )
 
@@ -43,6 +45,7 @@ const (
 	LitresPerGal = 3.785411784
 	KmPerMile    = 1.609344
 	RatePerLbIn  = KgPerPound * 9.80665 / MMPerInch // N/mm per lb/in
+	KPaPerPsi    = KgPerPound * 9.80665 / (MMPerInch * MMPerInch) * 1000
 )
 
 type unit struct {
@@ -64,6 +67,7 @@ var units = map[string]unit{
 	"°": {Angle, 1}, "deg": {Angle, 1},
 	"w": {Power, 1}, "kw": {Power, 1000}, "wh": {Energy, 1}, "kwh": {Energy, 1000},
 	"ah": {Charge, 1}, "mah": {Charge, 0.001}, "a": {Current, 1}, "ma": {Current, 0.001}, "v": {Voltage, 1}, "mv": {Voltage, 0.001},
+	"kpa": {Pressure, 1}, "bar": {Pressure, 100}, "psi": {Pressure, KPaPerPsi}, "lpm": {Flow, 1}, "gpm": {Flow, LitresPerGal},
 	"h": {Time, 1}, "hour": {Time, 1}, "hours": {Time, 1}, "min": {Time, 1.0 / 60},
 	"gal": {Volume, LitresPerGal}, "qt": {Volume, LitresPerGal / 4}, "impgal": {Volume, 4.54609},
 }
@@ -88,6 +92,7 @@ var written = map[Kind]map[System][]string{
 	Consumption: {Metric: {"l/100km", "l/100 km"}, US: {"mpg"}},
 	Rate:        {Metric: {"n/mm"}, US: {"lb/in", "lbs/in"}},
 	Copper:      {Metric: {"mm²", "mm2"}, US: {"awg"}},
+	Flow:        {Metric: {"l/min"}, US: {"gal/min"}},
 }
 
 // kmPerLitre is 100 km per mile over litres per US gallon: miles per gallon
@@ -119,6 +124,10 @@ func (s System) factor(kind Kind) float64 {
 		return KmPerMile
 	case Rate:
 		return RatePerLbIn
+	case Pressure:
+		return KPaPerPsi
+	case Flow:
+		return LitresPerGal
 	}
 	return 1
 }
@@ -164,7 +173,7 @@ var shown = map[Kind][2]string{
 	Length: {"mm", "in"}, Mass: {"kg", "lb"}, Volume: {"L", "gal"}, Distance: {"km", "mi"},
 	Rate: {"N/mm", "lb/in"}, Temperature: {"°C", "°F"}, Consumption: {"L/100 km", "mpg"}, Angle: {"°", "°"},
 	Power: {"W", "W"}, Energy: {"Wh", "Wh"}, Charge: {"Ah", "Ah"}, Current: {"A", "A"}, Voltage: {"V", "V"},
-	Time: {"h", "h"}, Copper: {"mm²", "AWG"},
+	Time: {"h", "h"}, Copper: {"mm²", "AWG"}, Pressure: {"kPa", "psi"}, Flow: {"L/min", "gal/min"},
 }
 
 // unitOf is the unit as the system writes it behind a number.

@@ -72,6 +72,14 @@ func (s Speaker) Hours(h float64) string { return quantity.Format(h, quantity.Ti
 // Copper puts the mm² of a conductor into words, in US units as its gauge.
 func (s Speaker) Copper(area float64) string { return quantity.Format(area, quantity.Copper, s.Units) }
 
+// Pressure puts kPa into words.
+func (s Speaker) Pressure(kpa float64) string {
+	return quantity.Format(kpa, quantity.Pressure, s.Units)
+}
+
+// Flow puts L/min into words.
+func (s Speaker) Flow(litres float64) string { return quantity.Format(litres, quantity.Flow, s.Units) }
+
 // Percent puts a share from 0 to 1 into words.
 func (s Speaker) Percent(share float64) string { return s.Plain(math.Round(1000*share)/10) + " %" }
 

@@ -22,7 +22,7 @@ export function formatNumber(value: number, kind: Kind, system: System): string 
   if (kind === 'length') return system === 'us' ? sixteenths(shown) : group(shown, 0);
   if (kind === 'mass') return group(shown, Math.abs(shown) < (system === 'us' ? 10 : 100) ? 1 : 0);
   if (kind === 'volume') return group(shown, system === 'us' || Math.abs(shown) < 10 ? 1 : 0);
-  return group(shown, kind === 'distance' || kind === 'temperature' || kind === 'energy' ? 0 : 1);
+  return group(shown, ['distance', 'temperature', 'energy', 'pressure'].includes(kind) ? 0 : 1);
 }
 
 /** A mass for a column of masses: always one decimal, so that the points stand under each other. */

@@ -27,7 +27,8 @@ export function parseQuantity(text: string, kind: Kind, system: System): number 
 
 /** Cuts a unit that holds for the whole value, with the system that it belongs to. */
 function withoutUnit(text: string, kind: Kind, system: System): [text: string, system: System] {
-  for (const named of ['metric', 'us'] as const) {
+  // "gal/min" ends as "l/min" does.
+  for (const named of ['us', 'metric'] as const) {
     const spelling = written[kind]?.[named].find((s) => text.endsWith(s));
     if (spelling !== undefined) return [text.slice(0, -spelling.length), named];
   }

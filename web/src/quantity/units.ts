@@ -15,6 +15,8 @@ export type Kind =
   | 'voltage'
   | 'time'
   | 'copper'
+  | 'pressure'
+  | 'flow'
   | 'plain';
 export type System = 'metric' | 'us';
 
@@ -24,6 +26,9 @@ export const LITRES_PER_GAL = 3.785411784;
 export const KM_PER_MILE = 1.609344;
 /** N/mm per lb/in. */
 export const RATE_PER_LB_IN = (KG_PER_POUND * 9.80665) / MM_PER_INCH;
+
+/** kPa per lb/in². */
+export const KPA_PER_PSI = ((KG_PER_POUND * 9.80665) / (MM_PER_INCH * MM_PER_INCH)) * 1000;
 
 export const units: Readonly<Record<string, { kind: Kind; factor: number }>> = {
   mm: { kind: 'length', factor: 1 },
@@ -67,6 +72,11 @@ export const units: Readonly<Record<string, { kind: Kind; factor: number }>> = {
   ma: { kind: 'current', factor: 0.001 },
   v: { kind: 'voltage', factor: 1 },
   mv: { kind: 'voltage', factor: 0.001 },
+  kpa: { kind: 'pressure', factor: 1 },
+  bar: { kind: 'pressure', factor: 100 },
+  psi: { kind: 'pressure', factor: KPA_PER_PSI },
+  lpm: { kind: 'flow', factor: 1 },
+  gpm: { kind: 'flow', factor: LITRES_PER_GAL },
   h: { kind: 'time', factor: 1 },
   hour: { kind: 'time', factor: 1 },
   hours: { kind: 'time', factor: 1 },
@@ -80,6 +90,7 @@ export const written: Partial<Record<Kind, Record<System, readonly string[]>>> =
   consumption: { metric: ['l/100km', 'l/100 km'], us: ['mpg'] },
   rate: { metric: ['n/mm'], us: ['lb/in', 'lbs/in'] },
   copper: { metric: ['mm²', 'mm2'], us: ['awg'] },
+  flow: { metric: ['l/min'], us: ['gal/min'] },
 };
 
 /** Miles per gallon times litres per 100 km. */
@@ -91,6 +102,8 @@ const usFactors: Partial<Record<Kind, number>> = {
   volume: LITRES_PER_GAL,
   distance: KM_PER_MILE,
   rate: RATE_PER_LB_IN,
+  pressure: KPA_PER_PSI,
+  flow: LITRES_PER_GAL,
 };
 
 /** The gauge that stands for no conductor at all. */
@@ -146,6 +159,8 @@ const names: Record<Kind, readonly [metric: string, us: string]> = {
   voltage: ['V', 'V'],
   time: ['h', 'h'],
   copper: ['mm²', 'AWG'],
+  pressure: ['kPa', 'psi'],
+  flow: ['L/min', 'gal/min'],
   plain: ['', ''],
 };
 
