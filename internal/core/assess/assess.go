@@ -20,6 +20,7 @@ import (
 	"zaino/internal/core/rating"
 	"zaino/internal/core/ride"
 	"zaino/internal/core/space"
+	"zaino/internal/core/trip"
 	"zaino/internal/core/wiring"
 	"zaino/internal/core/words"
 )
@@ -47,6 +48,7 @@ type Assessment struct {
 	Fitted
 	Power    power.PowerFigures   `json:"power" doc:"what came of the days, by the battery"`
 	Wiring   wiring.WiringFigures `json:"wiring" doc:"every cable and fuse"`
+	Trip     trip.TripFigures     `json:"trip" doc:"what comes of the way"`
 	Findings []fitout.Finding     `json:"findings" doc:"worst first, what the specialist lets stand last"`
 	Fallen   []Fallen             `json:"fallen" doc:"what was let stand and does not hold any more"`
 }
@@ -80,6 +82,7 @@ func engines() []engine {
 		into(fit.Engine(), func(a *Assessment) *fit.Figures { return &a.Fitted }),
 		into(power.Engine(), func(a *Assessment) *power.PowerFigures { return &a.Power }),
 		into(wiring.Engine(), func(a *Assessment) *wiring.WiringFigures { return &a.Wiring }),
+		into(trip.Engine(), func(a *Assessment) *trip.TripFigures { return &a.Trip }),
 	}
 }
 

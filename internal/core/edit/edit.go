@@ -59,6 +59,16 @@ var kinds = map[string]Kind{
 	"drive-hours":      driveHours,
 	"load-less":        loadLess,
 	"count-cables":     countCables,
+	"fill-plan":        fillPlan,
+	"stop-sure":        stopSure,
+	"route-of-brief":   routeOfBrief,
+	"route-stop":       routeStop,
+	"route-without":    routeWithout,
+	"trip-cases":       tripCases,
+	"tap-bore":         tapBore,
+	"vessel-rest":      vesselRest,
+	"vessel-room":      vesselRoom,
+	"air-hose":         airHose,
 }
 
 // elsewhere marks a kind as one that puts a thing elsewhere on the vehicle.

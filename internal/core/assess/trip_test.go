@@ -1,0 +1,265 @@
+package assess_test
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"zaino/internal/core/assess"
+	"zaino/internal/core/edit"
+	"zaino/internal/core/fitout"
+	"zaino/internal/example"
+)
+
+// touring is a sound trip of four nights: home, a pump at a ford, a camp, home again; with tanks of
+// fuel, drinking water, washing water and waste, gas and food, a tap by weight and one by a pump,
+// and air for the tyres.
+func touring() fitout.Job {
+	j := example.Ute()
+	example.Crew(&j)
+	j.Brief.Trip.FuelDistance = 500
+	j.Brief.Camp.WasteWater = fitout.WasteCaught
+	j.Vehicle.Limits.Gross.Kg, j.Vehicle.Limits.RearAxle.Kg = 3500, 1700
+	j.Vehicle.Outline.Width = 1880
+	j.Vehicle.Tanks = append(j.Vehicle.Tanks, fitout.Tank{ID: "second", Name: "Second tank", Kind: fitout.TankFuel, Capacity: 60,
+		Density: 0.84, At: fitout.Point{X: 3900, Z: 700}})
+	vessel := func(id string, litres, density, x, z float64) {
+		example.Add(&j, id, 8, x, func(i *fitout.Item) {
+			i.Form, i.At.Z, i.Size = fitout.FormTank, z, fitout.Size{Length: 600, Width: 400, Height: 400}
+			i.Presence = fitout.Presence{Kind: fitout.ByLevel, Level: &fitout.Level{Max: litres, Now: litres, Density: density}}
+		})
+	}
+	vessel("drinking", 90, 1, 2400, 1200)
+	vessel("washing", 40, 1, 2500, 900)
+	vessel("waste", 40, 1, 2600, 700)
+	vessel("bottle", 17, 0.51, 2700, 900)
+	vessel("larder", 40, 0.5, 2300, 900)
+	p := &j.Variants[0].Plumbing
+	p.Vessels = []fitout.Vessel{
+		{Of: "second", Breather: fitout.IsSo, Baffles: fitout.IsSo, Sender: fitout.IsSo, Expansion: 0.03, Feeds: "fuel", By: fitout.ByPump,
+			Rate: 3, Stops: fitout.StopReturn, Filler: &fitout.Filler{At: fitout.Point{X: 3900, Y: 900, Z: 1000}, Drop: 200, Run: 600, Bore: 40, Nozzle: 25}},
+		{Of: "drinking", Holds: fitout.HoldsDrinking}, {Of: "washing", Holds: fitout.HoldsWash},
+		{Of: "waste", Holds: fitout.HoldsWaste}, {Of: "bottle", Holds: fitout.HoldsGas, Gas: fitout.Propane},
+		{Of: "larder", Holds: fitout.HoldsFood},
+	}
+	p.Outlets = []fitout.Outlet{
+		{ID: "tap", Name: "Tap", Vessel: "drinking", At: fitout.Point{X: 2400, Y: -900, Z: 800}, Bore: 12, Hose: 1.5, Loss: 0.5},
+		{ID: "shower", Name: "Shower", Vessel: "washing", Pump: "pump", At: fitout.Point{X: 2400, Y: -900, Z: 1500}, Bore: 10, Flow: 6},
+	}
+	p.Pumps = []fitout.Pump{{ID: "pump", Name: "Water pump", Flow: 10, Amps: 5}}
+	p.Burners = []fitout.Burner{{ID: "stove", Name: "Stove", Vessel: "bottle", KW: 2.2, Basis: fitout.BasisNet, Hours: 1}}
+	p.Provision = 1.5
+	p.Air = fitout.Air{Free: 75, Minutes: 30, Rest: 30, Hose: 8, Width: 265, Rim: 216, Low: 120, High: 240,
+		Couplings: []fitout.Coupling{{ID: "tail", Name: "Tail", At: fitout.Point{X: 4400, Z: 600}}}}
+	p.Pressures = []fitout.TyrePressure{{ID: "f", Axle: fitout.FrontAxle, UpTo: 1500, KPa: 230}, {ID: "r", Axle: fitout.RearAxle, UpTo: 1900, KPa: 300}}
+	home, ford, camp, back := fitout.NewStop("home", "Home"), fitout.NewStop("ford", "Ford"), fitout.NewStop("camp", "Camp"), fitout.NewStop("back", "Home again")
+	for _, s := range []*fitout.RouteStop{&home, &ford, &back} {
+		s.Fuels, s.Water = []fitout.FuelHad{{Fuel: fitout.Diesel, Price: 20000}}, fitout.ByHose
+	}
+	home.Gas, home.Food, home.Dump = true, true, true
+	home.Leg.Km, home.Leg.Hours, ford.Leg.Km, camp.Leg.Km = 200, 4, 200, 200
+	camp.Nights = 4
+	j.Route.Stops = []fitout.RouteStop{home, ford, camp, back}
+	return j
+}
+
+// said is what is said of a vessel of it.
+func said(j *fitout.Job, of string) *fitout.Vessel {
+	p := &j.Variants[0].Plumbing
+	for i := range p.Vessels {
+		if p.Vessels[i].Of == of {
+			return &p.Vessels[i]
+		}
+	}
+	panic(of)
+}
+
+// level is the content of a level item of it.
+func level(j *fitout.Job, of string) *fitout.Level {
+	for i := range j.Variants[0].Items {
+		if j.Variants[0].Items[i].ID == of {
+			return j.Variants[0].Items[i].Presence.Level
+		}
+	}
+	panic(of)
+}
+
+func TestASoundTripHasNothingToSay(t *testing.T) {
+	j := touring()
+	require.NoError(t, fitout.Validate(&j))
+	for _, f := range assess.Of(&j).Findings {
+		assert.NotContains(t, []string{"route", "plumbing"}, f.Subject.Kind, "%s: %s", f.Rule, f.Sentence)
+	}
+}
+
+func stop(j *fitout.Job, n int) *fitout.RouteStop { return &j.Route.Stops[n] }
+
+// tripRules has for every rule of the trip a mistake that it sees, and beside it the nearest thing
+// that is none.
+var tripRules = []struct {
+	rule        string
+	fires, near func(j *fitout.Job)
+}{
+	{"leg-too-long", func(j *fitout.Job) { stop(j, 1).Leg.Km = 820 }, func(j *fitout.Job) { stop(j, 1).Leg.Km = 400 }},
+	{"tanks-too-small", func(j *fitout.Job) { stop(j, 1).Sure, stop(j, 1).Leg.Km, stop(j, 2).Leg.Km = fitout.Unsure, 350, 350 },
+		func(j *fitout.Job) { stop(j, 1).Sure, stop(j, 1).Leg.Km, stop(j, 2).Leg.Km = fitout.Unsure, 150, 150 }},
+	{"hangs-on-unsure", func(j *fitout.Job) {
+		stop(j, 0).Leg.Km, stop(j, 1).Sure, stop(j, 1).Leg.Km = 400, fitout.Unsure, 400
+		j.Variants[0].Fills = []fitout.StopFill{{Stop: "ford", Of: "fuel", Litres: 75}, {Stop: "ford", Of: "second", Litres: 55}}
+	}, func(j *fitout.Job) {
+		stop(j, 1).Sure = fitout.Unsure
+		j.Variants[0].Fills = []fitout.StopFill{{Stop: "ford", Of: "fuel", Litres: 75}}
+	}},
+	{"fuel-wrong-kind", func(j *fitout.Job) {
+		stop(j, 1).Fuels[0].Fuel = fitout.Petrol
+		j.Variants[0].Fills = []fitout.StopFill{{Stop: "ford", Of: "fuel", Litres: 75}}
+	}, func(j *fitout.Job) { stop(j, 1).Fuels[0].Fuel = fitout.Petrol }},
+	{"over-on-the-way", func(j *fitout.Job) { j.Vehicle.Limits.RearAxle.Kg = 1100 },
+		func(j *fitout.Job) { j.Vehicle.Limits.RearAxle.Kg = 1110 }},
+	{"route-longer", func(j *fitout.Job) { j.Brief.Trip.FuelDistance = 390 }, func(j *fitout.Job) { j.Brief.Trip.FuelDistance = 400 }},
+	{"route-nights", func(j *fitout.Job) { stop(j, 2).Nights = 5 }, func(j *fitout.Job) { stop(j, 2).Nights = 3 }},
+	{"water-short", func(j *fitout.Job) { level(j, "drinking").Max, level(j, "drinking").Now = 40, 40 },
+		func(j *fitout.Job) { level(j, "drinking").Max, level(j, "drinking").Now = 55, 55 }},
+	{"washes-with-drinking", func(j *fitout.Job) { level(j, "washing").Max, level(j, "washing").Now = 8, 8 },
+		func(j *fitout.Job) { level(j, "washing").Max, level(j, "washing").Now = 30, 30 }},
+	{"waste-full", func(j *fitout.Job) { level(j, "waste").Max, level(j, "waste").Now = 10, 0 },
+		func(j *fitout.Job) { level(j, "waste").Max, level(j, "waste").Now = 20, 0 }},
+	{"food-short", func(j *fitout.Job) { j.Variants[0].Plumbing.Provision = 2.5 },
+		func(j *fitout.Job) { j.Variants[0].Plumbing.Provision = 1.9 }},
+	{"water-carried", func(j *fitout.Job) {
+		stop(j, 1).Water = fitout.ByCarried
+		level(j, "drinking").Now = 20
+		stop(j, 0).Water = fitout.NoWater
+	},
+		func(j *fitout.Job) { stop(j, 1).Water = fitout.ByCarried }},
+	{"frost", func(j *fitout.Job) { j.Brief.Trip.Coldest = -3; said(j, "waste").Outside = true },
+		func(j *fitout.Job) {
+			j.Brief.Trip.Coldest = -3
+			said(j, "waste").Outside, said(j, "waste").FrostSafe = true, true
+		}},
+	{"gas-short", func(j *fitout.Job) { j.Variants[0].Plumbing.Burners[0].Hours = 11 },
+		func(j *fitout.Job) { j.Variants[0].Plumbing.Burners[0].Hours = 9 }},
+	{"gas-in-the-cold", func(j *fitout.Job) { j.Brief.Trip.Coldest = -1; said(j, "bottle").Gas = fitout.Butane },
+		func(j *fitout.Job) { j.Brief.Trip.Coldest = 2; said(j, "bottle").Gas = fitout.Butane }},
+	{"gas-locker", func(j *fitout.Job) { inCargo(j, "bottle"); said(j, "bottle").Sealed = fitout.IsNotSo },
+		func(j *fitout.Job) { inCargo(j, "bottle"); said(j, "bottle").Sealed = fitout.IsSo }},
+	{"burns-inside", func(j *fitout.Job) { b := &j.Variants[0].Plumbing.Burners[0]; b.Inside, b.Air = true, fitout.IsSo },
+		func(j *fitout.Job) {
+			b := &j.Variants[0].Plumbing.Burners[0]
+			b.Inside, b.Air, b.Alarm = true, fitout.IsSo, fitout.IsSo
+		}},
+	{"filler-flat", func(j *fitout.Job) { said(j, "second").Filler.Drop = 80 }, func(j *fitout.Job) { said(j, "second").Filler.Drop = 85 }},
+	{"filler-narrow", func(j *fitout.Job) { said(j, "second").Filler.Bore = 25 }, func(j *fitout.Job) { said(j, "second").Filler.Bore = 26 }},
+	{"filler-hidden", func(j *fitout.Job) { beside(j, fitout.Drawers, 1150) }, func(j *fitout.Job) { beside(j, fitout.Drawers, 500) }},
+	{"filler-near-sparks", func(j *fitout.Job) { beside(j, fitout.BatteryBox, 300) }, func(j *fitout.Job) { beside(j, fitout.BatteryBox, 100) }},
+	{"no-breather", func(j *fitout.Job) { said(j, "second").Breather = fitout.IsNotSo }, func(j *fitout.Job) { said(j, "second").Breather = fitout.YesNotSaid }},
+	{"no-expansion", func(j *fitout.Job) { said(j, "second").Expansion = 0 }, func(j *fitout.Job) { said(j, "drinking").Breather = fitout.IsSo }},
+	{"no-baffles", func(j *fitout.Job) { said(j, "second").Baffles = fitout.IsNotSo }, func(j *fitout.Job) { said(j, "washing").Baffles = fitout.IsNotSo }},
+	{"no-sender", func(j *fitout.Job) { said(j, "second").Sender = fitout.IsNotSo }, func(j *fitout.Job) { said(j, "drinking").Sender = fitout.IsNotSo }},
+	{"runs-over", func(j *fitout.Job) { said(j, "second").By, said(j, "second").Stops = fitout.ByGravity, fitout.StopNone },
+		func(j *fitout.Job) {
+			said(j, "second").By, said(j, "second").Stops = fitout.ByGravity, fitout.StopFloat
+		}},
+	{"pump-without-return", func(j *fitout.Job) { said(j, "second").Stops = fitout.StopNone }, func(j *fitout.Job) { said(j, "second").Stops = fitout.StopFloat }},
+	{"feeds-uphill", func(j *fitout.Job) { said(j, "second").By = fitout.ByGravity; j.Vehicle.Tanks[1].At.Z = 500 },
+		func(j *fitout.Job) { said(j, "second").By = fitout.ByGravity; j.Vehicle.Tanks[1].At.Z = 600 }},
+	{"feeds-too-slowly", func(j *fitout.Job) { said(j, "second").Rate = 0.1 }, func(j *fitout.Job) { said(j, "second").Rate = 0.2 }},
+	{"can-behind", func(j *fitout.Job) { can(j, 4200) }, func(j *fitout.Job) { can(j, 3100) }},
+	{"tap-unfed", func(j *fitout.Job) { j.Variants[0].Plumbing.Outlets[0].Vessel = "gone" }, func(j *fitout.Job) { j.Variants[0].Plumbing.Outlets[0].Vessel = "washing" }},
+	{"tap-weak", func(j *fitout.Job) { j.Variants[0].Plumbing.Outlets[0].Bore = 5 }, func(j *fitout.Job) { j.Variants[0].Plumbing.Outlets[0].Bore = 8 }},
+	{"tap-leaves", func(j *fitout.Job) { j.Variants[0].Plumbing.Outlets[0].At.Z = 1050 },
+		func(j *fitout.Job) { j.Variants[0].Plumbing.Outlets[0].At.Z = 1050; said(j, "drinking").Unusable = 12 }},
+	{"pump-small", func(j *fitout.Job) { j.Variants[0].Plumbing.Pumps[0].Flow = 5 }, func(j *fitout.Job) { j.Variants[0].Plumbing.Pumps[0].Flow = 6 }},
+	{"one-pump", func(j *fitout.Job) {
+		j.Variants[0].Plumbing.Outlets = j.Variants[0].Plumbing.Outlets[1:]
+		j.Variants[0].Plumbing.Outlets[0].Vessel = "drinking"
+	},
+		func(j *fitout.Job) {
+			j.Variants[0].Plumbing.Outlets = j.Variants[0].Plumbing.Outlets[1:]
+			j.Variants[0].Plumbing.Outlets[0].Vessel, j.Variants[0].Plumbing.Pumps[0].Spare = "drinking", true
+		}},
+	{"hose-short", func(j *fitout.Job) { j.Variants[0].Plumbing.Air.Hose = 4 }, func(j *fitout.Job) { j.Variants[0].Plumbing.Air.Hose = 6 }},
+	{"inflation-long", func(j *fitout.Job) { j.Variants[0].Plumbing.Air.Free = 20 }, func(j *fitout.Job) { j.Variants[0].Plumbing.Air.Free = 22 }},
+	{"compressor-hot", func(j *fitout.Job) { j.Variants[0].Plumbing.Air.Minutes = 4 }, func(j *fitout.Job) { j.Variants[0].Plumbing.Air.Minutes = 5 }},
+	{"bag-without-valve", func(j *fitout.Job) { bag(j, fitout.IsNotSo) }, func(j *fitout.Job) { bag(j, fitout.IsSo) }},
+	{"pressures-missing", func(j *fitout.Job) { j.Variants[0].Plumbing.Pressures[1].UpTo = 1100 }, func(j *fitout.Job) { j.Variants[0].Plumbing.Pressures[1].UpTo = 1110 }},
+}
+
+// inCargo puts a thing into a space that is measured as part of the cab.
+func inCargo(j *fitout.Job, id string) {
+	example.Cargo(j)
+	for i := range j.Variants[0].Items {
+		if j.Variants[0].Items[i].ID == id {
+			j.Variants[0].Items[i].Bay = "cargo"
+		}
+	}
+}
+
+// beside stands a part with its middle at y beside the filler of the second tank.
+func beside(j *fitout.Job, kind fitout.ModuleKind, y float64) {
+	example.Add(j, "part", 20, 3900, func(i *fitout.Item) {
+		i.At, i.Size = fitout.Point{X: 3900, Y: y, Z: 1000}, fitout.Size{Length: 600, Width: 300, Height: 500}
+		i.Module = &fitout.Module{Kind: kind, Faces: fitout.FaceRear, Wall: fitout.NoMaterial, Runner: fitout.NoRunner,
+			Stack: fitout.Beside, Cells: []fitout.Cell{}, Fixings: []fitout.Fixing{}}
+	})
+}
+
+func can(j *fitout.Job, x float64) {
+	example.Add(j, "can", 3, x, func(i *fitout.Item) {
+		i.Presence = fitout.Presence{Kind: fitout.ByLevel, Level: &fitout.Level{Max: 20, Now: 20, Density: 0.84}}
+	})
+	j.Variants[0].Plumbing.Vessels = append(j.Variants[0].Plumbing.Vessels, fitout.Vessel{Of: "can", Holds: fitout.HoldsFuel})
+}
+
+func bag(j *fitout.Job, manual fitout.Yes) {
+	j.Variants[0].Plumbing.Air.Bags = []fitout.HelperBag{{ID: "bag", Name: "Rear bags", Axle: fitout.RearAxle, Manual: manual}}
+}
+
+func TestRulesOfTheTripFire(t *testing.T) {
+	for _, c := range tripRules {
+		t.Run(c.rule, func(t *testing.T) {
+			j := touring()
+			c.fires(&j)
+			found := example.Found(t, j, c.rule)
+			require.NotEmpty(t, found)
+			for _, f := range found {
+				assert.Contains(t, []string{"route", "plumbing", "item"}, f.Subject.Kind)
+				assert.NotEmpty(t, f.Title)
+				assert.NotContains(t, f.Sentence, "%!")
+				assert.NotContains(t, f.Sentence, "  ")
+			}
+			near := touring()
+			c.near(&near)
+			assert.Empty(t, example.Found(t, near, c.rule))
+		})
+	}
+}
+
+// What a finding of the trip offers mends it, and brings up nothing that was not there before.
+func TestFixesOfTheTripMend(t *testing.T) {
+	fixed := 0
+	for _, c := range tripRules {
+		j := touring()
+		c.fires(&j)
+		before := map[string]bool{}
+		for _, f := range assess.Of(&j).Findings {
+			before[f.Key] = true
+		}
+		for _, f := range example.Found(t, j, c.rule) {
+			for _, fix := range f.Fixes {
+				mended, err := edit.Apply(&j, nil, []fitout.FixEdit{fix.Edit})
+				require.NoError(t, err, "%s: %s", c.rule, fix.Label)
+				fixed++
+				for _, now := range assess.Of(&mended).Findings {
+					if now.Severity != fitout.Note {
+						assert.True(t, before[now.Key], "%s by “%s” brings up %s: %s", c.rule, fix.Label, now.Rule, now.Sentence)
+					}
+					assert.NotEqual(t, f.Key, now.Key, "%s by “%s” is not mended: %s", c.rule, fix.Label, now.Sentence)
+				}
+			}
+		}
+	}
+	assert.GreaterOrEqual(t, fixed, 6)
+	assert.GreaterOrEqual(t, len(tripRules), 35)
+}

@@ -1,0 +1,16 @@
+package trip
+
+import "zaino/internal/core/fitout"
+
+// allRules are all rules of the trip, by what they look at.
+func allRules() []func(*Look) []fitout.Finding {
+	return []func(*Look) []fitout.Finding{
+		legTooLong, tanksTooSmall, hangsOnUnsure, wrongFuel, axleOverOnTheWay, briefDiffers,
+		waterShort, washesWithDrinking, wasteFull, foodShort, carriedWater, frozen,
+		gasShort, gasInTheCold, gasLocker, burnsInside,
+		fillerFlat, fillerNarrow, fillerHidden, fillerNearSparks, noBreather, noExpansion, noBaffles, noSender,
+		runsOver, feedsUphill, feedsTooSlowly, canBehind,
+		tapUnfed, tapWeak, tapLeaves, pumpSmall, onePump,
+		hoseShort, inflationLong, compressorHot, bagWithoutValve, pressuresMissing,
+	}
+}
