@@ -68,6 +68,7 @@ func register(router chi.Router, o Options, gate *gate) huma.API {
 	h.registerVariants(api)
 	h.registerExchange(api)
 	h.registerPower(api)
+	h.registerRange(api)
 	h.registerDrawing(api)
 	h.registerMonitor(api)
 	h.registerSystem(api)

@@ -12,6 +12,13 @@ import (
 //go:embed *.zaino.json
 var files embed.FS
 
+//go:embed long-way.gpx
+var longWay []byte
+
+// LongWay is the GPX of a long way that is made up, with its stops as waypoints: the one of the first
+// demo job.
+func LongWay() []byte { return longWay }
+
 // names is the order in which the demo jobs are listed.
 var names = [...]string{"river-gauging", "sound-recordist", "queen-bees"}
 

@@ -86,21 +86,9 @@ func heading(text string) (c column, unit string) {
 // in the job's datum and, like masses, in the unit that cell or header names,
 // else in the job's units.
 func ReadItems(text string, j *fitout.Job) (Preview, error) {
-	text = strings.TrimPrefix(text, "\ufeff")
-	if !utf8.ValidString(text) {
-		return Preview{}, errors.New("the file is not UTF-8 text; save it as CSV in UTF-8 and try again")
-	}
-	if strings.TrimSpace(text) == "" {
-		return Preview{}, errors.New("the file is empty; accepted is a CSV file with a header line that names at least " +
-			"name, mass and station")
-	}
-	reader := csv.NewReader(strings.NewReader(text))
-	reader.Comma = separator(text)
-	reader.FieldsPerRecord = -1
-	reader.TrimLeadingSpace = true
-	header, err := reader.Read()
+	reader, header, err := openCSV(text, "name, mass and station")
 	if err != nil {
-		return Preview{}, fmt.Errorf("the header line cannot be read: %w", err)
+		return Preview{}, err
 	}
 	r := itemReader{job: j, columns: make([]column, len(header)), units: make([]string, len(header))}
 	preview := Preview{Header: header, Columns: make([]string, len(header)), Rows: []Row{}}
@@ -139,6 +127,27 @@ func ReadItems(text string, j *fitout.Job) (Preview, error) {
 		}
 		preview.Rows = append(preview.Rows, row)
 	}
+}
+
+// openCSV begins to read CSV text: its header line, with commas, semicolons or tabs between; a byte
+// order mark is skipped.
+func openCSV(text, wanted string) (*csv.Reader, []string, error) {
+	text = strings.TrimPrefix(text, "\ufeff")
+	if !utf8.ValidString(text) {
+		return nil, nil, errors.New("the file is not UTF-8 text; save it as CSV in UTF-8 and try again")
+	}
+	if strings.TrimSpace(text) == "" {
+		return nil, nil, fmt.Errorf("the file is empty; accepted is a CSV file with a header line that names at least %s", wanted)
+	}
+	reader := csv.NewReader(strings.NewReader(text))
+	reader.Comma = separator(text)
+	reader.FieldsPerRecord = -1
+	reader.TrimLeadingSpace = true
+	header, err := reader.Read()
+	if err != nil {
+		return nil, nil, fmt.Errorf("the header line cannot be read: %w", err)
+	}
+	return reader, header, nil
 }
 
 // separator is the candidate that the header line has most of.

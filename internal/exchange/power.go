@@ -2,13 +2,10 @@ package exchange
 
 import (
 	"bytes"
-	"encoding/csv"
 	"fmt"
-	"strconv"
 	"strings"
 
 	"codeberg.org/go-pdf/fpdf"
-	"github.com/xuri/excelize/v2"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
@@ -16,122 +13,24 @@ import (
 	"zaino/internal/core/wiring"
 )
 
-// WritePowerCSV writes the tables of a power sheet one under the other, each with its name
-// before its head.
+// WritePowerCSV writes a power sheet as text.
 func WritePowerCSV(j *fitout.Job) ([]byte, error) {
 	s := report.PowerSheetOf(j)
-	var out bytes.Buffer
-	w := csv.NewWriter(&out)
-	for i, t := range s.Tables {
-		rows := append([][]string{{t.Name}, t.Head}, t.Rows...)
-		if i > 0 {
-			rows = append([][]string{{""}}, rows...)
-		}
-		for _, row := range rows {
-			safe := make([]string, len(row))
-			for k := range row {
-				safe[k] = plainText(row[k])
-			}
-			if err := w.Write(safe); err != nil {
-				return nil, err
-			}
-		}
-	}
-	w.Flush()
-	return out.Bytes(), w.Error()
+	return writeSheetCSV(&s.Sheet)
 }
 
-// WritePowerXLSX writes a power sheet as a workbook, a sheet for each table.
+// WritePowerXLSX writes a power sheet as a workbook.
 func WritePowerXLSX(j *fitout.Job) ([]byte, error) {
 	s := report.PowerSheetOf(j)
-	f := excelize.NewFile()
-	defer func() { _ = f.Close() }()
-	about := report.Table{Name: "About", Head: []string{s.Job}, Rows: [][]string{{s.Customer}, {"Variant " + s.Variant},
-		{s.Days}}}
-	for _, c := range s.Cautions {
-		about.Rows = append(about.Rows, []string{c})
-	}
-	for _, t := range append([]report.Table{about}, s.Tables...) {
-		if _, err := f.NewSheet(t.Name); err != nil {
-			return nil, err
-		}
-		for i, row := range append([][]string{t.Head}, t.Rows...) {
-			cells := make([]any, len(row))
-			for k := range row {
-				cells[k] = row[k]
-			}
-			if err := f.SetSheetRow(t.Name, "A"+strconv.Itoa(i+1), &cells); err != nil {
-				return nil, err
-			}
-		}
-		if err := f.SetColWidth(t.Name, "A", "H", 22); err != nil {
-			return nil, err
-		}
-	}
-	if err := f.DeleteSheet("Sheet1"); err != nil {
-		return nil, err
-	}
-	out, err := f.WriteToBuffer()
-	if err != nil {
-		return nil, err
-	}
-	return out.Bytes(), nil
+	return writeSheetXLSX(&s.Sheet)
 }
 
 // WritePowerPDF writes a power sheet as pages for the electrician and the customer: the
 // board, every table, the cautions.
 func WritePowerPDF(j *fitout.Job) ([]byte, error) {
 	s := report.PowerSheetOf(j)
-	pdf, text := pages(s.Job, s.Job+", electrics")
-	pdf.SetFont("Helvetica", "B", 16)
-	pdf.MultiCell(0, 8, text(s.Job+": electrics"), "", "L", false)
-	pdf.SetFont("Helvetica", "", 9)
-	pdf.MultiCell(0, 4.5, text(fmt.Sprintf("%s Variant %s. %s.", s.Customer, s.Variant, s.Days)), "", "L", false)
-	for _, c := range s.Cautions {
-		pdf.MultiCell(0, 4.5, text(c), "", "L", false)
-	}
-	drawBoard(pdf, &s.Drawing, text)
-	for _, t := range s.Tables {
-		if len(t.Rows) == 0 {
-			continue
-		}
-		pdf.Ln(4)
-		pdf.SetFont("Helvetica", "B", 12)
-		pdf.MultiCell(0, 6, text(t.Name), "", "L", false)
-		pdf.SetFont("Helvetica", "B", 7.5)
-		widths := columnWidths(pdf, &t, text)
-		for i, row := range append([][]string{t.Head}, t.Rows...) {
-			pdf.SetFont("Helvetica", map[bool]string{true: "B"}[i == 0], 7.5)
-			for k, cell := range row {
-				pdf.CellFormat(widths[k], 4.8, fitted(pdf, text(cell), widths[k]), "B", 0, "L", false, 0, "")
-			}
-			pdf.Ln(-1)
-		}
-	}
-	var out bytes.Buffer
-	err := pdf.Output(&out)
-	return out.Bytes(), err
+	return writeSheetPDF(&s.Sheet, func(pdf *fpdf.Fpdf, text func(string) string) { drawBoard(pdf, &s.Drawing, text) })
 }
-
-// columnWidths are as wide as what stands in each column, and together as wide as the page.
-func columnWidths(pdf *fpdf.Fpdf, t *report.Table, text func(string) string) []float64 {
-	const beside = 3.0 // mm
-	widths := make([]float64, len(t.Head))
-	sum := 0.0
-	for k := range widths {
-		for _, row := range append([][]string{t.Head}, t.Rows...) {
-			widths[k] = max(widths[k], pdf.GetStringWidth(text(row[k]))+beside)
-		}
-		sum += widths[k]
-	}
-	for k := range widths {
-		widths[k] *= pageWidth / sum
-	}
-	return widths
-}
-
-// pageWidth is what the margins leave of a page, mm.
-const pageWidth = 182.0
 
 // drawBoard draws the board across the page, over as many pages as it needs.
 func drawBoard(pdf *fpdf.Fpdf, d *wiring.BoardDrawing, text func(string) string) {

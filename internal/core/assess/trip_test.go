@@ -121,6 +121,11 @@ var tripRules = []struct {
 	{"route-nights", func(j *fitout.Job) { stop(j, 2).Nights = 5 }, func(j *fitout.Job) { stop(j, 2).Nights = 3 }},
 	{"water-short", func(j *fitout.Job) { level(j, "drinking").Max, level(j, "drinking").Now = 40, 40 },
 		func(j *fitout.Job) { level(j, "drinking").Max, level(j, "drinking").Now = 55, 55 }},
+	{"wash-short", func(j *fitout.Job) {
+		level(j, "drinking").Max, level(j, "drinking").Now, level(j, "washing").Max, level(j, "washing").Now = 55, 55, 4, 4
+	}, func(j *fitout.Job) {
+		level(j, "drinking").Max, level(j, "drinking").Now, level(j, "washing").Max, level(j, "washing").Now = 72, 72, 4, 4
+	}},
 	{"washes-with-drinking", func(j *fitout.Job) { level(j, "washing").Max, level(j, "washing").Now = 8, 8 },
 		func(j *fitout.Job) { level(j, "washing").Max, level(j, "washing").Now = 30, 30 }},
 	{"waste-full", func(j *fitout.Job) { level(j, "waste").Max, level(j, "waste").Now = 10, 0 },
@@ -183,7 +188,7 @@ var tripRules = []struct {
 	{"inflation-long", func(j *fitout.Job) { j.Variants[0].Plumbing.Air.Free = 20 }, func(j *fitout.Job) { j.Variants[0].Plumbing.Air.Free = 22 }},
 	{"compressor-hot", func(j *fitout.Job) { j.Variants[0].Plumbing.Air.Minutes = 4 }, func(j *fitout.Job) { j.Variants[0].Plumbing.Air.Minutes = 5 }},
 	{"bag-without-valve", func(j *fitout.Job) { bag(j, fitout.IsNotSo) }, func(j *fitout.Job) { bag(j, fitout.IsSo) }},
-	{"pressures-missing", func(j *fitout.Job) { j.Variants[0].Plumbing.Pressures[1].UpTo = 1100 }, func(j *fitout.Job) { j.Variants[0].Plumbing.Pressures[1].UpTo = 1110 }},
+	{"no-pressure", func(j *fitout.Job) { j.Variants[0].Plumbing.Pressures[1].UpTo = 1100 }, func(j *fitout.Job) { j.Variants[0].Plumbing.Pressures[1].UpTo = 1110 }},
 }
 
 // inCargo puts a thing into a space that is measured as part of the cab.

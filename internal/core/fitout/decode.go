@@ -225,6 +225,9 @@ func given(value any) string {
 	return "an object"
 }
 
+// Fill makes missing lists empty, as Decode does.
+func (j *Job) Fill() { fillLists(reflect.ValueOf(j).Elem()) }
+
 // fillLists makes missing lists empty, so that a document never says null.
 func fillLists(value reflect.Value) {
 	switch value.Kind() {

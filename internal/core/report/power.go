@@ -22,10 +22,17 @@ type Table struct {
 // PowerSheet is all that an electrician and a customer are handed of the electrics: what
 // runs and charges, every circuit, what to buy, labels, and a plain map.
 type PowerSheet struct {
-	Job, Customer, Variant, Days string
-	Drawing                      wiring.BoardDrawing
-	Tables                       []Table
-	Cautions                     []string
+	Sheet
+	Drawing wiring.BoardDrawing
+}
+
+// Sheet are tables that are handed over together.
+type Sheet struct {
+	Job, Customer, Variant string
+	Subject                string // what it is about, in a word or two
+	About                  string // a sentence under the heading
+	Tables                 []Table
+	Cautions               []string
 }
 
 // PowerSheetOf makes the sheet of a job's chosen variant.
@@ -34,9 +41,9 @@ func PowerSheetOf(j *fitout.Job) PowerSheet {
 	look := power.LookAt(p)
 	days, board := power.Engine().Figures(p), wiring.BoardOf(p)
 	figures := wiring.Engine().Figures(p)
-	s := PowerSheet{
-		Job: j.Name, Customer: j.Customer, Variant: p.Variant.Name, Drawing: figures.Drawing,
-		Days: fmt.Sprintf("%d nights at %s to %s", days.Nights, p.Say.Temperature(days.Low), p.Say.Temperature(days.High)),
+	s := PowerSheet{Drawing: figures.Drawing, Sheet: Sheet{
+		Job: j.Name, Customer: j.Customer, Variant: p.Variant.Name, Subject: "electrics",
+		About: fmt.Sprintf("%d nights at %s to %s", days.Nights, p.Say.Temperature(days.Low), p.Say.Temperature(days.High)),
 		Cautions: []string{
 			"Figures of sun, use and charge are estimates. Lengths by places are to be measured before cable is cut.",
 			"Mains voltage, gas and what joins the vehicle's own wiring belong to licensed people under local rules. Never " +
@@ -44,7 +51,7 @@ func PowerSheetOf(j *fitout.Job) PowerSheet {
 				"live battery.",
 			"Every circuit is tested under load before it is handed over.",
 		},
-	}
+	}}
 	s.Tables = []Table{
 		batteriesTable(p, look, &days), loadsTable(p, look, &days), sourcesTable(p, look, &days), circuitsTable(p, board),
 		cablesTable(p, &figures), fusesTable(p, &figures), labelsTable(p, board), mapTable(p, board),

@@ -75,9 +75,9 @@ func hoseShort(l *Look) []fitout.Finding {
 	f.Title = "The air hose does not reach the " + words.List(names)
 	metres := math.Ceil(longest*2) / 2
 	f.Sentence = fmt.Sprintf("It has %s; along the body and the ground %s are wanted, an estimate. A longer hose, or a coupling on the "+
-		"other side.", l.Say.Length(1000*a.Hose), l.Say.Length(1000*longest))
+		"other side.", l.Say.Way(a.Hose), l.Say.Way(longest))
 	under(&f, 1000*a.Hose, 1000*longest, "mm")
-	f.Fixes = []fitout.Fix{{Label: "A hose of " + l.Say.Length(1000*metres),
+	f.Fixes = []fitout.Fix{{Label: "A hose of " + l.Say.Way(metres),
 		Edit: fitout.FixEdit{Kind: "air-hose", Value: 1000 * metres}}}
 	return []fitout.Finding{f}
 }
@@ -152,7 +152,7 @@ func pressuresMissing(l *Look) []fitout.Finding {
 		if _, known := Pressure(table, axle, l.C.surface(leg), heaviest); known {
 			continue
 		}
-		f := about("pressures-missing", fitout.Note, "plumbing", "pressures")
+		f := about("no-pressure", fitout.Note, "plumbing", "pressures")
 		f.With = []string{string(axle)}
 		f.Title = fmt.Sprintf("No tyre pressure entered for the %s axle", axle)
 		f.Sentence = fmt.Sprintf("It carries up to %s on the way, and the table has no line for that. Enter it by the tyre maker's "+

@@ -75,6 +75,10 @@ func (l *Look) wayOut(leg int, missing float64) string {
 		if room >= missing {
 			return fmt.Sprintf("Fill that more at %s, where the tanks have room for %s.", l.stop(i).Name, l.Say.Volume(room))
 		}
+		if room < 0.5 {
+			return fmt.Sprintf("At %s the tanks are full already: another vessel of %s, or a pump on the way, would do.",
+				l.stop(i).Name, l.Say.Volume(missing))
+		}
 		return fmt.Sprintf("At %s the tanks take only %s more: another vessel of %s, or a pump on the way, would do.",
 			l.stop(i).Name, l.Say.Volume(room), l.Say.Volume(missing-room))
 	}
@@ -87,7 +91,7 @@ func tanksTooSmall(l *Look) []fitout.Finding {
 		return nil
 	}
 	p := l.Propose(Lightest)
-	if p.Refuse == nil {
+	if p.Refuse == nil || !l.short() { // one that fills where it is not sure is another finding
 		return nil
 	}
 	from, to := l.stop(p.Refuse.From), l.stop(min(p.Refuse.To, len(l.C.Route.Stops)-1))
@@ -112,6 +116,16 @@ func tanksTooSmall(l *Look) []fitout.Finding {
 		"A second tank or cans, less reserve, or another way.")
 	over(&f, p.Refuse.Lacking, 0, "L")
 	return []fitout.Finding{f}
+}
+
+// short tells whether the reserve is touched anywhere.
+func (l *Look) short() bool {
+	for i := range l.W.Legs {
+		if l.W.Legs[i].Reserve-l.W.Legs[i].Left >= settled {
+			return true
+		}
+	}
+	return false
 }
 
 // as is the course with one stop sure, unsure or shut.

@@ -171,7 +171,7 @@ func (c *Course) propose(manner Manner, fuels []float64) (Proposal, error) {
 	if manner == WithinAxle {
 		return c.balanced(fuels)
 	}
-	line := c.line(fuels)
+	line := c.line(manner, fuels)
 	filling, err := line.Lightest()
 	if manner == Cheapest {
 		filling, err = line.Cheapest()
@@ -196,12 +196,22 @@ func (c *Course) planned(stop int) bool {
 	return has && c.Route.Stops[stop].Sure == fitout.Sure && Open(c.Route, &c.Days, stop)
 }
 
-func (c *Course) line(fuels []float64) *Line {
+// aboard is what a fuel vessel holds before anything is filled at the start, litres. For the least
+// money that is what is in it; for the least mass it need not have been filled, where there is a
+// pump at the start.
+func (c *Course) aboard(manner Manner, v *Vessel) float64 {
+	if manner != Cheapest && c.planned(0) {
+		return min(v.Min, v.Now, v.Full)
+	}
+	return min(v.Now, v.Full)
+}
+
+func (c *Course) line(manner Manner, fuels []float64) *Line {
 	l := &Line{}
 	for _, k := range c.fuel {
 		v := &c.Vessels[k]
 		l.Capacity += v.Usable()
-		l.Aboard += max(0, min(v.Now, v.Full)-v.Unusable)
+		l.Aboard += max(0, c.aboard(manner, v)-v.Unusable)
 	}
 	for i := range fuels {
 		had, _ := c.fuelAt(i)
@@ -216,7 +226,7 @@ func (c *Course) line(fuels []float64) *Line {
 func (c *Course) put(manner Manner, buy, fuels []float64, into []int) Proposal {
 	levels := map[int]float64{}
 	for _, k := range c.fuel {
-		levels[k] = min(c.Vessels[k].Now, c.Vessels[k].Full)
+		levels[k] = c.aboard(manner, &c.Vessels[k])
 	}
 	p := Proposal{Manner: manner, Order: c.ids(c.fuel)}
 	for i := range fuels {
@@ -304,7 +314,7 @@ func orders(places []int) [][]int {
 // any tank may be drawn from at any time, and the best of all orders in which tanks can be used up
 // one after the other.
 func (c *Course) balanced(fuels []float64) (Proposal, error) {
-	line := c.line(fuels)
+	line := c.line(WithinAxle, fuels)
 	light, err := line.Lightest()
 	if err != nil {
 		return Proposal{}, err
@@ -350,7 +360,7 @@ func (c *Course) spread(fuels []float64) *Spread {
 	for _, k := range c.fuel {
 		v := &c.Vessels[k]
 		s.Capacity = append(s.Capacity, v.Usable())
-		s.Aboard = append(s.Aboard, max(0, min(v.Now, v.Full)-v.Unusable))
+		s.Aboard = append(s.Aboard, max(0, c.aboard(WithinAxle, v)-v.Unusable))
 	}
 	all := c.bounds()
 	way := c.Follow(c.Plan.Variant.Fills)

@@ -6,7 +6,7 @@ import "zaino/internal/core/fitout"
 func allRules() []func(*Look) []fitout.Finding {
 	return []func(*Look) []fitout.Finding{
 		legTooLong, tanksTooSmall, hangsOnUnsure, wrongFuel, axleOverOnTheWay, briefDiffers,
-		waterShort, washesWithDrinking, wasteFull, foodShort, carriedWater, frozen,
+		waterShort, washShort, washesWithDrinking, wasteFull, foodShort, carriedWater, frozen,
 		gasShort, gasInTheCold, gasLocker, burnsInside,
 		fillerFlat, fillerNarrow, fillerHidden, fillerNearSparks, noBreather, noExpansion, noBaffles, noSender,
 		runsOver, feedsUphill, feedsTooSlowly, canBehind,

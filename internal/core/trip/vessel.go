@@ -19,6 +19,7 @@ type Vessel struct {
 	Capacity float64 // litres to the brim
 	Unusable float64 // litres
 	Now      float64 // litres in the state shown
+	Min      float64 // least that it is driven with, litres
 	Density  float64 // kg/L
 	At       fitout.Point
 	Said     *fitout.Vessel // what is said of it; never nil
@@ -55,13 +56,13 @@ func vesselsOf(p *plan.Plan) []Vessel {
 		if t.Kind == fitout.TankFuel {
 			holds = fitout.HoldsFuel
 		}
-		add(Vessel{ID: t.ID, Name: t.Name, Tank: true, Holds: holds, Capacity: t.Capacity, Now: t.Now, Density: t.Density,
+		add(Vessel{ID: t.ID, Name: t.Name, Tank: true, Holds: holds, Capacity: t.Capacity, Now: t.Now, Min: t.Min, Density: t.Density,
 			At: t.At})
 	}
 	for i := range p.Variant.Items {
 		item := &p.Variant.Items[i]
 		if l := item.Presence.Level; item.Presence.Kind == fitout.ByLevel && l != nil && p.Load.Items[i].Present {
-			add(Vessel{ID: item.ID, Name: item.Name, Holds: byKind(item), Capacity: l.Max, Now: l.Now, Density: l.Density,
+			add(Vessel{ID: item.ID, Name: item.Name, Holds: byKind(item), Capacity: l.Max, Now: l.Now, Min: l.Min, Density: l.Density,
 				At: item.At})
 		}
 	}

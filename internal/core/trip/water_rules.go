@@ -76,6 +76,20 @@ func washesWithDrinking(l *Look) []fitout.Finding {
 	return nil
 }
 
+// washShort cautions where water for washing gives out.
+func washShort(l *Look) []fitout.Finding {
+	lack, short := l.lacking(WantWash)
+	if !l.Typed || !short {
+		return nil
+	}
+	f := about("wash-short", fitout.Caution, "route", l.stop(lack.atStop()).ID)
+	f.Title = fmt.Sprintf("Water for washing gives out on day %d", lack.Day)
+	f.Sentence = fmt.Sprintf("It gives out %s, with nothing left to drink from either; %s are missing in all. Carry more, or wash "+
+		"less.", l.when(&lack), l.Say.Volume(lack.Litres))
+	over(&f, lack.Litres, 0, "L")
+	return []fitout.Finding{f}
+}
+
 // wasteFull cautions where waste water has no room any more.
 func wasteFull(l *Look) []fitout.Finding {
 	lack, short := l.lacking(WantWaste)

@@ -155,21 +155,27 @@ func (c *Course) fuelAt(stop int) (fitout.FuelHad, bool) {
 	return fitout.FuelHad{}, false
 }
 
-// target is what a vessel holds on leaving a stop, where anything is done there.
-func (c *Course) target(fills map[fitout.StopFill]float64, stop int, v *Vessel) (float64, bool) {
+// target is what a vessel that holds so much holds on leaving a stop. At the start, which one need
+// not have filled up for, that may be less.
+func (c *Course) target(fills map[fitout.StopFill]float64, stop int, v *Vessel, holds float64) float64 {
+	waste := v.Holds == fitout.HoldsWaste
 	if !c.Has(stop, v) || !Open(c.Route, &c.Days, stop) {
-		return 0, false
+		return holds
 	}
-	if litres, said := fills[fitout.StopFill{Stop: c.Route.Stops[stop].ID, Of: v.ID}]; said {
-		return min(litres, v.Full), true
+	litres, said := fills[fitout.StopFill{Stop: c.Route.Stops[stop].ID, Of: v.ID}]
+	switch {
+	case said && stop == 0:
+		return min(litres, v.Full)
+	case said && waste:
+		return min(litres, holds)
+	case said:
+		return max(holds, min(litres, v.Full))
+	case c.Route.Stops[stop].Sure != fitout.Sure || stop == len(c.Route.Stops)-1:
+		return holds
+	case waste:
+		return 0
 	}
-	if c.Route.Stops[stop].Sure != fitout.Sure || stop == len(c.Route.Stops)-1 {
-		return 0, false
-	}
-	if v.Holds == fitout.HoldsWaste {
-		return 0, true
-	}
-	return v.Full, true
+	return max(holds, v.Full)
 }
 
 // Follow drives the route, filling as fills say; whatever they do not name is filled wherever a
@@ -301,14 +307,11 @@ func (w *Way) fill(c *Course, d *drawer, said map[fitout.StopFill]float64, stop 
 	bought := 0.0
 	for i := range c.Vessels {
 		v := &c.Vessels[i]
-		to, done := c.target(said, stop, v)
-		if !done || v.Holds != fitout.HoldsWaste && to <= d.levels[i] || v.Holds == fitout.HoldsWaste && to >= d.levels[i] {
-			continue
-		}
+		to := c.target(said, stop, v, d.levels[i])
 		at.Filled[i] = to - d.levels[i]
 		d.levels[i] = to
 		if v.Holds == fitout.HoldsFuel {
-			bought += at.Filled[i]
+			bought += max(0, at.Filled[i])
 		}
 	}
 	if had, has := c.fuelAt(stop); has {

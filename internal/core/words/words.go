@@ -36,6 +36,14 @@ func (s Speaker) Volume(litres float64) string {
 // Distance puts km into words.
 func (s Speaker) Distance(km float64) string { return quantity.Format(km, quantity.Distance, s.Units) }
 
+// Way puts m into words, of hoses and the like: in US units in feet.
+func (s Speaker) Way(metres float64) string {
+	if s.Units == quantity.US {
+		return fmt.Sprintf("%.1f\u00a0ft", metres*1000/quantity.MMPerInch/12)
+	}
+	return fmt.Sprintf("%.1f\u00a0m", metres)
+}
+
 // Used puts into words what a way in km takes at a consumption in L/100 km: a way is
 // multiplied by litres on a way, and divided by miles a gallon.
 func (s Speaker) Used(km, consumption float64) string {
@@ -162,4 +170,13 @@ func Sentences(all ...string) string {
 		}
 	}
 	return strings.Join(said, " ")
+}
+
+// Money puts cents into words: "291.20".
+func Money(cents int) string {
+	sign := ""
+	if cents < 0 {
+		sign, cents = "−", -cents
+	}
+	return fmt.Sprintf("%s%d.%02d", sign, cents/100, cents%100)
 }
