@@ -26,6 +26,11 @@ import { DaysSheet } from './power/DaysSheet';
 import { LogicSheet } from './power/LogicSheet';
 import { MonitorSheet } from './power/MonitorSheet';
 import { PowerPage } from './power/PowerPage';
+import { AirSheet } from './range/AirSheet';
+import { RangePage } from './range/RangePage';
+import { StopsSheet } from './range/StopsSheet';
+import { VesselsSheet } from './range/VesselsSheet';
+import { WaySheet } from './range/WaySheet';
 import { FittedSheet } from './vehicle/FittedSheet';
 import { PlateSheet } from './vehicle/PlateSheet';
 import { SpaceSheet } from './vehicle/SpaceSheet';
@@ -83,6 +88,12 @@ function Gate() {
           <Route path="logic" element={<LogicSheet />} />
           <Route path="ask" element={<AskSheet />} />
           <Route path="monitor" element={<MonitorSheet />} />
+        </Route>
+        <Route path="range" element={<RangePage />}>
+          <Route index element={<WaySheet />} />
+          <Route path="stops" element={<StopsSheet />} />
+          <Route path="vessels" element={<VesselsSheet />} />
+          <Route path="air" element={<AirSheet />} />
         </Route>
         <Route path="load" element={<LoadPage />} />
         <Route path="load/cases" element={<CasesPage />} />

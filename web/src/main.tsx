@@ -21,6 +21,7 @@ import './styles/stances.css';
 import './styles/variants.css';
 import './styles/cases.css';
 import './styles/power.css';
+import './styles/range.css';
 import './styles/phone.css';
 import './styles/print.css';
 

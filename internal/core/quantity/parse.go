@@ -93,6 +93,10 @@ func example(kind Kind) string {
 		return `12.8`
 	case Time:
 		return `1.5 or 10 min`
+	case Pressure:
+		return `240, 2.4 bar or 35 psi`
+	case Flow:
+		return `8, 2 gal/min or 2*4`
 	case Copper:
 		return `6, 2.5 mm² or 10 AWG`
 	}

@@ -16,10 +16,13 @@ const sheets: Partial<Record<Kind, string>> = {
   bay: 'vehicle/space',
   module: 'layout',
   power: 'power',
+  route: 'range/stops',
+  plumbing: 'range/vessels',
 };
 
 /** Where to find a subject: its sheet, and the thing on it behind the #. */
 export function whereabouts(subject: Finding['subject']): string | undefined {
-  const sheet = sheets[subject.kind];
+  const aired = subject.kind === 'plumbing' && ['air', 'pressures'].includes(subject.id);
+  const sheet = aired ? 'range/air' : sheets[subject.kind];
   return sheet && (subject.id === '' ? sheet : `${sheet}#${subject.id}`);
 }

@@ -18,6 +18,7 @@ const stages = [
     subjects: ['front-axle', 'rear-axle', 'gross', 'combination', 'ball', 'trailer', 'item'],
   },
   { to: 'power', label: 'Power', icon: 'bi-battery-half', subjects: ['power'] },
+  { to: 'range', label: 'Range', icon: 'bi-signpost-split', subjects: ['route', 'plumbing'] },
 ];
 
 /** The stages in the order of the work; each mark shows whether something there stops the build. */

@@ -73,6 +73,8 @@ export function example(kind: Kind): string {
     voltage: '12.8',
     time: '1.5 or 10 min',
     copper: '6, 2.5 mm² or 10 AWG',
+    pressure: '240, 2.4 bar or 35 psi',
+    flow: '8, 2 gal/min or 2*4',
     plain: '12 or 3*4',
   }[kind];
 }
