@@ -65,6 +65,7 @@ var kinds = map[string]Kind{
 	"route-stop":       routeStop,
 	"route-without":    routeWithout,
 	"trip-cases":       tripCases,
+	"trip-days":        tripDays,
 	"tap-bore":         tapBore,
 	"vessel-rest":      vesselRest,
 	"vessel-room":      vesselRoom,

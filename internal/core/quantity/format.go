@@ -47,7 +47,7 @@ func decimals(own float64, kind Kind, system System) int {
 			return 1
 		}
 		return decimalsBelow(own, 10)
-	case Rate, Consumption, Angle, Time, Flow:
+	case Rate, Consumption, Angle, Time, Flow, Airflow:
 		return 1
 	case Voltage, Copper:
 		return 2

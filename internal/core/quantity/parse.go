@@ -95,6 +95,8 @@ func example(kind Kind) string {
 		return `1.5 or 10 min`
 	case Pressure:
 		return `240, 2.4 bar or 35 psi`
+	case Airflow:
+		return `75, 75 L/min or 2.6 cfm`
 	case Flow:
 		return `8, 2 gal/min or 2*4`
 	case Copper:

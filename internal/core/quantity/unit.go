@@ -32,7 +32,8 @@ const (
 	Time        Kind = "time"
 	Copper      Kind = "copper"   // area of a conductor
 	Pressure    Kind = "pressure" // of a tyre, above the air around it
-	Flow        Kind = "flow"     // of water or air
+	Flow        Kind = "flow"     // of water
+	Airflow     Kind = "airflow"  // of free air
 	Plain       Kind = "plain"
 )
 
@@ -45,6 +46,7 @@ const (
 	LitresPerGal = 3.785411784
 	KmPerMile    = 1.609344
 	RatePerLbIn  = KgPerPound * 9.80665 / MMPerInch // N/mm per lb/in
+	LPerCubicFt  = 28.316846592
 	KPaPerPsi    = KgPerPound * 9.80665 / (MMPerInch * MMPerInch) * 1000
 )
 
@@ -68,7 +70,8 @@ var units = map[string]unit{
 	"w": {Power, 1}, "kw": {Power, 1000}, "wh": {Energy, 1}, "kwh": {Energy, 1000},
 	"ah": {Charge, 1}, "mah": {Charge, 0.001}, "a": {Current, 1}, "ma": {Current, 0.001}, "v": {Voltage, 1}, "mv": {Voltage, 0.001},
 	"kpa": {Pressure, 1}, "bar": {Pressure, 100}, "psi": {Pressure, KPaPerPsi}, "lpm": {Flow, 1}, "gpm": {Flow, LitresPerGal},
-	"h": {Time, 1}, "hour": {Time, 1}, "hours": {Time, 1}, "min": {Time, 1.0 / 60},
+	"cfm": {Airflow, LPerCubicFt},
+	"h":   {Time, 1}, "hour": {Time, 1}, "hours": {Time, 1}, "min": {Time, 1.0 / 60},
 	"gal": {Volume, LitresPerGal}, "qt": {Volume, LitresPerGal / 4}, "impgal": {Volume, 4.54609},
 }
 
@@ -93,6 +96,7 @@ var written = map[Kind]map[System][]string{
 	Rate:        {Metric: {"n/mm"}, US: {"lb/in", "lbs/in"}},
 	Copper:      {Metric: {"mm²", "mm2"}, US: {"awg"}},
 	Flow:        {Metric: {"l/min"}, US: {"gal/min"}},
+	Airflow:     {Metric: {"l/min"}, US: {}},
 }
 
 // kmPerLitre is 100 km per mile over litres per US gallon: miles per gallon
@@ -128,6 +132,8 @@ func (s System) factor(kind Kind) float64 {
 		return KPaPerPsi
 	case Flow:
 		return LitresPerGal
+	case Airflow:
+		return LPerCubicFt
 	}
 	return 1
 }
@@ -173,7 +179,7 @@ var shown = map[Kind][2]string{
 	Length: {"mm", "in"}, Mass: {"kg", "lb"}, Volume: {"L", "gal"}, Distance: {"km", "mi"},
 	Rate: {"N/mm", "lb/in"}, Temperature: {"°C", "°F"}, Consumption: {"L/100 km", "mpg"}, Angle: {"°", "°"},
 	Power: {"W", "W"}, Energy: {"Wh", "Wh"}, Charge: {"Ah", "Ah"}, Current: {"A", "A"}, Voltage: {"V", "V"},
-	Time: {"h", "h"}, Copper: {"mm²", "AWG"}, Pressure: {"kPa", "psi"}, Flow: {"L/min", "gal/min"},
+	Time: {"h", "h"}, Copper: {"mm²", "AWG"}, Pressure: {"kPa", "psi"}, Flow: {"L/min", "gal/min"}, Airflow: {"L/min", "cfm"},
 }
 
 // unitOf is the unit as the system writes it behind a number.

@@ -11,6 +11,7 @@ import (
 	"zaino/internal/core/power"
 	"zaino/internal/core/rating"
 	"zaino/internal/core/space"
+	"zaino/internal/core/trip"
 	"zaino/internal/core/words"
 )
 
@@ -26,6 +27,7 @@ type Card struct {
 	Tyres    []string     `json:"tyres" doc:"notes on tyres, springs and airbags"`
 	Order    []string     `json:"order" doc:"tanks and vessels in the order of use"`
 	Power    []string     `json:"power" doc:"what there is to know of the batteries"`
+	Way      []string     `json:"way" doc:"what to do at each stop of the trip; empty where nobody entered its way"`
 	Cautions []string     `json:"cautions"`
 }
 
@@ -44,7 +46,7 @@ func CardOf(j *fitout.Job) Card {
 	t := limits.Of(p)
 	c := Card{
 		Job: j.Name, Customer: j.Customer, Vehicle: j.Vehicle.Name, State: p.State(&p.Shown), Pads: t.PadsIn(t.Shown()),
-		Room: rooms(p, t), Tyres: tyreNotes(p), Order: []string{}, Power: power.CardLines(p),
+		Room: rooms(p, t), Tyres: tyreNotes(p), Order: []string{}, Power: power.CardLines(p), Way: trip.CardLines(p),
 		Cautions: cautions,
 	}
 	names := map[string]string{}

@@ -13,6 +13,7 @@ import (
 	"zaino/internal/core/module"
 	"zaino/internal/core/plan"
 	"zaino/internal/core/power"
+	"zaino/internal/core/trip"
 	"zaino/internal/core/words"
 )
 
@@ -32,6 +33,8 @@ type VariantFigures struct {
 	Nights   float64          `json:"nights" doc:"that its house battery lasts without sun, driven as planned; −1: no end; −2: no battery"`
 	Weakest  string           `json:"weakest" doc:"of its batteries, and when; empty for none"`
 	Bought   int              `json:"bought" doc:"price of what has one, cents"`
+	Fuel     float64          `json:"fuel" doc:"that the trip takes, litres; 0 where nobody entered its way"`
+	OnTheWay float64          `json:"onTheWay" doc:"greatest load over its limit on the way, 0 to 1 and more; 0 where nobody entered it"`
 	Stops    int              `json:"stops" doc:"findings that stop it"`
 	Cautions int              `json:"cautions"`
 	Notes    int              `json:"notes"`
@@ -84,6 +87,7 @@ func VariantOf(s, first *plan.Plan, findings []fitout.Finding) VariantFigures {
 	table, scene := limits.Of(s), fit.Of(s)
 	f.Pads = table.PadsIn(table.Shown())
 	f.Nights, f.Weakest = power.Endurance(s)
+	f.Fuel, f.OnTheWay = trip.InAll(s)
 	for i := range s.Items {
 		f.Bought += s.Items[i].Price
 	}

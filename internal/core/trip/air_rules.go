@@ -95,7 +95,7 @@ func inflationLong(l *Look) []fitout.Finding {
 	f.Title = fmt.Sprintf("Filling the tyres takes %.0f min", air.Minutes)
 	f.Sentence = fmt.Sprintf("From %s to %s at %s of free air, an estimate. A compressor with more of it would be quicker.",
 		l.Say.Pressure(l.Variant.Plumbing.Air.Low), l.Say.Pressure(l.Variant.Plumbing.Air.High),
-		l.Say.Flow(l.Variant.Plumbing.Air.Free))
+		l.Say.Airflow(l.Variant.Plumbing.Air.Free))
 	over(&f, air.Minutes, longInflation, "min")
 	return []fitout.Finding{f}
 }

@@ -288,3 +288,34 @@ func (l *Look) proposalView(manner Manner) ProposalView {
 	}
 	return v
 }
+
+// InAll is what a trip whose way somebody entered takes of fuel, litres, and the greatest load over
+// its limit on the way; 0 where nobody did.
+func InAll(p *plan.Plan) (fuel, share float64) {
+	l := LookAt(p)
+	if !l.Typed {
+		return 0, 0
+	}
+	for i := range l.W.Legs {
+		fuel += l.W.Legs[i].Fuel
+	}
+	if worst := l.C.worst(l.W); worst.Limit != "" {
+		share = worst.Share()
+	}
+	return fuel, share
+}
+
+// CardLines are what to do at each stop, for the card; nothing where nobody entered the way.
+func CardLines(p *plan.Plan) []string {
+	l, lines := LookAt(p), []string{}
+	if !l.Typed {
+		return lines
+	}
+	for i := range l.W.Stops {
+		if todo := l.todo(i); len(todo) > 0 {
+			lines = append(lines, fmt.Sprintf("%s, %s: %s.", l.stop(i).Name, l.Say.Distance(l.W.Stops[i].Km),
+				words.Lower(strings.Join(todo, "; "))))
+		}
+	}
+	return lines
+}

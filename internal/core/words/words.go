@@ -88,6 +88,11 @@ func (s Speaker) Pressure(kpa float64) string {
 // Flow puts L/min into words.
 func (s Speaker) Flow(litres float64) string { return quantity.Format(litres, quantity.Flow, s.Units) }
 
+// Airflow puts L/min of free air into words.
+func (s Speaker) Airflow(litres float64) string {
+	return quantity.Format(litres, quantity.Airflow, s.Units)
+}
+
 // Percent puts a share from 0 to 1 into words.
 func (s Speaker) Percent(share float64) string { return s.Plain(math.Round(1000*share)/10) + " %" }
 

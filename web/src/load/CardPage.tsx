@@ -102,6 +102,16 @@ export function CardPage() {
             ))}
           </ul>
         )}
+        {card.way.length > 0 && (
+          <>
+            <h3>On the way</h3>
+            <ul aria-label="On the way">
+              {card.way.map((t) => (
+                <li key={t}>{t}</li>
+              ))}
+            </ul>
+          </>
+        )}
         {shut.length > 0 && (
           <>
             <h3>Before driving off</h3>

@@ -2,6 +2,7 @@ import { AddButton, RemoveButton } from '../components/ListButtons';
 import { Field } from '../components/Field';
 import { Panel } from '../components/Panel';
 import { SelectField } from '../components/SelectField';
+import { derived, useDerive } from '../document/useDerive';
 import { skies } from '../words/power';
 import { ClockField } from './ClockField';
 import { SpanStrip } from './SpanStrip';
@@ -10,6 +11,7 @@ import { percent, usePower } from './usePower';
 /** The days over which power is counted: heat, sun, driving, mains, and what stands between trips. */
 export function DaysCard() {
   const { job, electrics, edit, line, tick } = usePower();
+  const derive = useDerive();
   const d = electrics.days;
   type Key =
     'count' | 'low' | 'high' | 'latitude' | 'day' | 'clock' | 'driveEvery' | 'mainsEvery' | 'laidUp' | 'vehicleDraw';
@@ -21,7 +23,22 @@ export function DaysCard() {
       e.days.own.push({ day, drives: false, mains: false, sky: 'overcast' });
     });
   return (
-    <Panel title="Days and weather" className="wide">
+    <Panel
+      title="Days and weather"
+      className="wide"
+      actions={
+        job.route.stops.length > 1 && (
+          <button
+            type="button"
+            className="btn btn-sm btn-outline-secondary"
+            title="Nights, days that are driven, mains and the coldest night as on the way of Range"
+            onClick={() => void derive('Days as on the trip', derived('trip-days'))}
+          >
+            As on the trip
+          </button>
+        )
+      }
+    >
       <div className="days-forms">
         <div className="form">
           {number('Nights', 'count', 'plain', `Empty: those of the brief, ${job.brief.trip.nights}`, true)}

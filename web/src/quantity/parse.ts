@@ -74,6 +74,7 @@ export function example(kind: Kind): string {
     time: '1.5 or 10 min',
     copper: '6, 2.5 mm² or 10 AWG',
     pressure: '240, 2.4 bar or 35 psi',
+    airflow: '75, 75 L/min or 2.6 cfm',
     flow: '8, 2 gal/min or 2*4',
     plain: '12 or 3*4',
   }[kind];

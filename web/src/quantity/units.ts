@@ -17,6 +17,7 @@ export type Kind =
   | 'copper'
   | 'pressure'
   | 'flow'
+  | 'airflow'
   | 'plain';
 export type System = 'metric' | 'us';
 
@@ -27,6 +28,7 @@ export const KM_PER_MILE = 1.609344;
 /** N/mm per lb/in. */
 export const RATE_PER_LB_IN = (KG_PER_POUND * 9.80665) / MM_PER_INCH;
 
+export const L_PER_CUBIC_FT = 28.316846592;
 /** kPa per lb/in². */
 export const KPA_PER_PSI = ((KG_PER_POUND * 9.80665) / (MM_PER_INCH * MM_PER_INCH)) * 1000;
 
@@ -77,6 +79,7 @@ export const units: Readonly<Record<string, { kind: Kind; factor: number }>> = {
   psi: { kind: 'pressure', factor: KPA_PER_PSI },
   lpm: { kind: 'flow', factor: 1 },
   gpm: { kind: 'flow', factor: LITRES_PER_GAL },
+  cfm: { kind: 'airflow', factor: L_PER_CUBIC_FT },
   h: { kind: 'time', factor: 1 },
   hour: { kind: 'time', factor: 1 },
   hours: { kind: 'time', factor: 1 },
@@ -91,6 +94,7 @@ export const written: Partial<Record<Kind, Record<System, readonly string[]>>> =
   rate: { metric: ['n/mm'], us: ['lb/in', 'lbs/in'] },
   copper: { metric: ['mm²', 'mm2'], us: ['awg'] },
   flow: { metric: ['l/min'], us: ['gal/min'] },
+  airflow: { metric: ['l/min'], us: [] },
 };
 
 /** Miles per gallon times litres per 100 km. */
@@ -104,6 +108,7 @@ const usFactors: Partial<Record<Kind, number>> = {
   rate: RATE_PER_LB_IN,
   pressure: KPA_PER_PSI,
   flow: LITRES_PER_GAL,
+  airflow: L_PER_CUBIC_FT,
 };
 
 /** The gauge that stands for no conductor at all. */
@@ -161,6 +166,7 @@ const names: Record<Kind, readonly [metric: string, us: string]> = {
   copper: ['mm²', 'AWG'],
   pressure: ['kPa', 'psi'],
   flow: ['L/min', 'gal/min'],
+  airflow: ['L/min', 'cfm'],
   plain: ['', ''],
 };
 

@@ -27,7 +27,7 @@ export function AirSheet() {
             {line(
               'Free air at the mean pressure',
               air.free,
-              'flow',
+              'airflow',
               (p, v) => (p.air.free = v),
               'Of the compressor; empty: none',
               true,

@@ -2,7 +2,8 @@ import type { RangeView } from '../api/types';
 import { Panel } from '../components/Panel';
 import { useTrial } from '../findings/useTrial';
 import { formatQuantity } from '../quantity/format';
-import { derived, useRange } from './useRange';
+import { derived } from '../document/useDerive';
+import { useRange } from './useRange';
 
 /** Ways to fill fuel: looked at on the whole screen, or taken in one press. */
 export function FillCard({ view }: { view: RangeView }) {

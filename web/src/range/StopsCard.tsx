@@ -7,9 +7,10 @@ import { SelectField } from '../components/SelectField';
 import { TextField } from '../components/TextField';
 import { newId } from '../document/things';
 import { sureness, waters } from '../words/range';
+import { derived } from '../document/useDerive';
 import { FuelFields } from './FuelFields';
 import { StopMore } from './StopMore';
-import { derived, useRange } from './useRange';
+import { useRange } from './useRange';
 
 /** Every stop with what it has, and the leg that leads on from it. */
 export function StopsCard() {

@@ -5,7 +5,8 @@ import { Panel } from '../components/Panel';
 import { formatQuantity } from '../quantity/format';
 import { sureness } from '../words/range';
 import { labelOf } from '../words/words';
-import { derived, useRange } from './useRange';
+import { derived } from '../document/useDerive';
+import { useRange } from './useRange';
 
 /** What to do at each stop, to be ticked on the way; it prints. Ticks are of this screen only. */
 export function TodoCard({ view, onShow }: { view: RangeView; onShow: (km: number) => void }) {

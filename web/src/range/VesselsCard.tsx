@@ -35,17 +35,7 @@ export function VesselsCard() {
   const { plumbing, holders, edit, line, say } = usePlumbing();
   const [open, setOpen] = useState('');
   return (
-    <Panel
-      title="Tanks and vessels"
-      className="wide"
-      note="Tanks of the vehicle, and things whose content varies"
-      actions={
-        <>
-          {line('Food a person and day', plumbing.provision, 'mass', (p, v) => (p.provision = v), undefined, true)}
-          {line('A jug', plumbing.jug, 'volume', (p, v) => (p.jug = v), undefined, true)}
-        </>
-      }
-    >
+    <Panel title="Tanks and vessels" className="wide" note="Tanks of the vehicle, and things whose content varies">
       {holders.length === 0 ? (
         <p className="empty">
           Nothing that holds anything comes along yet: enter the tanks under Vehicle, or give a thing of Load a content
@@ -129,6 +119,28 @@ export function VesselsCard() {
           </table>
         </div>
       )}
+      <div className="days-forms">
+        <div className="form">
+          {line(
+            'Food a person and day',
+            plumbing.provision,
+            'mass',
+            (p, v) => (p.provision = v),
+            'Where a vessel holds food',
+            true,
+          )}
+        </div>
+        <div className="form">
+          {line(
+            'A jug',
+            plumbing.jug,
+            'volume',
+            (p, v) => (p.jug = v),
+            'Carried where water comes without a hose',
+            true,
+          )}
+        </div>
+      </div>
     </Panel>
   );
 }

@@ -2,6 +2,7 @@ import { useState } from 'react';
 
 import { Panel } from '../components/Panel';
 import { SelectField } from '../components/SelectField';
+import { derived } from '../document/useDerive';
 import { FillCard } from './FillCard';
 import { HandCard } from './HandCard';
 import { ReadWay } from './ReadWay';
@@ -9,7 +10,7 @@ import { TakeWay } from './TakeWay';
 import { TodoCard } from './TodoCard';
 import { TrackPicture } from './TrackPicture';
 import { WayStrip } from './WayStrip';
-import { derived, useRange } from './useRange';
+import { useRange } from './useRange';
 import { placeOn, type Along } from './along';
 
 /** The way on one strip, with a hand along it, the ways to fill, and what to do at each stop. */

@@ -61,6 +61,11 @@ export function Comparison({ figures, job, onEdit, onAdopt, onRemove }: Props) {
       cell: (f) => (f.nights === -2 ? '–' : f.nights < 0 ? 'no end' : String(f.nights)),
     },
     { label: 'Weakest battery', cell: (f) => f.weakest || '–' },
+    { label: 'Fuel on the trip', cell: (f) => (f.fuel > 0 ? formatQuantity(f.fuel, 'volume', job.units) : '–') },
+    {
+      label: 'Nearest to a limit on the way',
+      cell: (f) => (f.onTheWay > 0 ? `${(100 * f.onTheWay).toFixed(1)} %` : '–'),
+    },
     { label: 'Parts with a price', cell: (f) => `${Math.round(f.bought / 100)} ${job.brief.currency}`.trim() },
     { label: 'Price level, points', cell: (f) => Math.round(f.price).toString() },
     { label: 'Findings', cell: (f) => `${f.stops} stop, ${f.cautions} caution, ${f.notes} note` },
