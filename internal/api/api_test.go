@@ -299,3 +299,25 @@ func BenchmarkAssessOverHTTP(b *testing.B) {
 		}
 	}
 }
+
+// What is read of a way is refused with a sentence, or shown before anything is changed.
+func TestWaysAreReadAndRefused(t *testing.T) {
+	server, _ := serve(t)
+	gpx := func(text string) (int, string) {
+		status, _, body := ask(t, http.MethodPost, server.URL+"/api/range/gpx", text, "Content-Type", "application/gpx+xml")
+		return status, body
+	}
+	status, body := gpx("<gpx></gpx>")
+	assert.Equal(t, http.StatusUnprocessableEntity, status)
+	assert.Contains(t, body, "It has no points; accepted is a GPX file up to 100 MB")
+	_, _, way := ask(t, http.MethodGet, server.URL+"/api/range/example.gpx", "")
+	status, body = gpx(way)
+	assert.Equal(t, http.StatusOK, status, body)
+	assert.Contains(t, body, "Tallow Creek store")
+	status, _, body = ask(t, http.MethodPost, server.URL+"/api/range/stops", `{"text":"name\nHome"}`)
+	assert.Equal(t, http.StatusUnprocessableEntity, status)
+	assert.Contains(t, body, "needed are stop and km")
+	status, _, body = ask(t, http.MethodPost, server.URL+"/api/range", demoText(t))
+	assert.Equal(t, http.StatusOK, status, body)
+	assert.Contains(t, body, `"manner":"axles"`)
+}

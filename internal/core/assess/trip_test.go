@@ -1,6 +1,7 @@
 package assess_test
 
 import (
+	"fmt"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -267,4 +268,20 @@ func TestFixesOfTheTripMend(t *testing.T) {
 	}
 	assert.GreaterOrEqual(t, fixed, 6)
 	assert.GreaterOrEqual(t, len(tripRules), 35)
+}
+
+// A way of sixty stops with three fuel tanks is assessed with every key that is pressed.
+func BenchmarkAssessOfALongWay(b *testing.B) {
+	j := touring()
+	j.Vehicle.Tanks = append(j.Vehicle.Tanks, fitout.Tank{ID: "third", Name: "Third tank", Kind: fitout.TankFuel, Capacity: 40,
+		Density: 0.84, At: fitout.Point{X: 3000, Z: 600}})
+	j.Vehicle.Limits.RearAxle.Kg = 1000
+	for i := range 56 {
+		s := fitout.NewStop(fmt.Sprint("more-", i), fmt.Sprint("More ", i))
+		s.Leg.Km, s.Fuels = 120, []fitout.FuelHad{{Fuel: fitout.Diesel, Price: 20000}}
+		j.Route.Stops = append(j.Route.Stops, s)
+	}
+	for b.Loop() {
+		assess.Of(&j)
+	}
 }

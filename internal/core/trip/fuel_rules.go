@@ -90,18 +90,17 @@ func tanksTooSmall(l *Look) []fitout.Finding {
 	if !l.Typed || len(l.C.fuel) == 0 {
 		return nil
 	}
-	p := l.Propose(Lightest)
-	if p.Refuse == nil || !l.short() { // one that fills where it is not sure is another finding
+	refuse := l.C.Reach(l.W)
+	if refuse == nil || !l.short() { // one that fills where it is not sure is another finding
 		return nil
 	}
-	from, to := l.stop(p.Refuse.From), l.stop(min(p.Refuse.To, len(l.C.Route.Stops)-1))
+	from, to := l.stop(refuse.From), l.stop(min(refuse.To, len(l.C.Route.Stops)-1))
 	f := about("tanks-too-small", fitout.Stop, "route", from.ID)
 	f.Title = fmt.Sprintf("Full tanks do not reach from %s to %s", from.Name, to.Name)
 	unsure := ""
-	for i := p.Refuse.From + 1; i < p.Refuse.To && i < len(l.C.Route.Stops); i++ {
+	for i := refuse.From + 1; i < refuse.To && i < len(l.C.Route.Stops); i++ {
 		if _, has := l.C.fuelAt(i); has && l.stop(i).Sure == fitout.Unsure {
-			sure := l.C.as(i, fitout.Sure).Propose(Lightest)
-			if sure.Refuse != nil {
+			if l.C.as(i, fitout.Sure).Reach(l.W) != nil {
 				continue
 			}
 			unsure = fmt.Sprintf("Ask at %s whether there will be fuel: if that is sure, it does.", l.stop(i).Name)
@@ -112,9 +111,9 @@ func tanksTooSmall(l *Look) []fitout.Finding {
 	}
 	f.Sentence = words.Sentences(
 		fmt.Sprintf("Even filled to the full at %s, %s are missing up to %s with the reserve, an estimate.", from.Name,
-			l.Say.Volume(p.Refuse.Lacking), to.Name), unsure,
+			l.Say.Volume(refuse.Lacking), to.Name), unsure,
 		"A second tank or cans, less reserve, or another way.")
-	over(&f, p.Refuse.Lacking, 0, "L")
+	over(&f, refuse.Lacking, 0, "L")
 	return []fitout.Finding{f}
 }
 
@@ -217,8 +216,13 @@ func axleOverOnTheWay(l *Look) []fitout.Finding {
 		f.With, f.Waivable = []string{worst.Limit}, false
 		f.Title = fmt.Sprintf("%s %s over %s", title, l.Say.Mass(worst.Load-worst.Most), l.where(worst.Km, worst.Leg))
 		later := ""
-		p := l.Propose(WithinAxle)
-		if p.Refuse == nil && len(p.Fills) > 0 {
+		var p *Proposal
+		if l.C.Quick() {
+			p = l.Propose(WithinAxle)
+		} else {
+			later = "See under Range whether filling later mends it."
+		}
+		if p != nil && p.Refuse == nil && len(p.Fills) > 0 {
 			now := loadOf(l.C.WorstOf(p.Way), worst.Limit)
 			switch {
 			case now <= worst.Most:

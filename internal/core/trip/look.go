@@ -74,6 +74,9 @@ func (l *Look) box(v *Vessel) (fitout.Box, bool) {
 
 // fillPlan offers to fill in a manner, where that is possible.
 func (l *Look) fillPlan(f *fitout.Finding, manner Manner) {
+	if !l.C.Quick() {
+		return // of a long way it is offered under Range
+	}
 	if p := l.Propose(manner); p.Refuse == nil && len(p.Fills) > 0 {
 		f.Fixes = append(f.Fixes, fitout.Fix{Label: MannerNames[manner], Edit: fitout.FixEdit{Kind: "fill-plan",
 			With: string(manner)}})

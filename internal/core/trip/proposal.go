@@ -157,6 +157,23 @@ func (c *Course) Propose(manner Manner) Proposal {
 	return p
 }
 
+// Reach tells where full tanks do not reach from one sure pump to the next, with the fuel of the
+// legs as they are driven; nothing where they do.
+func (c *Course) Reach(w *Way) *Impossible {
+	fuels := make([]float64, len(w.Legs))
+	for i := range fuels {
+		fuels[i] = w.Legs[i].Fuel
+	}
+	var impossible Impossible
+	if errors.As(c.line(Cheapest, fuels).check(), &impossible) {
+		return &impossible
+	}
+	return nil
+}
+
+// Quick tells whether ways to fill are found while somebody waits for every key: few legs and tanks.
+func (c *Course) Quick() bool { return len(c.Route.Stops)*len(c.fuel) <= 60 }
+
 // full is every vessel full.
 func (c *Course) full() []float64 {
 	levels := make([]float64, len(c.Vessels))

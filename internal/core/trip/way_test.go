@@ -239,3 +239,36 @@ func TestTheBriefIsATripAlready(t *testing.T) {
 	assert.Equal(t, 840.0, w.Stops[len(w.Stops)-1].Km)
 	assert.False(t, math.IsNaN(w.Points[0].Loads.Rear))
 }
+
+// sixty is a way of sixty legs with twelve vessels and a hundred things aboard.
+func sixty() fitout.Job {
+	j := example.Travelling()
+	for i := range 100 {
+		example.Add(&j, fmt.Sprint("thing-", i), 3, 2400)
+	}
+	for i := range 11 {
+		id := fmt.Sprint("vessel-", i)
+		example.Add(&j, id, 2, 2600+50*float64(i), func(item *fitout.Item) {
+			item.Presence = fitout.Presence{Kind: fitout.ByLevel, Level: &fitout.Level{Max: 40, Now: 40, Density: 1}}
+		})
+		holds := []fitout.Contents{fitout.HoldsDrinking, fitout.HoldsWash, fitout.HoldsFuel, fitout.HoldsWaste}[i%4]
+		j.Variants[0].Plumbing.Vessels = append(j.Variants[0].Plumbing.Vessels, fitout.Vessel{Of: id, Holds: holds})
+	}
+	for i := range 61 {
+		s := fitout.NewStop(fmt.Sprint("s", i), fmt.Sprint("Stop ", i))
+		s.Leg.Km, s.Nights = 80, float64(i%3)
+		if i%4 == 0 {
+			s.Fuels, s.Water, s.Dump = []fitout.FuelHad{{Fuel: fitout.Diesel, Price: 20000}}, fitout.ByHose, true
+		}
+		j.Route.Stops = append(j.Route.Stops, s)
+	}
+	return j
+}
+
+func BenchmarkFollowSixtyLegsTwelveVessels(b *testing.B) {
+	j := sixty()
+	c := trip.CourseOf(plan.Of(&j))
+	for b.Loop() {
+		c.Follow(nil)
+	}
+}

@@ -9,6 +9,7 @@ export function FuelFields({ stop }: { stop: RouteStop }) {
   const { job, edit } = useRange();
   const us = job.units === 'us';
   const per = us ? LITRES_PER_GAL : 1;
+  const each = `${job.brief.currency} a ${us ? 'gallon' : 'litre'}`.trim();
   const set = (label: string, change: (s: RouteStop) => void) =>
     edit(label, (r) => {
       for (const s of r.stops) if (s.id === stop.id) change(s);
@@ -38,8 +39,8 @@ export function FuelFields({ stop }: { stop: RouteStop }) {
             {had && (
               <QuantityField
                 bare
-                label={`Price of ${word.toLowerCase()} at ${stop.name}, ${job.brief.currency} a ${us ? 'gallon' : 'litre'}`}
-                title={`${job.brief.currency} a ${us ? 'gallon' : 'litre'}; empty: not known`}
+                label={`Price of ${word.toLowerCase()} at ${stop.name}, ${each}`}
+                title={`${each}; empty: not known`}
                 value={Math.round((had.price / 10000) * per * 1000) / 1000}
                 kind="plain"
                 system={job.units}

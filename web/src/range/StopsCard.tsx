@@ -172,9 +172,9 @@ export function StopsCard() {
                     type="button"
                     className="chip"
                     onClick={() => add(i)}
-                    aria-label={`Add a stop after ${stop.name}`}
-                  >
-                    <i className="bi bi-plus-lg" aria-hidden /> Stop here
+                    >
+                    <i className="bi bi-plus-lg" aria-hidden /> Add a stop
+                    <span className="visually-hidden"> after {stop.name}</span>
                   </button>
                 </div>
               )}
