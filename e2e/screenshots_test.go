@@ -9,6 +9,7 @@ import (
 	"time"
 
 	"github.com/chromedp/chromedp"
+	"github.com/chromedp/chromedp/kb"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 )
@@ -74,7 +75,13 @@ func TestScreenshots(t *testing.T) {
 			p.click("[data-step='betweenArches']")
 			p.see("[data-measure=betweenArches]")
 		}},
-		{"range", "/jobs/river-gauging/range", "[data-todo]", nil},
+		{"range", "/jobs/river-gauging/range", "[data-todo]", func(p *page) {
+			js[any](p, "document.querySelector('.way-hand').focus()")
+			for range 3 {
+				p.keys(kb.PageDown)
+			}
+			js[any](p, "document.activeElement.blur()")
+		}},
 		{"power-days", "/jobs/river-gauging/power", ".course-band", nil},
 		{"power-board", "/jobs/queen-bees/power/board", "[data-board]", func(p *page) {
 			p.clickOn("document.querySelector('[data-board=extractor].board-end')")

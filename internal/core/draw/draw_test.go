@@ -206,3 +206,38 @@ func TestWhatIsNearHidesWhatIsBehind(t *testing.T) {
 	}
 	assert.Positive(t, sliced, "what the plane goes through is told")
 }
+
+// Fillers, taps and couplings for air are drawn where they are entered, each with what it is; they
+// take no name's room.
+func TestFillersTapsAndCouplingsAreDrawn(t *testing.T) {
+	jobs, err := demo.Jobs()
+	require.NoError(t, err)
+	sheet := draw.Of(plan.Of(&jobs[0]), &draw.DrawingWish{Looks: looks(820, 420)})
+	want := map[string]string{"~fitting-filler-second": "Filler of Second fuel tank", "~fitting-outlet-bench-tap": "Bench tap",
+		"~fitting-coupling-left-box": "Left under-tray box"}
+	for id, name := range want {
+		seen := 0
+		for _, v := range sheet.Views {
+			for k := range v.Groups {
+				if g := &v.Groups[k]; g.ID == id {
+					seen++
+					assert.Equal(t, name, g.Name)
+					assert.Nil(t, g.Label)
+					filler := jobs[0].Variants[0].Plumbing.Vessels[0].Filler.At
+					if id == "~fitting-filler-second" && v.Stand == draw.Right {
+						assert.InDelta(t, filler.Z, (g.Rect.V0+g.Rect.V1)/2, 0.5)
+						assert.InDelta(t, -filler.X, (g.Rect.U0+g.Rect.U1)/2, 0.5)
+					}
+				}
+			}
+		}
+		assert.Equal(t, 5, seen, name)
+	}
+	j := jobs[0]
+	j.Variants[0].Plumbing = fitout.NewPlumbing()
+	for _, v := range draw.Of(plan.Of(&j), &draw.DrawingWish{Looks: looks(820, 420)}).Views {
+		for k := range v.Groups {
+			assert.NotEqual(t, draw.OfFitting, v.Groups[k].Kind)
+		}
+	}
+}

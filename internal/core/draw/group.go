@@ -19,6 +19,7 @@ const (
 	OfModule  Kind = "module"
 	OfGear    Kind = "gear"
 	OfPerson  Kind = "person"
+	OfFitting Kind = "fitting" // a filler, a tap, a coupling
 )
 
 // thing is what is drawn as one, as it stands in a stance.
@@ -73,6 +74,7 @@ func SceneOf(p *plan.Plan, stance string, open []OpenByHand) *Scene {
 		}
 		s.item(item, i, &posture, open)
 	}
+	s.fittings()
 	return s
 }
 

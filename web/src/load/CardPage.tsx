@@ -103,14 +103,15 @@ export function CardPage() {
           </ul>
         )}
         {card.way.length > 0 && (
-          <>
+          <div className="card-way">
             <h3>On the way</h3>
             <ul aria-label="On the way">
               {card.way.map((t) => (
                 <li key={t}>{t}</li>
               ))}
             </ul>
-          </>
+            <p className="hint">The card prints on one page without this; Range prints what to do at each stop.</p>
+          </div>
         )}
         {shut.length > 0 && (
           <>

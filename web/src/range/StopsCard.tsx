@@ -168,11 +168,7 @@ export function StopsCard() {
                       {at?.towing ? ', with the trailer' : ''}
                     </span>
                   )}
-                  <button
-                    type="button"
-                    className="chip"
-                    onClick={() => add(i)}
-                    >
+                  <button type="button" className="chip" onClick={() => add(i)}>
                     <i className="bi bi-plus-lg" aria-hidden /> Add a stop
                     <span className="visually-hidden"> after {stop.name}</span>
                   </button>

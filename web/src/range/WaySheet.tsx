@@ -78,6 +78,8 @@ export function WaySheet() {
                 </button>
               </p>
             )}
+            <HandCard view={view} km={here} place={placeOn(view, here)} />
+            <WayStrip view={view} along={along} km={here} onHand={setHand} />
             {route.track !== '' && (
               <TrackPicture
                 view={view}
@@ -88,8 +90,6 @@ export function WaySheet() {
                 onHand={setHand}
               />
             )}
-            <WayStrip view={view} along={along} km={here} onHand={setHand} />
-            <HandCard view={view} km={here} place={placeOn(view, here)} />
           </>
         )}
       </Panel>

@@ -11,7 +11,7 @@ const WIDTH = 780;
 const LEFT = 104;
 const RIGHT = 14;
 const POSTS = 78;
-const BAND = 50;
+const BAND = 42;
 const GAP = 8;
 const FOOT = 22;
 
@@ -31,7 +31,7 @@ interface Band {
   limit?: number;
 }
 
-/** What is drawn below the strip's posts: vessels by what they hold, all fuel together, and the loads. */
+/** What is drawn below the strip's posts: the loads, all fuel together, and vessels by what they hold. */
 function bandsOf(view: RangeView): Band[] {
   const vessels = view.vessels
     .map((v, i) => ({ v, i }))
@@ -73,9 +73,9 @@ function bandsOf(view: RangeView): Band[] {
       };
     });
   return [
+    ...loads,
     ...(fuel.length > 0 ? [all] : []),
     ...vessels.filter((b) => fuel.length !== 1 || b.vessel !== fuel[0]),
-    ...loads,
   ];
 }
 

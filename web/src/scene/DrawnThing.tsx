@@ -42,7 +42,7 @@ export const DrawnThing = memo(function DrawnThing({
         tabIndex: tabStop ? 0 : -1,
       })}
     >
-      {part && <title>{group.name}</title>}
+      {group.name !== '' && <title>{group.name}</title>}
       {covered && part && <path className="drawn-hit" d={rectangle(group)} />}
       {!covered &&
         group.paths.map((p, i) => (
