@@ -35,6 +35,13 @@ func TestTheRearAxleIsLegalOnlyIfTheSecondTankIsFilledOnTheWay(t *testing.T) {
 	p.drag("document.querySelector('.way-hand rect')", -200, 0)
 	p.waitFor("!document.querySelector('[data-hand]').textContent.includes('946')")
 
+	// The pads show the vehicle at the hand until that is put back.
+	before := p.pad("rear", "load")
+	p.press("Show the vehicle here")
+	p.waitFor("document.querySelector('[data-pad=rear] [data-figure=load]').textContent !== " + quoted(before))
+	p.press("Put it back")
+	p.waitPad("rear", "load", before)
+
 	p.clickOn("document.querySelector('[data-manner=axles] .btn-primary')")
 	p.waitFor("!document.querySelector('[data-rule=over-on-the-way]')")
 	p.waitFor("!document.querySelector('.way-over[data-band=rear]')")
@@ -56,9 +63,9 @@ func TestTheRearAxleIsLegalOnlyIfTheSecondTankIsFilledOnTheWay(t *testing.T) {
 	level := func() string {
 		return js[string](p, "document.querySelector(\"[data-fill='tallow/second']\").getAttribute('aria-valuetext')")
 	}
-	before := level()
+	full := level()
 	p.drag("document.querySelector(\"[data-fill='tallow/second']\")", 0, 25)
-	p.waitFor(fmt.Sprintf("document.querySelector(\"[data-fill='tallow/second']\").getAttribute('aria-valuetext') !== %s", quoted(before)))
+	p.waitFor(fmt.Sprintf("document.querySelector(\"[data-fill='tallow/second']\").getAttribute('aria-valuetext') !== %s", quoted(full)))
 	p.saved()
 }
 
@@ -166,6 +173,13 @@ func TestWaterGasAndAir(t *testing.T) {
 	p.press("Keep it")
 	p.waitFor("!document.querySelector('[data-rule=tap-weak]')")
 	p.waitText("[data-drain]", "open shower hose at the tray")
+	p.waitText("[data-pumps=water-pump]", "Ah")
+	p.press("Add warmer")
+	p.see("[aria-label='Name of New warmer']")
+	p.choose("What warms New warmer", "Power")
+	p.waitText("[data-warms]", "174 Wh")
+	p.press("Count it in Power: New warmer")
+	p.see("[aria-label='Undo: Count New warmer in Power']")
 
 	p.sheet("Air and tyres")
 	p.waitText("[data-wheel='front right wheel']", "not reached")

@@ -48,6 +48,9 @@ func (d drawing) way(j *fitout.Job) {
 			p.Outlets[k].Vessel = vessel()
 			p.Outlets[k].Pump = one(d, p.Pumps, func(q *fitout.Pump) string { return q.ID }, "")
 		}
+		for k := range p.Warmers {
+			p.Warmers[k].Vessel = vessel()
+		}
 		for k := range p.Burners {
 			p.Burners[k].Vessel = vessel()
 		}

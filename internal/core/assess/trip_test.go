@@ -159,6 +159,15 @@ var tripRules = []struct {
 	{"filler-narrow", func(j *fitout.Job) { said(j, "second").Filler.Bore = 25 }, func(j *fitout.Job) { said(j, "second").Filler.Bore = 26 }},
 	{"filler-hidden", func(j *fitout.Job) { beside(j, fitout.Drawers, 1150) }, func(j *fitout.Job) { beside(j, fitout.Drawers, 500) }},
 	{"filler-near-sparks", func(j *fitout.Job) { beside(j, fitout.BatteryBox, 300) }, func(j *fitout.Job) { beside(j, fitout.BatteryBox, 100) }},
+	{"point-hidden", func(j *fitout.Job) {
+		beside(j, fitout.Drawers, 300)
+		said(j, "second").DrainAt = &fitout.Point{X: 3900, Y: 300, Z: 1000}
+	}, func(j *fitout.Job) {
+		beside(j, fitout.Drawers, 300)
+		said(j, "second").DrainAt = &fitout.Point{X: 3900, Y: 100, Z: 1000}
+	}},
+	{"breather-low", func(j *fitout.Job) { said(j, "second").BreatherAt = &fitout.Point{X: 3900, Y: 900, Z: 1000} },
+		func(j *fitout.Job) { said(j, "second").BreatherAt = &fitout.Point{X: 3900, Y: 900, Z: 1100} }},
 	{"no-breather", func(j *fitout.Job) { said(j, "second").Breather = fitout.IsNotSo }, func(j *fitout.Job) { said(j, "second").Breather = fitout.YesNotSaid }},
 	{"no-expansion", func(j *fitout.Job) { said(j, "second").Expansion = 0 }, func(j *fitout.Job) { said(j, "drinking").Breather = fitout.IsSo }},
 	{"no-baffles", func(j *fitout.Job) { said(j, "second").Baffles = fitout.IsNotSo }, func(j *fitout.Job) { said(j, "washing").Baffles = fitout.IsNotSo }},

@@ -19,6 +19,19 @@ func (s *Scene) fittings() {
 			add("filler-"+v.Of, "Filler of "+name, v.Filler.At)
 		}
 	}
+	for i := range p.Vessels {
+		v := &p.Vessels[i]
+		name := s.vesselName(v.Of)
+		if name == "" {
+			continue
+		}
+		if v.DrainAt != nil {
+			add("drain-"+v.Of, "Drain of "+name, *v.DrainAt)
+		}
+		if v.BreatherAt != nil {
+			add("breather-"+v.Of, "Breather of "+name, *v.BreatherAt)
+		}
+	}
 	for i := range p.Outlets {
 		add("outlet-"+p.Outlets[i].ID, p.Outlets[i].Name, p.Outlets[i].At)
 	}

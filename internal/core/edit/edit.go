@@ -70,6 +70,7 @@ var kinds = map[string]Kind{
 	"vessel-rest":      vesselRest,
 	"vessel-room":      vesselRoom,
 	"air-hose":         airHose,
+	"plumbing-power":   plumbingPower,
 }
 
 // elsewhere marks a kind as one that puts a thing elsewhere on the vehicle.

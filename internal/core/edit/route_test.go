@@ -108,3 +108,26 @@ func TestTheTripFeedsPower(t *testing.T) {
 	// (2.6+2.2) + (4.1+2) + (3.8+1.8) + 2.4 + 2.5 hours on five days
 	assert.InDelta(t, 8+21.4/5, d.Drives[0].To, 0.06)
 }
+
+// A pump and a warmer are counted among the loads by what they take a day; counted again they are
+// brought up to date, not doubled.
+func TestThePlumbingFeedsPower(t *testing.T) {
+	j := river(t)
+	v := &j.Variants[0]
+	v.Plumbing.Warmers = []fitout.Warmer{{ID: "boiler", Name: "Boiler", Litres: 4, Rise: 30, Times: 2, By: fitout.WarmedByPower, Watts: 300}}
+	j = applied(t, j, fitout.FixEdit{Kind: "plumbing-power", ID: "boiler"})
+	j = applied(t, j, fitout.FixEdit{Kind: "plumbing-power", ID: "water-pump"})
+	again := applied(t, j, fitout.FixEdit{Kind: "plumbing-power", ID: "water-pump"})
+	assert.Equal(t, j.Variants[0].Electrics.Loads, again.Variants[0].Electrics.Loads)
+	loads := map[string]fitout.PowerLoad{}
+	for _, l := range j.Variants[0].Electrics.Loads {
+		loads[l.ID] = l
+	}
+	assert.InDelta(t, 4*30*1.163, loads["plumbing-boiler"].EventWh, 1e-6)
+	assert.Equal(t, 2.0, loads["plumbing-boiler"].Events)
+	pump := loads["plumbing-water-pump"]
+	// Two people wash with 2 L a day each at 8 L/min and 5.8 A, on 12 V.
+	assert.InDelta(t, 4.0/8/60*5.8*12, pump.EventWh*pump.Events, 1e-6)
+	_, err := edit.Apply(&j, nil, []fitout.FixEdit{{Kind: "plumbing-power", ID: "gone"}})
+	assert.Error(t, err)
+}

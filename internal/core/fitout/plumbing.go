@@ -7,6 +7,7 @@ type Plumbing struct {
 	Outlets   []Outlet       `json:"outlets" key:"id" maxItems:"60" doc:"taps and showers"`
 	Pumps     []Pump         `json:"pumps" key:"id" maxItems:"30"`
 	Burners   []Burner       `json:"burners" key:"id" maxItems:"30" doc:"what burns gas or fuel"`
+	Warmers   []Warmer       `json:"warmers" key:"id" maxItems:"20" doc:"what warms water"`
 	Air       Air            `json:"air"`
 	Pressures []TyrePressure `json:"pressures" key:"id" maxItems:"60" doc:"the workshop's table of tyre pressures"`
 	Provision float64        `json:"provision" minimum:"0" maximum:"20" unit:"kg" doc:"food that each person eats a day, kg; 0 = not counted"`
@@ -15,30 +16,32 @@ type Plumbing struct {
 
 // NewPlumbing is plumbing of which nothing is said yet.
 func NewPlumbing() Plumbing {
-	return Plumbing{Vessels: []Vessel{}, Outlets: []Outlet{}, Pumps: []Pump{}, Burners: []Burner{},
+	return Plumbing{Vessels: []Vessel{}, Outlets: []Outlet{}, Pumps: []Pump{}, Burners: []Burner{}, Warmers: []Warmer{},
 		Pressures: []TyrePressure{}, Air: Air{Couplings: []Coupling{}, Bags: []HelperBag{}}}
 }
 
 // Vessel says what a tank of the vehicle or a level item holds, and how it is plumbed.
 type Vessel struct {
-	Of        string   `json:"of" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of a tank or of a level item; one that is gone is passed over"`
-	Holds     Contents `json:"holds" enum:",fuel,drinking,wash,waste,gas,food,other" doc:"empty: by its kind"`
-	Unusable  float64  `json:"unusable" minimum:"0" maximum:"500" unit:"L" doc:"rest that cannot be drawn, litres"`
-	Expansion float64  `json:"expansion" minimum:"0" maximum:"0.5" doc:"room that stays free when it is full, as a share; 0 = not said"`
-	Feeds     string   `json:"feeds" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the tank that it feeds; empty: the engine, the taps or the burners themselves"`
-	By        FedBy    `json:"by" enum:",gravity,pump" doc:"what carries its content on"`
-	Rate      float64  `json:"rate" minimum:"0" maximum:"200" unit:"L/min" doc:"of the transfer, litres a minute; 0 = not said"`
-	Stops     Stopping `json:"stops" enum:",float,return,none" doc:"what ends the transfer in time: a float or switch, a return line, nothing; empty: not said"`
-	Breather  Yes      `json:"breather" enum:",yes,no"`
-	Baffles   Yes      `json:"baffles" enum:",yes,no"`
-	Sender    Yes      `json:"sender" enum:",yes,no" doc:"its level can be read"`
-	Filler    *Filler  `json:"filler,omitempty" doc:"absent: not said"`
-	Drain     Yes      `json:"drain" enum:",yes,no" doc:"it can be drained where it is"`
-	Outside   bool     `json:"outside" doc:"it or its line is in the cold air"`
-	FrostSafe bool     `json:"frostSafe" doc:"heated, or lagged and kept warm"`
-	Gas       GasKind  `json:"gas" enum:",propane,butane,mix" doc:"of a gas bottle"`
-	Sealed    Yes      `json:"sealed" enum:",yes,no" doc:"of a gas bottle: its locker is sealed to the inside and drains outside"`
-	Plan      float64  `json:"plan" minimum:"0" maximum:"20" unit:"m²" doc:"area in plan, m²; 0 = from its size"`
+	Of         string   `json:"of" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of a tank or of a level item; one that is gone is passed over"`
+	Holds      Contents `json:"holds" enum:",fuel,drinking,wash,waste,gas,food,other" doc:"empty: by its kind"`
+	Unusable   float64  `json:"unusable" minimum:"0" maximum:"500" unit:"L" doc:"rest that cannot be drawn, litres"`
+	Expansion  float64  `json:"expansion" minimum:"0" maximum:"0.5" doc:"room that stays free when it is full, as a share; 0 = not said"`
+	Feeds      string   `json:"feeds" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the tank that it feeds; empty: the engine, the taps or the burners themselves"`
+	By         FedBy    `json:"by" enum:",gravity,pump" doc:"what carries its content on"`
+	Rate       float64  `json:"rate" minimum:"0" maximum:"200" unit:"L/min" doc:"of the transfer, litres a minute; 0 = not said"`
+	Stops      Stopping `json:"stops" enum:",float,return,none" doc:"what ends the transfer in time: a float or switch, a return line, nothing; empty: not said"`
+	Breather   Yes      `json:"breather" enum:",yes,no"`
+	Baffles    Yes      `json:"baffles" enum:",yes,no"`
+	Sender     Yes      `json:"sender" enum:",yes,no" doc:"its level can be read"`
+	Filler     *Filler  `json:"filler,omitempty" doc:"absent: not said"`
+	Drain      Yes      `json:"drain" enum:",yes,no" doc:"it can be drained where it is"`
+	DrainAt    *Point   `json:"drainAt,omitempty" doc:"its drain; absent: not said"`
+	BreatherAt *Point   `json:"breatherAt,omitempty" doc:"the end of its breather; absent: not said"`
+	Outside    bool     `json:"outside" doc:"it or its line is in the cold air"`
+	FrostSafe  bool     `json:"frostSafe" doc:"heated, or lagged and kept warm"`
+	Gas        GasKind  `json:"gas" enum:",propane,butane,mix" doc:"of a gas bottle"`
+	Sealed     Yes      `json:"sealed" enum:",yes,no" doc:"of a gas bottle: its locker is sealed to the inside and drains outside"`
+	Plan       float64  `json:"plan" minimum:"0" maximum:"20" unit:"m²" doc:"area in plan, m²; 0 = from its size"`
 }
 
 // Yes is an answer that may be lacking.
@@ -145,6 +148,29 @@ type Burner struct {
 	Air    Yes     `json:"air" enum:",yes,no" doc:"openings bring it fresh air"`
 	Alarm  Yes     `json:"alarm" enum:",yes,no" doc:"a carbon monoxide alarm is there"`
 }
+
+// Warmer warms water: a kettle, a boiler, a coil in the engine's water.
+type Warmer struct {
+	ID     string   `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	Name   string   `json:"name" minLength:"1" maxLength:"120"`
+	Litres float64  `json:"litres" minimum:"0" maximum:"500" unit:"L" doc:"warmed each time, litres"`
+	Rise   float64  `json:"rise" minimum:"0" maximum:"100" doc:"by how many degrees Celsius"`
+	Times  float64  `json:"times" minimum:"0" maximum:"50" doc:"a day"`
+	By     WarmedBy `json:"by" enum:",power,gas,engine"`
+	Watts  float64  `json:"watts" minimum:"0" maximum:"20000" unit:"W" doc:"of its element or flame, W; 0 = not said"`
+	Vessel string   `json:"vessel" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the bottle that its gas is from"`
+}
+
+// WarmedBy is what warms water.
+type WarmedBy string
+
+// Not said, by a battery or mains, by gas, by the engine's own heat.
+const (
+	WarmedNotSaid  WarmedBy = ""
+	WarmedByPower  WarmedBy = "power"
+	WarmedByGas    WarmedBy = "gas"
+	WarmedByEngine WarmedBy = "engine"
+)
 
 // KWBasis is the heat value that a label counts with.
 type KWBasis string

@@ -8,16 +8,18 @@ import (
 // TripFigures are what is said of the trip with every assessment; its whole course is asked for by
 // itself. They are estimates.
 type TripFigures struct {
-	Typed bool          `json:"typed" doc:"somebody entered the way; otherwise it is that of the brief"`
-	Km    float64       `json:"km" doc:"km"`
-	Days  int           `json:"days" doc:"n nights are n + 1 days"`
-	Fuel  float64       `json:"fuel" doc:"litres"`
-	Cost  int           `json:"cost" doc:"of the fuel that is bought, in cents"`
-	Worst []WorstOnWay  `json:"worst" doc:"where each limit is nearest"`
-	Air   AirFigures    `json:"air"`
-	Drain []string      `json:"drain" doc:"what to do before frost, in its order; empty where no water is in the cold"`
-	Taps  []TapFigures  `json:"taps" doc:"outlets by their own weight"`
-	Legs  []LegPressure `json:"pressures" doc:"what the tyres want on each leg, as far as the table says"`
+	Typed   bool            `json:"typed" doc:"somebody entered the way; otherwise it is that of the brief"`
+	Km      float64         `json:"km" doc:"km"`
+	Days    int             `json:"days" doc:"n nights are n + 1 days"`
+	Fuel    float64         `json:"fuel" doc:"litres"`
+	Cost    int             `json:"cost" doc:"of the fuel that is bought, in cents"`
+	Worst   []WorstOnWay    `json:"worst" doc:"where each limit is nearest"`
+	Air     AirFigures      `json:"air"`
+	Drain   []string        `json:"drain" doc:"what to do before frost, in its order; empty where no water is in the cold"`
+	Warmers []WarmerFigures `json:"warmers" doc:"what warming water takes"`
+	Pumps   []PumpFigures   `json:"pumps" doc:"what pumps take"`
+	Taps    []TapFigures    `json:"taps" doc:"outlets by their own weight"`
+	Legs    []LegPressure   `json:"pressures" doc:"what the tyres want on each leg, as far as the table says"`
 }
 
 // WorstOnWay is where one limit is nearest on the way.
@@ -58,7 +60,7 @@ func Engine() plan.Engine[TripFigures] {
 
 func figuresOf(l *Look) TripFigures {
 	f := TripFigures{Typed: l.Typed, Km: l.C.Route.Km(), Days: l.W.Days.Count(), Air: l.air(), Drain: l.drain(),
-		Worst: []WorstOnWay{}, Taps: l.taps(), Legs: l.pressures()}
+		Worst: []WorstOnWay{}, Taps: l.taps(), Warmers: l.warming(), Pumps: l.Pumping(), Legs: l.pressures()}
 	if f.Drain == nil {
 		f.Drain = []string{}
 	}

@@ -106,6 +106,60 @@ func fillerHidden(l *Look) []fitout.Finding {
 	})
 }
 
+// pointHidden cautions of a drain or a breather that lies within a part. A tap may: of a kitchen that
+// comes out with it.
+func pointHidden(l *Look) []fitout.Finding {
+	var found []fitout.Finding
+	look := func(id, what string, at fitout.Point) {
+		for i := range l.Items {
+			item := &l.Items[i]
+			if item.Module == nil || item.In != nil || item.ID == id || !l.Load.Items[i].Present || l.Load.Items[i].Trailer {
+				continue
+			}
+			if distance(at, item.Box()) > 0 {
+				continue
+			}
+			f := about("point-hidden", fitout.Caution, "plumbing", id)
+			f.With = []string{item.ID}
+			f.Title = fmt.Sprintf("%s is inside %s", words.Capital(what), words.Lower(item.Name))
+			f.Sentence = fmt.Sprintf("With everything loaded nobody reaches it there: %s lies within %s. Lead it out, or move one of "+
+				"them.", what, words.Lower(item.Name))
+			f.Lines = []fitout.Line{{From: at, To: item.Box().Middle(), Label: what}}
+			f.Margin, f.Source = -1, "physics"
+			found = append(found, f)
+			return
+		}
+	}
+	for i := range l.C.Vessels {
+		v := &l.C.Vessels[i]
+		if v.Said.DrainAt != nil {
+			look(v.ID, "the drain of "+words.Lower(v.Name), *v.Said.DrainAt)
+		}
+		if v.Said.BreatherAt != nil {
+			look(v.ID, "the breather of "+words.Lower(v.Name), *v.Said.BreatherAt)
+		}
+	}
+	return found
+}
+
+// breatherLow cautions of a breather whose end is not above its filler: what is filled in comes out
+// of it.
+func breatherLow(l *Look) []fitout.Finding {
+	return l.fillers(func(v *Vessel, fill *fitout.Filler) []fitout.Finding {
+		end := v.Said.BreatherAt
+		if end == nil || end.Z > fill.At.Z {
+			return nil
+		}
+		f := about("breather-low", fitout.Caution, "plumbing", v.ID)
+		f.Title = fmt.Sprintf("Breather of %s ends below its filler", words.Lower(v.Name))
+		f.Sentence = fmt.Sprintf("It ends %s above the ground, the filler is at %s: filled up, it runs out there, and water runs in "+
+			"while wading. Lead it higher.", l.Say.Length(end.Z), l.Say.Length(fill.At.Z))
+		f.Source = "physics"
+		under(&f, end.Z, fill.At.Z, "mm")
+		return []fitout.Finding{f}
+	})
+}
+
 // sparkRoom is how far fuel is filled from what may spark or is hot, mm. Practice.
 const sparkRoom = 500.0
 

@@ -9,14 +9,19 @@ import (
 	"zaino/internal/core/words"
 )
 
-// burner is a burner by its id, or nil.
-func (l *Look) burner(id string) *fitout.Burner {
-	for i := range l.Variant.Plumbing.Burners {
-		if l.Variant.Plumbing.Burners[i].ID == id {
-			return &l.Variant.Plumbing.Burners[i]
+// burns is what a burner or a warmer by its id is called, and what it burns from; false for none.
+func (l *Look) burns(id string) (name, vessel string, found bool) {
+	for _, b := range l.Variant.Plumbing.Burners {
+		if b.ID == id {
+			return b.Name, b.Vessel, true
 		}
 	}
-	return nil
+	for _, w := range l.Variant.Plumbing.Warmers {
+		if w.ID == id {
+			return w.Name, w.Vessel, true
+		}
+	}
+	return "", "", false
 }
 
 // gasShort cautions where a burner has nothing to burn any more.
@@ -27,13 +32,13 @@ func gasShort(l *Look) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range l.W.Lacks {
 		lack := &l.W.Lacks[i]
-		b := l.burner(lack.Burner)
-		if lack.Of != WantBurner || b == nil {
+		name, vessel, known := l.burns(lack.Burner)
+		if lack.Of != WantBurner || !known {
 			continue
 		}
-		f := about("gas-short", fitout.Caution, "plumbing", b.ID)
-		f.Title = fmt.Sprintf("%s has nothing to burn on day %d", b.Name, lack.Day)
-		v := l.vessel(b.Vessel)
+		f := about("gas-short", fitout.Caution, "plumbing", lack.Burner)
+		f.Title = fmt.Sprintf("%s has nothing to burn on day %d", name, lack.Day)
+		v := l.vessel(vessel)
 		missing := l.Say.Volume(lack.Litres)
 		if v != nil && v.Holds == fitout.HoldsGas {
 			missing = l.Say.Mass(lack.Litres * v.Density)

@@ -5,7 +5,6 @@ import (
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
-	"zaino/internal/core/words"
 )
 
 // Look is a plan with its way followed once; the rules look at it.
@@ -99,13 +98,4 @@ func (l *Look) where(km float64, leg int) string {
 		return "leaving " + l.stop(leg).Name
 	}
 	return fmt.Sprintf("%s after %s", l.Say.Distance(from), l.stop(leg).Name)
-}
-
-// called are the names of vessels as a sentence has them.
-func called(vessels []*Vessel) string {
-	var names []string
-	for _, v := range vessels {
-		names = append(names, words.Lower(v.Name))
-	}
-	return words.List(names)
 }

@@ -8,7 +8,7 @@ func allRules() []func(*Look) []fitout.Finding {
 		legTooLong, tanksTooSmall, hangsOnUnsure, wrongFuel, axleOverOnTheWay, briefDiffers,
 		waterShort, washShort, washesWithDrinking, wasteFull, foodShort, carriedWater, frozen,
 		gasShort, gasInTheCold, gasLocker, burnsInside,
-		fillerFlat, fillerNarrow, fillerHidden, fillerNearSparks, noBreather, noExpansion, noBaffles, noSender,
+		fillerFlat, fillerNarrow, fillerHidden, fillerNearSparks, pointHidden, noBreather, breatherLow, noExpansion, noBaffles, noSender,
 		runsOver, feedsUphill, feedsTooSlowly, canBehind,
 		tapUnfed, tapWeak, tapLeaves, pumpSmall, onePump,
 		hoseShort, inflationLong, compressorHot, bagWithoutValve, pressuresMissing,

@@ -237,8 +237,8 @@ var wantNames = map[Want]string{WantFuel: "Fuel", WantDrinking: "Drinking water"
 
 func (l *Look) lackText(lack *Lack) string {
 	name := wantNames[lack.Of]
-	if b := l.burner(lack.Burner); b != nil {
-		name = "What " + words.Lower(b.Name) + " burns"
+	if burner, _, known := l.burns(lack.Burner); known {
+		name = "What " + words.Lower(burner) + " burns"
 	}
 	return fmt.Sprintf("%s gives out %s", name, l.when(lack))
 }

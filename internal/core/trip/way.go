@@ -298,6 +298,16 @@ func (c *Course) flows(d *drawer, days float64) []flow {
 			}
 		}
 	}
+	for i := range c.Plan.Variant.Plumbing.Warmers {
+		w := &c.Plan.Variant.Plumbing.Warmers[i]
+		for k := range c.Vessels {
+			if v := &c.Vessels[k]; w.By == fitout.WarmedByGas && v.ID == w.Vessel && v.Holds == fitout.HoldsGas {
+				if gas := warming(w).Gas; gas > 0 {
+					all = append(all, flow{of: WantBurner, amount: gas * days / v.Density, out: []int{k}, burner: w.ID})
+				}
+			}
+		}
+	}
 	return all
 }
 

@@ -104,6 +104,7 @@ export type Vessel = Schemas['Vessel'];
 export type Outlet = Schemas['Outlet'];
 export type Pump = Schemas['Pump'];
 export type Burner = Schemas['Burner'];
+export type Warmer = Schemas['Warmer'];
 export type HelperBag = Schemas['HelperBag'];
 export type TyrePressure = Schemas['TyrePressure'];
 export type Yes = Vessel['breather'];

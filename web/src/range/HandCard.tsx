@@ -10,8 +10,11 @@ export function HandCard({ view, km, place }: { view: RangeView; km: number; pla
   const { job } = useSnapshot();
   if (!place) return null;
   const mass = (kg: number) => formatQuantity(kg, 'mass', job.units);
+  const label = `The vehicle at ${formatQuantity(km, 'distance', job.units)}`;
+  // Shown on the whole screen, pads and drawing, until it is kept or put back.
   const show = () =>
-    session.edit(`Show the vehicle at ${formatQuantity(km, 'distance', job.units)}`, (j) => {
+    void session.try(label, (now) => {
+      const j = structuredClone(now);
       view.vessels.forEach((v, i) => {
         const litres = Math.round((place.levels[i] ?? 0) * 10) / 10;
         for (const tank of j.vehicle.tanks) if (tank.id === v.id) tank.now = Math.min(tank.capacity, litres);
@@ -20,6 +23,7 @@ export function HandCard({ view, km, place }: { view: RangeView; km: number; pla
             item.presence.level.now = Math.min(item.presence.level.max, litres);
       });
       if (j.trailer) j.trailer.coupled = view.stops[Math.max(0, place.leg)]?.towing ?? j.trailer.coupled;
+      return Promise.resolve(j);
     });
   return (
     <div className="hand-card" role="status" aria-label="At the hand">

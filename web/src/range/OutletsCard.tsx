@@ -4,11 +4,13 @@ import { Panel } from '../components/Panel';
 import { SelectField } from '../components/SelectField';
 import { ThingTable } from '../components/ThingTable';
 import { drop, newId, on } from '../document/things';
+import { derived, useDerive } from '../document/useDerive';
 import { usePlumbing } from './usePlumbing';
 
 /** Taps and showers with what they give, and the pumps that feed them. */
 export function OutletsCard() {
   const { plumbing, trip, edit, input, box, say, unit, origin, vesselOptions } = usePlumbing();
+  const derive = useDerive();
   const pumps = [
     { value: '', label: 'Its own weight' },
     ...plumbing.pumps.map((p) => ({ value: p.id, label: p.name })),
@@ -189,6 +191,30 @@ export function OutletsCard() {
             head: unit('current'),
             cell: (o) =>
               input(`Current of ${o.name}`, o.amps, 'current', (p, v) => setPump(o, (x) => (x.amps = v))(p), true),
+          },
+          {
+            head: 'A day',
+            cell: (o) => {
+              const f = trip?.pumps.find((x) => x.id === o.id);
+              return (
+                <span className="figure" data-pumps={o.id}>
+                  {f ? `${(60 * f.hours).toFixed(0)} min, ${say(f.ah, 'charge')}` : ''}
+                </span>
+              );
+            },
+          },
+          {
+            head: 'In Power',
+            words: true,
+            cell: (o) => (
+              <button
+                type="button"
+                className="chip"
+                onClick={() => void derive(`Count ${o.name} in Power`, derived('plumbing-power', { id: o.id }))}
+              >
+                Count it<span className="visually-hidden"> in Power: {o.name}</span>
+              </button>
+            ),
           },
           {
             head: 'Another way comes along',

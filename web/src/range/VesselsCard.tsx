@@ -238,6 +238,56 @@ function VesselMore({
         </Field>
         {yes('Locker shut to the inside', said.sealed, (v, y) => (v.sealed = y))}
       </div>
+      {(['drainAt', 'breatherAt'] as const).map((key) => {
+        const at = said[key];
+        const word = key === 'drainAt' ? 'Drain' : 'Breather';
+        return (
+          <div key={key} className="form">
+            <b>{word}, its place</b>
+            {at ? (
+              <>
+                {number(
+                  `Station of the ${word.toLowerCase()}`,
+                  at.x - origin,
+                  'length',
+                  (v, x) => v[key] && (v[key].x = x + origin),
+                  undefined,
+                  true,
+                )}
+                {number(
+                  `Side of the ${word.toLowerCase()}`,
+                  at.y,
+                  'length',
+                  (v, x) => v[key] && (v[key].y = x),
+                  undefined,
+                  true,
+                )}
+                {number(
+                  `Height of the ${word.toLowerCase()}`,
+                  at.z,
+                  'length',
+                  (v, x) => v[key] && (v[key].z = x),
+                  undefined,
+                  true,
+                )}
+                <button type="button" className="chip" onClick={() => set(`${word}, its place`, (v) => delete v[key])}>
+                  Not said after all
+                </button>
+              </>
+            ) : (
+              <button
+                type="button"
+                className="chip"
+                onClick={() =>
+                  set(`${word}, its place`, (v) => (v[key] = { x: 3000, y: 900, z: key === 'drainAt' ? 500 : 1200 }))
+                }
+              >
+                Enter where its {word.toLowerCase()} is
+              </button>
+            )}
+          </div>
+        );
+      })}
       <div className="form">
         <b>Filler</b>
         {said.filler ? (

@@ -1,4 +1,4 @@
-import type { Burner, Plumbing, RouteStop, TyrePressure, Vessel, Yes } from '../api/types';
+import type { Burner, Plumbing, RouteStop, TyrePressure, Vessel, Warmer, Yes } from '../api/types';
 
 type Options<T extends string> = readonly { value: T; label: string }[];
 
@@ -72,6 +72,13 @@ export const bases: Options<Burner['basis']> = [
   { value: '', label: 'Not said' },
   { value: 'net', label: 'Net' },
   { value: 'gross', label: 'Gross' },
+];
+
+export const warmed: Options<Warmer['by']> = [
+  { value: '', label: 'Not said' },
+  { value: 'power', label: 'Power' },
+  { value: 'gas', label: 'Gas' },
+  { value: 'engine', label: 'The engine’s heat' },
 ];
 
 export const axles: Options<TyrePressure['axle']> = [
