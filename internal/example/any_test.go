@@ -26,6 +26,7 @@ import (
 	"zaino/internal/core/report"
 	"zaino/internal/core/space"
 	"zaino/internal/core/supply"
+	"zaino/internal/core/trip"
 	"zaino/internal/example"
 	"zaino/internal/exchange"
 )
@@ -132,6 +133,15 @@ func TestWhateverIsValidIsAnswered(t *testing.T) {
 		asJSON(t, "sheets", space.Sheets(&j))
 		asJSON(t, "judgement calls", report.SchoolsOf(p))
 		electrics(t, p, shop)
+		asJSON(t, "the way", trip.ViewOf(p))
+		for _, kind := range []string{"fill-plan", "route-stop", "route-without", "trip-cases", "trip-days", "route-of-brief", "plumbing-power"} {
+			e := fitout.FixEdit{Kind: kind, ID: "routestop0", With: "axles", Value: 10}
+			if changed, err := edit.Apply(&j, nil, []fitout.FixEdit{e}); err == nil {
+				asJSON(t, kind, trip.ViewOf(plan.Of(&changed)))
+			} else if kind == "trip-cases" && len(j.Route.Stops) > 1 {
+				t.Fatal(err)
+			}
+		}
 		for _, s := range limits.Of(p).States() {
 			account, err := report.AccountOf(&j, s.At)
 			if err != nil {
@@ -196,7 +206,8 @@ func electrics(t *rapid.T, p *plan.Plan, shop []fitout.Component) {
 
 func exports(t *rapid.T, j *fitout.Job) {
 	for _, write := range []func(*fitout.Job) ([]byte, error){exchange.WritePowerCSV, exchange.WritePowerXLSX,
-		exchange.WritePowerPDF, exchange.WriteBoardSVG} {
+		exchange.WritePowerPDF, exchange.WriteBoardSVG, exchange.WriteGPX, exchange.WriteStops, exchange.WriteRangeXLSX,
+		exchange.WriteRangePDF} {
 		if _, err := write(j); err != nil {
 			t.Fatal(err)
 		}

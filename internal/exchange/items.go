@@ -105,27 +105,35 @@ func ReadItems(text string, j *fitout.Job) (Preview, error) {
 				strings.Join(header, ", "))
 		}
 	}
-	for {
-		cells, err := reader.Read()
-		if errors.Is(err, io.EOF) {
-			return preview, nil
-		}
-		var broken *csv.ParseError
-		if errors.As(err, &broken) {
-			return preview, fmt.Errorf("line %d cannot be read: %w", broken.StartLine, broken.Err)
-		}
-		line, _ := reader.FieldPos(0)
-		if strings.TrimSpace(strings.Join(cells, "")) == "" {
-			continue
-		}
-		if len(preview.Rows) == MaxRows {
-			return preview, fmt.Errorf("the file has more than %d items; accepted are up to %d", MaxRows, MaxRows)
-		}
+	err = eachRow(reader, MaxRows, "items", func(line int, cells []string) {
 		row := r.row(line, cells)
 		if row.Item != nil {
 			preview.Good++
 		}
 		preview.Rows = append(preview.Rows, row)
+	})
+	return preview, err
+}
+
+// eachRow reads the rows of CSV text that are not empty, up to a number of things.
+func eachRow(reader *csv.Reader, most int, things string, take func(line int, cells []string)) error {
+	for rows := 0; ; {
+		cells, err := reader.Read()
+		if errors.Is(err, io.EOF) {
+			return nil
+		}
+		var broken *csv.ParseError
+		if errors.As(err, &broken) {
+			return fmt.Errorf("line %d cannot be read: %w", broken.StartLine, broken.Err)
+		}
+		line, _ := reader.FieldPos(0)
+		if strings.TrimSpace(strings.Join(cells, "")) == "" {
+			continue
+		}
+		if rows++; rows > most {
+			return fmt.Errorf("the file has more than %d %s; accepted are up to %d", most, things, most)
+		}
+		take(line, cells)
 	}
 }
 

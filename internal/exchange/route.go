@@ -5,7 +5,6 @@ import (
 	"encoding/csv"
 	"errors"
 	"fmt"
-	"io"
 	"math"
 	"slices"
 	"strconv"
@@ -223,28 +222,14 @@ func ReadStops(text string) (StopsRead, error) {
 	if !slices.Contains(columns, &stopColumns[0]) || !slices.Contains(columns, &stopColumns[1]) {
 		return out, fmt.Errorf("the header has %s; needed are stop and km", strings.Join(header, ", "))
 	}
-	for {
-		cells, err := reader.Read()
-		if errors.Is(err, io.EOF) {
-			return out, nil
-		}
-		var broken *csv.ParseError
-		if errors.As(err, &broken) {
-			return out, fmt.Errorf("line %d cannot be read: %w", broken.StartLine, broken.Err)
-		}
-		line, _ := reader.FieldPos(0)
-		if strings.TrimSpace(strings.Join(cells, "")) == "" {
-			continue
-		}
-		if len(out.Rows) == MaxStops {
-			return out, fmt.Errorf("the file has more than %d stops; accepted are up to %d", MaxStops, MaxStops)
-		}
+	err = eachRow(reader, MaxStops, "stops", func(line int, cells []string) {
 		row := stopRow(line, cells, columns, len(out.Rows)+1)
 		if row.Stop != nil {
 			out.Good++
 		}
 		out.Rows = append(out.Rows, row)
-	}
+	})
+	return out, err
 }
 
 func stopRow(line int, cells []string, columns []*stopColumn, n int) StopRow {

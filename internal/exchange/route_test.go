@@ -236,3 +236,43 @@ func BenchmarkReadGPXOf100000Points(b *testing.B) {
 		}
 	}
 }
+
+// Whatever bytes come, a GPX file is refused with a sentence or read into stops that a job may have.
+func FuzzReadGPX(f *testing.F) {
+	text, _ := track(6)
+	f.Add([]byte(text))
+	f.Add([]byte(`<gpx><wpt lat="0" lon="0"/><wpt lat="1" lon="1"><name>x</name></wpt><rte><rtept lat="2" lon="2"/></rte></gpx>`))
+	f.Add([]byte("<gpx><trk><trkseg><trkpt lat=\"90\" lon=\"-180\"/><trkpt lat=\"-90\" lon=\"180\"/></trkseg></trk></gpx>"))
+	f.Fuzz(func(t *testing.T, data []byte) {
+		read, err := exchange.ReadGPX(bytes.NewReader(data))
+		if err != nil {
+			assert.Contains(t, err.Error(), "accepted is a GPX file")
+			return
+		}
+		j := fitout.NewJob("fuzz", "Fuzz", fitout.AustraliaNZ)
+		j.Route.Stops, j.Route.Track = read.Stops, read.Track
+		assert.NoError(t, fitout.Validate(&j))
+	})
+}
+
+// Whatever text comes, a CSV of stops is refused with a sentence or read into stops that a job may have.
+func FuzzReadStops(f *testing.F) {
+	f.Add("stop,km,closed,surfaces,diesel\nA,1,sun mon,sealed:50,2.1\nB,0,,,yes\n")
+	f.Fuzz(func(t *testing.T, text string) {
+		read, err := exchange.ReadStops(text)
+		if err != nil {
+			assert.NotEmpty(t, err.Error())
+			return
+		}
+		j := fitout.NewJob("fuzz", "Fuzz", fitout.AustraliaNZ)
+		for i, row := range read.Rows {
+			if row.Stop != nil {
+				row.Stop.ID = fmt.Sprint("s", i)
+				j.Route.Stops = append(j.Route.Stops, *row.Stop)
+			} else {
+				assert.NotEmpty(t, row.Errors)
+			}
+		}
+		assert.NoError(t, fitout.Validate(&j))
+	})
+}

@@ -46,7 +46,7 @@ func CardOf(j *fitout.Job) Card {
 	t := limits.Of(p)
 	c := Card{
 		Job: j.Name, Customer: j.Customer, Vehicle: j.Vehicle.Name, State: p.State(&p.Shown), Pads: t.PadsIn(t.Shown()),
-		Room: rooms(p, t), Tyres: tyreNotes(p), Order: []string{}, Power: power.CardLines(p), Way: trip.CardLines(p),
+		Room: rooms(p, t), Tyres: append(trip.PressureLines(p), tyreNotes(p)...), Order: []string{}, Power: power.CardLines(p), Way: trip.CardLines(p),
 		Cautions: cautions,
 	}
 	names := map[string]string{}

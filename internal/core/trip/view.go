@@ -319,3 +319,44 @@ func CardLines(p *plan.Plan) []string {
 	}
 	return lines
 }
+
+// PressureLines are what the workshop's table says that the tyres want in the state shown, for the
+// card; nothing where it has no line.
+func PressureLines(p *plan.Plan) []string {
+	table, lines := p.Variant.Plumbing.Pressures, []string{}
+	if len(table) == 0 {
+		return lines
+	}
+	axles := p.Load.Axles()
+	for _, of := range []struct {
+		axle fitout.WhichAxle
+		load float64
+	}{{fitout.FrontAxle, axles.Front}, {fitout.RearAxle, axles.Rear}} {
+		var said []string
+		add := func(on, surface string, own bool) {
+			line, known := Pressure(table, of.axle, surface, of.load)
+			if !known || own && line.Surface == "" {
+				return
+			}
+			text := on + p.Say.Pressure(line.KPa)
+			if line.Bags > 0 {
+				text += ", bags " + p.Say.Pressure(line.Bags)
+			}
+			if line.Note != "" {
+				text += ", " + line.Note
+			}
+			said = append(said, text)
+		}
+		add("", "", false)
+		for _, s := range p.Job.Brief.Surfaces {
+			add("on "+words.Lower(s.Name)+" ", s.ID, true)
+		}
+		told := strings.Join(said, "; ")
+		if told == "" {
+			told = "not in the workshop's table"
+		}
+		lines = append(lines, fmt.Sprintf("Tyres %s, for %s: %s. Cold; the tyre maker's table has the last word.", of.axle,
+			p.Say.Mass(of.load), told))
+	}
+	return lines
+}

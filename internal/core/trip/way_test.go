@@ -272,3 +272,20 @@ func BenchmarkFollowSixtyLegsTwelveVessels(b *testing.B) {
 		c.Follow(nil)
 	}
 }
+
+// The card tells what the table says for the load that stands on each axle now, on each surface that
+// has a line of its own; and where it says nothing.
+func TestPressuresOnTheCard(t *testing.T) {
+	j := example.Travelling()
+	j.Variants[0].Plumbing.Pressures = []fitout.TyrePressure{
+		{ID: "a", Axle: fitout.RearAxle, UpTo: 1900, KPa: 300, Bags: 100},
+		{ID: "b", Axle: fitout.RearAxle, Surface: "sand", UpTo: 1900, KPa: 130, Note: "slowly"},
+		{ID: "c", Axle: fitout.FrontAxle, UpTo: 900, KPa: 200},
+	}
+	lines := trip.PressureLines(plan.Of(&j))
+	require.Len(t, lines, 2)
+	assert.Contains(t, lines[0], "not in the workshop's table")
+	assert.Contains(t, lines[1], "300\u00a0kPa, bags 100\u00a0kPa; on soft sand or mud 130\u00a0kPa, slowly. Cold")
+	j.Variants[0].Plumbing.Pressures = nil
+	assert.Empty(t, trip.PressureLines(plan.Of(&j)))
+}
