@@ -142,6 +142,8 @@ func TestAWayFromNothing(t *testing.T) {
 	p.keys(kb.ArrowRight)
 	p.press("Put one at the hand")
 	p.waitFor("document.querySelectorAll('[data-post]').length === 10")
+	p.enter("Name of the stop at the hand", "Windmill")
+	p.waitText(".todo", "Windmill")
 	tap := js[[]float64](p, "(() => { const l = document.querySelector('.track-line'), m = l.getPointAtLength(l.getTotalLength() * 0.37), "+
 		"c = l.getScreenCTM(); return [m.x * c.a + c.e, m.y * c.d + c.f] })()")
 	p.do(chromedp.MouseClickXY(tap[0], tap[1]))

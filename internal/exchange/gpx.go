@@ -21,7 +21,7 @@ import (
 // elements may lie in each other, and how long a name may be.
 const (
 	MaxGPX       = 100 << 20
-	maxPoints    = 2_000_000
+	maxPoints    = 500_000
 	maxWaypoints = 150
 	maxDepth     = 60
 	maxText      = 41000

@@ -276,3 +276,10 @@ func FuzzReadStops(f *testing.F) {
 		assert.NoError(t, fitout.Validate(&j))
 	})
 }
+
+// A line of very many points is refused with a sentence, before it fills the memory.
+func TestTooManyPointsAreRefused(t *testing.T) {
+	text := "<gpx><trk><trkseg>" + strings.Repeat(`<trkpt lat="1" lon="1"/>`, 500_001)
+	_, err := exchange.ReadGPX(strings.NewReader(text))
+	assert.ErrorContains(t, err, "more than 500000 points")
+}

@@ -25,6 +25,13 @@ func Thin(points []fitout.TrackPoint, most int) []fitout.TrackPoint {
 	if len(points) <= most {
 		return points
 	}
+	if every := len(points) / mostLooked; every > 1 { // of a very dense line the points between say nothing
+		fewer := make([]fitout.TrackPoint, 0, mostLooked+2)
+		for i := 0; i < len(points); i += every {
+			fewer = append(fewer, points[i])
+		}
+		points = append(fewer, points[len(points)-1])
+	}
 	// The largest part is split first, so that what is left out is always the least.
 	type part struct {
 		from, to, at int
@@ -66,6 +73,9 @@ func Thin(points []fitout.TrackPoint, most int) []fitout.TrackPoint {
 	}
 	return thinned
 }
+
+// mostLooked is how many points of a line are looked at to thin it, about.
+const mostLooked = 20_000
 
 // offLine is how far a place lies beside the line between two others, in degrees of latitude, on
 // the flat map about it.

@@ -1,5 +1,6 @@
 import type { RangeView } from '../api/types';
 import { StateMark } from '../components/StateMark';
+import { TextField } from '../components/TextField';
 import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
 import { formatQuantity } from '../quantity/format';
 import type { PlaceOn } from './along';
@@ -9,6 +10,9 @@ export function HandCard({ view, km, place }: { view: RangeView; km: number; pla
   const session = useSession();
   const { job } = useSnapshot();
   if (!place) return null;
+  // Where the hand stands on a stop, that is named here: one that was just tapped onto the line.
+  const at = view.stops.findIndex((s) => Math.abs(s.km - km) < 0.06);
+  const stop = job.route.stops.find((s) => s.id === view.route[at]?.id);
   const mass = (kg: number) => formatQuantity(kg, 'mass', job.units);
   const label = `The vehicle at ${formatQuantity(km, 'distance', job.units)}`;
   // Shown on the whole screen, pads and drawing, until it is kept or put back.
@@ -30,6 +34,23 @@ export function HandCard({ view, km, place }: { view: RangeView; km: number; pla
       <b className="figure" data-hand>
         {formatQuantity(km, 'distance', job.units)}
       </b>
+      {stop && (
+        <TextField
+          label="Name of the stop at the hand"
+          value={stop.name}
+          maxLength={120}
+          required
+          onCommit={(name) =>
+            session.edit(
+              'Name of a stop',
+              (j) => {
+                for (const s of j.route.stops) if (s.id === stop.id) s.name = name;
+              },
+              `stop ${stop.id}`,
+            )
+          }
+        />
+      )}
       <ul className="hand-loads">
         {view.limits.map((l) => {
           const load = place[l.id];
