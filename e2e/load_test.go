@@ -9,6 +9,7 @@ import (
 	"strconv"
 	"strings"
 	"testing"
+	"time"
 
 	"github.com/chromedp/chromedp"
 	"github.com/chromedp/chromedp/kb"
@@ -152,10 +153,13 @@ func TestDragNudgeTypeAndTakeBack(t *testing.T) {
 	other.waitPad("rear", "load", rear)
 }
 
-// grab is a spot where an item is on top and can be taken with the mouse.
+// grab waits for a spot where an item is on top and can be taken with the mouse.
 func (p *page) grab(id string) (x, y float64) {
 	p.t.Helper()
-	spots := p.spots(id)
+	var spots []float64
+	for until := time.Now().Add(patience); len(spots) == 0 && time.Now().Before(until); time.Sleep(25 * time.Millisecond) {
+		spots = p.spots(id)
+	}
 	require.Len(p.t, spots, 2, "no part of %s is on top", id)
 	return spots[0], spots[1]
 }

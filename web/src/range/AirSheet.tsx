@@ -1,5 +1,6 @@
 import type { HelperBag, TyrePressure } from '../api/types';
 import { AddButton, RemoveButton } from '../components/ListButtons';
+import { Field } from '../components/Field';
 import { Panel } from '../components/Panel';
 import { SelectField } from '../components/SelectField';
 import { TextField } from '../components/TextField';
@@ -11,7 +12,7 @@ import { useRange } from './useRange';
 
 /** The compressor, its hose and what it reaches, and the workshop's table of tyre pressures. */
 export function AirSheet() {
-  const { job, plumbing, trip, edit, line, input, say, unit, origin } = usePlumbing();
+  const { job, plumbing, trip, edit, line, input, say, unit, origin, itemOptions } = usePlumbing();
   const { view } = useRange();
   const { air, pressures } = plumbing;
   const figures = trip?.air;
@@ -24,6 +25,14 @@ export function AirSheet() {
       <Panel title="Air" className="wide" note="Times and lengths are estimates">
         <div className="days-forms">
           <div className="form">
+            <Field label="Compressor">
+              <SelectField
+                label="What the compressor is"
+                value={air.item}
+                options={itemOptions}
+                onCommit={(v) => edit('What the compressor is', (p) => (p.air.item = v))}
+              />
+            </Field>
             {line(
               'Free air at the mean pressure',
               air.free,

@@ -9,7 +9,7 @@ import { usePlumbing } from './usePlumbing';
 
 /** Taps and showers with what they give, and the pumps that feed them. */
 export function OutletsCard() {
-  const { plumbing, trip, edit, input, box, say, unit, origin, vesselOptions } = usePlumbing();
+  const { plumbing, trip, edit, input, box, say, unit, origin, vesselOptions, itemOptions } = usePlumbing();
   const derive = useDerive();
   const pumps = [
     { value: '', label: 'Its own weight' },
@@ -214,6 +214,24 @@ export function OutletsCard() {
               >
                 Count it<span className="visually-hidden"> in Power: {o.name}</span>
               </button>
+            ),
+          },
+          {
+            head: 'Is',
+            title: 'The thing of Load that it is',
+            words: true,
+            cell: (o) => (
+              <SelectField
+                label={`What ${o.name} is`}
+                value={o.item}
+                options={itemOptions}
+                onCommit={(v) =>
+                  edit(
+                    `What ${o.name} is`,
+                    setPump(o, (x) => (x.item = v)),
+                  )
+                }
+              />
             ),
           },
           {

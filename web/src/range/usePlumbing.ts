@@ -24,6 +24,7 @@ export function usePlumbing() {
     holders,
     trip: assessment?.trip,
     say: (value: number, kind: Kind) => formatQuantity(value, kind, job.units),
+    itemOptions: [{ value: '', label: 'Not named' }, ...variant.items.map((i) => ({ value: i.id, label: i.name }))],
     vesselOptions: [{ value: '', label: 'None named' }, ...holders.map((h) => ({ value: h.id, label: h.name }))],
   };
 }

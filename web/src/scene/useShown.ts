@@ -14,7 +14,9 @@ export function useShown() {
     setSubject(undefined);
   }, []);
   const onShow = useCallback(({ subject: about, with: others }: Finding) => {
-    setSelected(about.kind === 'item' ? about.id : about.kind === 'power' ? others[0] : undefined);
+    setSelected(
+      about.kind === 'item' || about.kind === 'plumbing' ? about.id : about.kind === 'power' ? others[0] : undefined,
+    );
     setSubject(about.kind);
   }, []);
   return { selected, subject, onSelect, onShow };
