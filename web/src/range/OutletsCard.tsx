@@ -64,6 +64,7 @@ export function OutletsCard() {
     >
       <ThingTable<Outlet>
         label="Taps"
+        className="taps-table"
         what="Tap"
         things={plumbing.outlets}
         empty="No tap or shower is entered yet."
