@@ -90,7 +90,7 @@ func TestEveryScreenIsAccessible(t *testing.T) {
 			p.press("Keys of this screen")
 			p.see(".offcanvas.show:not(.showing)")
 		}},
-		{"range", "/jobs/river-gauging/range", "[data-todo]", nil},
+		{"range", "/jobs/river-gauging/range", "[data-tasks]", nil},
 		{"range, stops", "/jobs/river-gauging/range/stops", "li[data-thing]", func(p *page) { p.click("[aria-label='More of Sandgate crossing']") }},
 		{"range, vessels", "/jobs/river-gauging/range/vessels", "tr[data-thing]", func(p *page) { p.click("[aria-label='More of Second fuel tank']") }},
 		{"range, air", "/jobs/queen-bees/range/air", "[data-wheel]", nil},

@@ -46,8 +46,8 @@ func TestTheRearAxleIsLegalOnlyIfTheSecondTankIsFilledOnTheWay(t *testing.T) {
 	p.waitFor("!document.querySelector('[data-rule=over-on-the-way]')")
 	p.waitFor("!document.querySelector('.way-over[data-band=rear]')")
 	p.waitText("[data-manner=axles]", "This is the plan.")
-	p.waitText("[data-todo=depot]", "not 75 L")
-	p.waitText("[data-todo=sandgate]", "Fill second fuel tank")
+	p.waitText("[data-tasks=depot]", "not 75 L")
+	p.waitText("[data-tasks=sandgate]", "Fill second fuel tank")
 	p.saved()
 
 	// A little more into the second tank at home, and it is over again.
@@ -122,7 +122,7 @@ func TestAWayFromNothing(t *testing.T) {
 	p.enter("Price of diesel at Well, a litre", "2.15")
 	p.saved()
 	p.sheet("Way")
-	p.waitText("[data-todo=start]", "100 km on")
+	p.waitText("[data-tasks=start]", "100 km on")
 	assert.Equal(t, 4, p.count("[data-post]"))
 
 	// A file that is none is refused with a sentence, and nothing is lost.
@@ -143,7 +143,7 @@ func TestAWayFromNothing(t *testing.T) {
 	p.press("Put one at the hand")
 	p.waitFor("document.querySelectorAll('[data-post]').length === 10")
 	p.enter("Name of the stop at the hand", "Windmill")
-	p.waitText(".todo", "Windmill")
+	p.waitText(".tasks", "Windmill")
 	tap := js[[]float64](p, "(() => { const l = document.querySelector('.track-line'), m = l.getPointAtLength(l.getTotalLength() * 0.37), "+
 		"c = l.getScreenCTM(); return [m.x * c.a + c.e, m.y * c.d + c.f] })()")
 	p.do(chromedp.MouseClickXY(tap[0], tap[1]))

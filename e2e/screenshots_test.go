@@ -75,7 +75,7 @@ func TestScreenshots(t *testing.T) {
 			p.click("[data-step='betweenArches']")
 			p.see("[data-measure=betweenArches]")
 		}},
-		{"range", "/jobs/river-gauging/range", "[data-todo]", func(p *page) {
+		{"range", "/jobs/river-gauging/range", "[data-tasks]", func(p *page) {
 			js[any](p, "document.querySelector('.way-hand').focus()")
 			for range 3 {
 				p.keys(kb.PageDown)

@@ -32,7 +32,7 @@ func TestEveryScreenFitsDeskTabletAndPhone(t *testing.T) {
 		{"/jobs/river-gauging/power/logic", "[data-tried]"},
 		{"/jobs/river-gauging/power/ask", ".ask-go button"},
 		{"/jobs/river-gauging/power/monitor", "[aria-label='Address of the monitor']"},
-		{"/jobs/river-gauging/range", "[data-todo]"},
+		{"/jobs/river-gauging/range", "[data-tasks]"},
 		{"/jobs/river-gauging/range/stops", "li[data-thing]"},
 		{"/jobs/river-gauging/range/vessels", "tr[data-thing]"},
 		{"/jobs/queen-bees/range/air", "[data-wheel]"},

@@ -320,7 +320,7 @@ func WriteGPX(j *fitout.Job) ([]byte, error) {
 			return nil, err
 		}
 		fmt.Fprintf(&out, " <wpt %s><name>%s</name><desc>%s</desc><extensions><z:stop>%s</z:stop></extensions></wpt>\n",
-			place(s.Place), escaped(s.Name), escaped(strings.Join(v.AtStops[i].Todo, "; ")), escaped(string(data)))
+			place(s.Place), escaped(s.Name), escaped(strings.Join(v.AtStops[i].Tasks, "; ")), escaped(string(data)))
 	}
 	known := 0
 	for i := range stops {

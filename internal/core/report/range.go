@@ -26,7 +26,7 @@ func RangeSheetOf(j *fitout.Job) Sheet {
 	for i := range v.Stops {
 		at := &v.AtStops[i]
 		stops.Rows = append(stops.Rows, []string{v.Stops[i].Name, say.Distance(at.Km), fmt.Sprint(at.Day), offers(&v.Stops[i]),
-			strings.Join(at.Todo, "; ")})
+			strings.Join(at.Tasks, "; ")})
 	}
 	legs := Table{Name: "Legs", Head: []string{"from", "way", "fuel", "left at its end", "reserve", "front", "rear", "gross"}}
 	for i := range v.OnLegs {

@@ -65,7 +65,7 @@ type StopView struct {
 	Fills  []bool    `json:"fills" doc:"the stop has what the vessel holds"`
 	Cost   int       `json:"cost" doc:"of the fuel, in cents"`
 	Towing bool      `json:"towing"`
-	Todo   []string  `json:"todo" doc:"what to do there, in words"`
+	Tasks  []string  `json:"tasks" doc:"what to do there, in words"`
 	Loads
 }
 
@@ -146,43 +146,43 @@ func (l *Look) stopView(i int) StopView {
 	at := &l.W.Stops[i]
 	v := StopView{Km: at.Km, Open: at.Open, Day: l.W.Days.Arrive[i], Leave: l.W.Days.Leave[i], Cold: l.C.ColdAt(i),
 		Arrive: at.Arrive, Levels: at.Leave, Filled: at.Filled, Fills: make([]bool, len(l.C.Vessels)), Cost: at.Cost,
-		Towing: at.Towing, Loads: at.Loads, Todo: l.todo(i)}
+		Towing: at.Towing, Loads: at.Loads, Tasks: l.tasks(i)}
 	for k := range l.C.Vessels {
 		v.Fills[k] = l.C.Has(i, &l.C.Vessels[k])
 	}
 	return v
 }
 
-// todo is what is done at a stop, in words.
-func (l *Look) todo(stop int) []string {
-	todo := []string{}
+// tasks is what is done at a stop, in words.
+func (l *Look) tasks(stop int) []string {
+	tasks := []string{}
 	at, s := &l.W.Stops[stop], l.stop(stop)
 	for k := range l.C.Vessels {
 		v := &l.C.Vessels[k]
 		litres := at.Filled[k]
 		switch {
 		case v.Holds == fitout.HoldsWaste && litres < -0.05:
-			todo = append(todo, "Empty "+words.Lower(v.Name))
+			tasks = append(tasks, "Empty "+words.Lower(v.Name))
 		case litres > 0.05 && (v.Holds == fitout.HoldsGas || v.Holds == fitout.HoldsFood):
-			todo = append(todo, fmt.Sprintf("Fill %s: %s", words.Lower(v.Name), l.Say.Mass(litres*v.Density)))
+			tasks = append(tasks, fmt.Sprintf("Fill %s: %s", words.Lower(v.Name), l.Say.Mass(litres*v.Density)))
 		case litres < -0.05:
-			todo = append(todo, fmt.Sprintf("Start with %s in %s, not %s", l.Say.Volume(at.Leave[k]), words.Lower(v.Name),
+			tasks = append(tasks, fmt.Sprintf("Start with %s in %s, not %s", l.Say.Volume(at.Leave[k]), words.Lower(v.Name),
 				l.Say.Volume(at.Arrive[k])))
 		case litres > 0.05:
-			todo = append(todo, fmt.Sprintf("Fill %s to %s: %s", words.Lower(v.Name), l.Say.Volume(at.Leave[k]), l.Say.Volume(litres)))
+			tasks = append(tasks, fmt.Sprintf("Fill %s to %s: %s", words.Lower(v.Name), l.Say.Volume(at.Leave[k]), l.Say.Volume(litres)))
 		case v.Holds == fitout.HoldsFuel && l.C.Has(stop, v) && at.Open && at.Leave[k] < v.Full-0.5 && stop < len(l.W.Legs):
-			todo = append(todo, fmt.Sprintf("Leave %s at %s", words.Lower(v.Name), l.Say.Volume(at.Leave[k])))
+			tasks = append(tasks, fmt.Sprintf("Leave %s at %s", words.Lower(v.Name), l.Say.Volume(at.Leave[k])))
 		}
 	}
 	if at.Cost > 0 {
-		todo = append(todo, fmt.Sprintf("Pay about %s %s", l.Job.Brief.Currency, words.Money(at.Cost)))
+		tasks = append(tasks, fmt.Sprintf("Pay about %s %s", l.Job.Brief.Currency, words.Money(at.Cost)))
 	}
 	if s.Sure == fitout.Unsure && len(s.Fuels) > 0 {
-		todo = append(todo, "Ask before whether the pump works")
+		tasks = append(tasks, "Ask before whether the pump works")
 	}
 	if math.Floor(s.Nights) > 0 && l.C.ColdAt(stop) < 0 {
 		if steps := l.drain(); len(steps) > 0 {
-			todo = append(todo, "Before the night, against frost: "+strings.Join(steps, "; "))
+			tasks = append(tasks, "Before the night, against frost: "+strings.Join(steps, "; "))
 		}
 	}
 	if stop < len(l.W.Legs) {
@@ -201,11 +201,11 @@ func (l *Look) todo(stop int) []string {
 				if p.Note != "" {
 					told += ", " + p.Note
 				}
-				todo = append(todo, told)
+				tasks = append(tasks, told)
 			}
 		}
 	}
-	return todo
+	return tasks
 }
 
 // turns are the places beyond which there is not enough fuel to go back to the last sure pump, by
@@ -312,9 +312,9 @@ func CardLines(p *plan.Plan) []string {
 		return lines
 	}
 	for i := range l.W.Stops {
-		if todo := l.todo(i); len(todo) > 0 {
+		if tasks := l.tasks(i); len(tasks) > 0 {
 			lines = append(lines, fmt.Sprintf("%s, %s: %s.", l.stop(i).Name, l.Say.Distance(l.W.Stops[i].Km),
-				words.Lower(strings.Join(todo, "; "))))
+				words.Lower(strings.Join(tasks, "; "))))
 		}
 	}
 	return lines

@@ -7,7 +7,7 @@ import { FillCard } from './FillCard';
 import { HandCard } from './HandCard';
 import { ReadWay } from './ReadWay';
 import { TakeWay } from './TakeWay';
-import { TodoCard } from './TodoCard';
+import { TasksCard } from './TasksCard';
 import { TrackPicture } from './TrackPicture';
 import { WayStrip } from './WayStrip';
 import { useRange } from './useRange';
@@ -94,7 +94,7 @@ export function WaySheet() {
         )}
       </Panel>
       {view && <FillCard view={view} />}
-      {view && <TodoCard view={view} onShow={setHand} />}
+      {view && <TasksCard view={view} onShow={setHand} />}
     </>
   );
 }

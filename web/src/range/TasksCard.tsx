@@ -9,13 +9,13 @@ import { derived } from '../document/useDerive';
 import { useRange } from './useRange';
 
 /** What to do at each stop, to be ticked on the way; it prints. Ticks are of this screen only. */
-export function TodoCard({ view, onShow }: { view: RangeView; onShow: (km: number) => void }) {
+export function TasksCard({ view, onShow }: { view: RangeView; onShow: (km: number) => void }) {
   const { job, derive, typed } = useRange();
   const [done, setDone] = useState<readonly string[]>([]);
   return (
     <Panel
       title="What to do at each stop"
-      className="wide todo-card"
+      className="wide tasks-card"
       note={view.lacks.length === 0 ? 'Nothing gives out on the way.' : view.lacks.map((l) => l.text).join('. ')}
       actions={
         <>
@@ -35,13 +35,13 @@ export function TodoCard({ view, onShow }: { view: RangeView; onShow: (km: numbe
         </>
       }
     >
-      <ol className="todo">
+      <ol className="tasks">
         {view.route.map((stop, i) => {
           const at = view.stops[i];
           const leg = view.legs[i];
           if (!at) return null;
           return (
-            <li key={stop.id} data-todo={stop.id}>
+            <li key={stop.id} data-tasks={stop.id}>
               <h3>
                 <button type="button" className="link" title="Show it on the way" onClick={() => onShow(at.km)}>
                   {stop.name}
@@ -52,7 +52,7 @@ export function TodoCard({ view, onShow }: { view: RangeView; onShow: (km: numbe
                   {stop.sure !== 'shut' && !at.open && ', closed on that day'}
                 </small>
               </h3>
-              {at.todo.map((what) => {
+              {at.tasks.map((what) => {
                 const key = `${stop.id} ${what}`;
                 return (
                   <label key={what}>
@@ -69,7 +69,7 @@ export function TodoCard({ view, onShow }: { view: RangeView; onShow: (km: numbe
                 );
               })}
               {leg && (
-                <p className={`hint todo-leg ${leg.left < leg.reserve - 0.1 ? 'over' : ''}`}>
+                <p className={`hint tasks-leg ${leg.left < leg.reserve - 0.1 ? 'over' : ''}`}>
                   {formatQuantity(stop.leg.km, 'distance', job.units)} on:{' '}
                   {formatQuantity(leg.fuel, 'volume', job.units)} ({formatQuantity(leg.used, 'consumption', job.units)}
                   ), {formatQuantity(leg.left, 'volume', job.units)} left,{' '}
