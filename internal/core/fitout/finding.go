@@ -29,6 +29,17 @@ type Finding struct {
 	Accepted string   `json:"accepted" doc:"why the specialist lets it stand; empty while nobody does"`
 }
 
+// Over says what was measured and the most that it may be, in a unit; what is beyond has a negative
+// margin.
+func (f *Finding) Over(value, most float64, unit string) {
+	f.Value, f.Limit, f.Margin, f.Unit = value, most, most-value, unit
+}
+
+// Under says what was measured and the least that it may be.
+func (f *Finding) Under(value, least float64, unit string) {
+	f.Value, f.Limit, f.Margin, f.Unit = value, least, value-least, unit
+}
+
 // Line is a measure in the scene: from one place to another, with its figure.
 type Line struct {
 	From  Point  `json:"from"`

@@ -43,7 +43,7 @@ func alternatorAsked(l *Look) []fitout.Finding {
 			"ages.", when, l.Say.Amps(makes), l.Say.Amps(rated)),
 		fmt.Sprintf("Set the chargers %s lower together, or let one of them work only at speed.",
 			l.Say.Amps(asked+own-makes)))
-	over(&f, asked+own, makes, "A")
+	f.Over(asked+own, makes, "A")
 	return []fitout.Finding{f}
 }
 

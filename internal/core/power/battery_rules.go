@@ -42,7 +42,7 @@ func runsOut(l *Look) []fitout.Finding {
 			would,
 			"An estimate.")
 		f.Mend = "power:" + sys.Def.ID
-		under(&f, run.OutAt, l.Run.Hours, "h")
+		f.Under(run.OutAt, l.Run.Hours, "h")
 		return []fitout.Finding{f}
 	})
 }
@@ -59,7 +59,7 @@ func belowReserve(l *Look) []fitout.Finding {
 			"less by then, or keep less.", l.Say.Percent(sys.Def.Reserve), l.at(run.ReserveAt), l.at(run.LowestAt),
 			l.Say.Percent(run.Lowest), l.Say.Charge((sys.Def.Reserve-run.Lowest)*sys.Capacity))
 		f.Mend = "power:" + sys.Def.ID
-		under(&f, 100*run.Lowest, 100*sys.Def.Reserve, "%")
+		f.Under(100*run.Lowest, 100*sys.Def.Reserve, "%")
 		return []fitout.Finding{f}
 	})
 }
@@ -79,7 +79,7 @@ func batteryCurrent(l *Look) []fitout.Finding {
 				assumed(sys.Def.Battery.Discharge, " (not said: taken from its kind)")),
 			fmt.Sprintf("Run what is heavy one after another, or choose a battery that gives %s.",
 				l.Say.Amps(math.Ceil(run.Peak))))
-		over(&f, run.Peak, most, "A")
+		f.Over(run.Peak, most, "A")
 		f.Source, f.Waivable = "data sheet", false
 		return []fitout.Finding{f}
 	})
@@ -107,7 +107,7 @@ func chargedFast(l *Look) []fitout.Finding {
 			"shuts "+
 			"it off, or it ages. Set the chargers %s lower together.", l.Say.Amps(run.ChargePeak), l.Say.Amps(most),
 			assumed(sys.Def.Battery.Charge, " (not said: taken from its kind)"), l.Say.Amps(run.ChargePeak-most))
-		over(&f, run.ChargePeak, most, "A")
+		f.Over(run.ChargePeak, most, "A")
 		f.Source = "data sheet"
 		return []fitout.Finding{f}
 	})
@@ -128,7 +128,7 @@ func chargedInFrost(l *Look) []fitout.Finding {
 				"good.", l.Say.Temperature(coldest), l.Say.Temperature(Coldest(b))),
 			fmt.Sprintf("%s over the days are not taken for that. Put it where it is warmer, or choose one that warms itself.",
 				l.Say.Charge(run.FrozenOut)))
-		under(&f, coldest, Coldest(b), "°C")
+		f.Under(coldest, Coldest(b), "°C")
 		return []fitout.Finding{f}
 	})
 }
@@ -148,7 +148,7 @@ func tooColdToGive(l *Look) []fitout.Finding {
 		f.Sentence = fmt.Sprintf("At %s it gives %s of its %s; %s are taken out of it. Keep it warmer, or take %s less.",
 			l.Say.Temperature(cold), l.Say.Charge(gives*sys.Capacity), l.Say.Charge(sys.Capacity),
 			l.Say.Charge(taken*sys.Capacity), l.Say.Charge((taken-gives)*sys.Capacity))
-		over(&f, taken*sys.Capacity, gives*sys.Capacity, "Ah")
+		f.Over(taken*sys.Capacity, gives*sys.Capacity, "Ah")
 		return []fitout.Finding{f}
 	})
 }
@@ -226,7 +226,7 @@ func batteryLoose(l *Look) []fitout.Finding {
 		f.Sentence = fmt.Sprintf("It weighs %s and is no part of the layout, so nothing says what holds it in a crash. "+
 			"Place it "+
 			"from the catalogue, with its mounting points.", l.Say.Mass(l.Items[i].Mass))
-		over(&f, l.Items[i].Mass, 0, "kg")
+		f.Over(l.Items[i].Mass, 0, "kg")
 		return []fitout.Finding{f}
 	})
 }

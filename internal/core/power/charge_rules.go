@@ -93,7 +93,7 @@ func coldStrings(l *Look) []fitout.Finding {
 			"by side "+
 			"instead of one after another, or choose a controller for %s.", l.Say.Temperature(coldest), l.Say.Volts(volts),
 			words.Lower(by), l.Say.Volts(most), l.Say.Volts(math.Ceil(volts)))
-		over(&f, volts, most, "V")
+		f.Over(volts, most, "V")
 		f.Source, f.Waivable = "data sheet", false
 		found = append(found, f)
 	}
@@ -161,7 +161,7 @@ func portsOver(l *Look) []fitout.Finding {
 		f.Title = fmt.Sprintf("%s of %s bears less", s.port.Name, words.Lower(def.Name))
 		f.Sentence = fmt.Sprintf("%s %s to %s on it; it bears %s. Use another one for some of them, or one after another.",
 			words.Capital(names(s.by)), does(s.by, "comes", "come"), l.Say.Watts(s.watts), l.Say.Watts(most))
-		over(&f, s.watts, most, "W")
+		f.Over(s.watts, most, "W")
 		f.Source, f.Waivable = "data sheet", false
 		found = append(found, f)
 	}

@@ -81,7 +81,7 @@ func tooDark(l *Look) []fitout.Finding {
 		f.Sentence = fmt.Sprintf("%s %s %s lx there; %s wants about %s. %s of the first would do, or one that is nearer.",
 			words.Capital(names(z.names)), does(z.names, "gives", "give"), l.Say.Plain(math.Round(z.Lux)), zoneWord[z.Zone],
 			l.Say.Plain(z.Wanted), l.Say.Plain(z.Needed))
-		under(&f, z.Lux, z.Wanted, "lx")
+		f.Under(z.Lux, z.Wanted, "lx")
 		found = append(found, f)
 	}
 	return found

@@ -57,7 +57,7 @@ func leastVoltage(l *Look) []fitout.Finding {
 			"would "+
 			"run only while something charges. A converter before it gives it what it wants.", l.Say.Volts(c.def.Least),
 			words.Lower(sys.Def.Name), l.Say.Volts(low))
-		under(&f, low, c.def.Least, "V")
+		f.Under(low, c.def.Least, "V")
 		return []fitout.Finding{f}
 	})
 }
@@ -83,7 +83,7 @@ func inverterOver(l *Look) []fitout.Finding {
 		f.Title = def.Name + " is asked for too much"
 		f.Sentence = fmt.Sprintf("%s run on it at once; it gives %s. Run them one after another, or choose one for %s.",
 			l.Say.Watts(watts), l.Say.Watts(def.Watts), l.Say.Watts(math.Ceil(watts/100)*100))
-		over(&f, watts, def.Watts, "W")
+		f.Over(watts, def.Watts, "W")
 		f.Source = "data sheet"
 		return f, watts > def.Watts*1.000001
 	})
@@ -100,7 +100,7 @@ func inverterSurge(l *Look) []fitout.Finding {
 			"moment%s. "+
 			"Start it alone, or choose an inverter for that.", l.Say.Watts(surge), l.Say.Watts(most),
 			assumed(def.Surge, " (not said: what it gives all the time)"))
-		over(&f, surge, most, "W")
+		f.Over(surge, most, "W")
 		f.Source = "data sheet"
 		return f, surge > most*1.000001 && watts <= def.Watts
 	})
@@ -118,7 +118,7 @@ func inverterBeyondBattery(l *Look) []fitout.Finding {
 			l.Say.Watts(def.Watts), l.Say.Amps(amps), l.Say.Volts(WorkingVoltage(on.Def, LowInverter)), words.Lower(on.Def.Name),
 			l.Say.Amps(most), assumed(on.Def.Battery.Discharge, " (not said: taken from its kind)"),
 			l.Say.Watts(most*WorkingVoltage(on.Def, LowInverter)*orUsual(def.Efficiency, usualInverter)))
-		over(&f, amps, most, "A")
+		f.Over(amps, most, "A")
 		return f, amps > most*1.000001
 	})
 }
@@ -135,7 +135,7 @@ func standbyAllNight(l *Look) []fitout.Finding {
 		f.Sentence = fmt.Sprintf("It stays on and takes %s a day for nothing. Put a switch for it where it is in reach "+
 			"when all is "+
 			"packed, or let it be on only with its loads.", l.Say.Energy(wh))
-		over(&f, wh, standbyMost, "Wh")
+		f.Over(wh, standbyMost, "Wh")
 		return f, def.Always && !def.Remote && wh > standbyMost
 	})
 	return append(found, l.consumers(func(_ int, c *consumer) []fitout.Finding {
@@ -146,7 +146,7 @@ func standbyAllNight(l *Look) []fitout.Finding {
 		f := l.about("standby", fitout.Caution, c.def.ID, c.def.Item)
 		f.Title = c.def.Name + " draws while it waits"
 		f.Sentence = fmt.Sprintf("Waiting it takes %s a day. Put a switch for it where it is in reach.", l.Say.Energy(wh))
-		over(&f, wh, standbyMost, "Wh")
+		f.Over(wh, standbyMost, "Wh")
 		return []fitout.Finding{f}
 	})...)
 }
@@ -172,7 +172,7 @@ func fridgeTooHot(l *Look) []fitout.Finding {
 			"Let air "+
 			"to it, keep it out of the heat, put less in warm, or choose a larger one.", l.Say.Temperature(hottest),
 			l.Say.Watts(needs), l.Say.Temperature(h.Inner), l.Say.Watts(c.def.Watts))
-		over(&f, needs, c.def.Watts, "W")
+		f.Over(needs, c.def.Watts, "W")
 		f.Source = "data sheet"
 		return []fitout.Finding{f}
 	})
@@ -296,12 +296,12 @@ func loudAtNight(l *Look) []fitout.Finding {
 		f.Sentence = fmt.Sprintf("It draws %s for %s of the night where people sleep, and nobody said how loud it is. Run "+
 			"it before, "+
 			"or put it elsewhere.", l.Say.Watts(c.def.Watts), l.Say.Hours(hours))
-		over(&f, hours, 0, "h")
+		f.Over(hours, 0, "h")
 		if c.def.Noise > 0 {
 			f.Sentence = fmt.Sprintf("It runs for %s of the night with about %s dB at the bed; people sleep up to %d. Hang it "+
 				"softly, or "+
 				"put it elsewhere.", l.Say.Hours(hours), l.Say.Plain(math.Round(loud)), quiet)
-			over(&f, loud, quiet, "dB")
+			f.Over(loud, quiet, "dB")
 		}
 		return []fitout.Finding{f}
 	})

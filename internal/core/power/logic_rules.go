@@ -237,7 +237,7 @@ func caseRunsOut(l *Look) []fitout.Finding {
 			f.Sentence = fmt.Sprintf("Begun with %s in it, it is down to %s, where everything drops, on %s. Charge it first, "+
 				"or use "+
 				"less. An estimate.", l.Say.Percent(begin[sys.Def.ID]), l.Say.Percent(sys.CutOff), l.at(run.Systems[k].OutAt))
-			under(&f, run.Systems[k].OutAt, run.Hours, "h")
+			f.Under(run.Systems[k].OutAt, run.Hours, "h")
 			found = append(found, f)
 		}
 	}

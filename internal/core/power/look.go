@@ -55,16 +55,6 @@ func (l *Look) about(rule string, severity fitout.Severity, id, item string) fit
 	return f
 }
 
-// over says what is measured and what it is held against.
-func over(f *fitout.Finding, value, limit float64, unit string) {
-	f.Value, f.Limit, f.Margin, f.Unit = value, limit, limit-value, unit
-}
-
-// under is over for what may not fall below.
-func under(f *fitout.Finding, value, limit float64, unit string) {
-	f.Value, f.Limit, f.Margin, f.Unit = value, limit, value-limit, unit
-}
-
 // at puts a moment of the days into words: "night 3 at 02:40".
 func (l *Look) at(hours float64) string {
 	clock := l.Run.Begin + hours

@@ -176,7 +176,7 @@ func trailerFedTwice(l *Look) []fitout.Finding {
 		f.Sentence = fmt.Sprintf("%s both lead to it: one may push current back over the other, past its fuse. Leave one "+
 			"of them.",
 			words.Capital(names(by)))
-		over(&f, float64(len(by)), 1, "")
+		f.Over(float64(len(by)), 1, "")
 		return []fitout.Finding{f}
 	})
 }

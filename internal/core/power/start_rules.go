@@ -136,7 +136,7 @@ func laidUp(l *Look) []fitout.Finding {
 		f.Sentence = fmt.Sprintf("%s that wait on it draw it down in %s weeks; it stands %s. Cut it off by an isolator, or "+
 			"keep "+
 			"it on a charger.", l.Say.Watts(watts), l.Say.Plain(hours/24/7), l.Say.Plain(weeks))
-		under(&f, hours/24/7, weeks, "weeks")
+		f.Under(hours/24/7, weeks, "weeks")
 		return []fitout.Finding{f}
 	})
 }

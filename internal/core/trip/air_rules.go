@@ -76,7 +76,7 @@ func hoseShort(l *Look) []fitout.Finding {
 	metres := math.Ceil(longest*2) / 2
 	f.Sentence = fmt.Sprintf("It has %s; along the body and the ground %s are wanted, an estimate. A longer hose, or a coupling on the "+
 		"other side.", l.Say.Way(a.Hose), l.Say.Way(longest))
-	under(&f, 1000*a.Hose, 1000*longest, "mm")
+	f.Under(1000*a.Hose, 1000*longest, "mm")
 	f.Fixes = []fitout.Fix{{Label: "A hose of " + l.Say.Way(metres),
 		Edit: fitout.FixEdit{Kind: "air-hose", Value: 1000 * metres}}}
 	return []fitout.Finding{f}
@@ -96,7 +96,7 @@ func inflationLong(l *Look) []fitout.Finding {
 	f.Sentence = fmt.Sprintf("From %s to %s at %s of free air, an estimate. A compressor with more of it would be quicker.",
 		l.Say.Pressure(l.Variant.Plumbing.Air.Low), l.Say.Pressure(l.Variant.Plumbing.Air.High),
 		l.Say.Airflow(l.Variant.Plumbing.Air.Free))
-	over(&f, air.Minutes, longInflation, "min")
+	f.Over(air.Minutes, longInflation, "min")
 	return []fitout.Finding{f}
 }
 
@@ -111,7 +111,7 @@ func compressorHot(l *Look) []fitout.Finding {
 	f.Sentence = fmt.Sprintf("It runs %.0f min at once, and the tyres take %.0f min, an estimate; with its rests that is %.0f min.",
 		a.Minutes, air.Minutes, air.WithRests)
 	f.Source = "data sheet"
-	over(&f, air.Minutes, a.Minutes, "min")
+	f.Over(air.Minutes, a.Minutes, "min")
 	return []fitout.Finding{f}
 }
 
@@ -157,7 +157,7 @@ func pressuresMissing(l *Look) []fitout.Finding {
 		f.Title = fmt.Sprintf("No tyre pressure entered for the %s axle", axle)
 		f.Sentence = fmt.Sprintf("It carries up to %s on the way, and the table has no line for that. Enter it by the tyre maker's "+
 			"table, cold.", l.Say.Mass(heaviest))
-		over(&f, heaviest, 0, "kg")
+		f.Over(heaviest, 0, "kg")
 		found = append(found, f)
 	}
 	return found

@@ -45,7 +45,7 @@ func fillerFlat(l *Look) []fitout.Finding {
 				l.Say.Length(fill.Run), leastFall),
 			fmt.Sprintf("Raise its mouth by %s, or bring it nearer.",
 				l.Say.Length(math.Ceil(fill.Run*math.Tan(leastFall*math.Pi/180)-fill.Drop))))
-		under(&f, fall, leastFall, "°")
+		f.Under(fall, leastFall, "°")
 		return []fitout.Finding{f}
 	})
 }
@@ -60,7 +60,7 @@ func fillerNarrow(l *Look) []fitout.Finding {
 		f.Title = "Filler of " + words.Lower(v.Name) + " is too narrow"
 		f.Sentence = fmt.Sprintf("Its bore is %s; what fills it is %s outside, and air has to come out beside it.",
 			l.Say.Length(fill.Bore), l.Say.Length(fill.Nozzle))
-		under(&f, fill.Bore, fill.Nozzle, "mm")
+		f.Under(fill.Bore, fill.Nozzle, "mm")
 		return []fitout.Finding{f}
 	})
 }
@@ -155,7 +155,7 @@ func breatherLow(l *Look) []fitout.Finding {
 		f.Sentence = fmt.Sprintf("It ends %s above the ground, the filler is at %s: filled up, it runs out there, and water runs in "+
 			"while wading. Lead it higher.", l.Say.Length(end.Z), l.Say.Length(fill.At.Z))
 		f.Source = "physics"
-		under(&f, end.Z, fill.At.Z, "mm")
+		f.Under(end.Z, fill.At.Z, "mm")
 		return []fitout.Finding{f}
 	})
 }
@@ -187,7 +187,7 @@ func fillerNearSparks(l *Look) []fitout.Finding {
 			f.Title = fmt.Sprintf("Fuel is filled in beside %s", words.Lower(item.Name))
 			f.Sentence = fmt.Sprintf("The filler of %s is %s from %s, which may light its vapour. Keep %s between them, or lead one of "+
 				"them elsewhere.", words.Lower(v.Name), l.Say.Length(far), words.Lower(item.Name), l.Say.Length(sparkRoom))
-			under(&f, far, sparkRoom, "mm")
+			f.Under(far, sparkRoom, "mm")
 			return []fitout.Finding{f}
 		}
 		return nil
@@ -230,7 +230,7 @@ func noExpansion(l *Look) []fitout.Finding {
 		f.Title = words.Capital(v.Name) + " has no room to grow"
 		f.Sentence = fmt.Sprintf("Fuel grows in the sun; leave %s of it free, %s.", l.Say.Percent(expansionRoom),
 			l.Say.Volume(expansionRoom*v.Capacity))
-		under(&f, 100*v.Said.Expansion, 100*expansionRoom, "%")
+		f.Under(100*v.Said.Expansion, 100*expansionRoom, "%")
 		f.Fixes = []fitout.Fix{{Label: fmt.Sprintf("Leave %s free", l.Say.Percent(expansionRoom)),
 			Edit: fitout.FixEdit{Kind: "vessel-room", ID: v.ID, Value: 100 * expansionRoom}}}
 		return []fitout.Finding{f}
@@ -250,7 +250,7 @@ func noBaffles(l *Look) []fitout.Finding {
 		f.Title = words.Capital(v.Name) + " has no baffles"
 		f.Sentence = fmt.Sprintf("%s run to and fro in it when it is half full, and the vehicle with them. From %s on a tank wants "+
 			"baffles.", l.Say.Volume(v.Capacity), l.Say.Volume(baffledFrom))
-		over(&f, v.Capacity, baffledFrom, "L")
+		f.Over(v.Capacity, baffledFrom, "L")
 		return []fitout.Finding{f}
 	})
 }
@@ -313,7 +313,7 @@ func feedsUphill(l *Look) []fitout.Finding {
 		f.Sentence = fmt.Sprintf("Its bottom is %s above the ground, and %s is at %s: it stops feeding before it is empty, or never "+
 			"begins. Raise it, or pump.", l.Say.Length(own.From.Z), words.Lower(to.Name), l.Say.Length(its.Middle().Z))
 		f.Source = "physics"
-		under(&f, own.From.Z, its.Middle().Z, "mm")
+		f.Under(own.From.Z, its.Middle().Z, "mm")
 		return []fitout.Finding{f}
 	})
 }
@@ -337,7 +337,7 @@ func feedsTooSlowly(l *Look) []fitout.Finding {
 		f.Title = fmt.Sprintf("%s feeds slower than the engine burns", v.Name)
 		f.Sentence = fmt.Sprintf("It gives %s; after %s the engine takes %s an hour.", l.Say.Flow(v.Said.Rate), l.stop(at).Name,
 			l.Say.Volume(hour))
-		under(&f, 60*v.Said.Rate, hour, "L/h")
+		f.Under(60*v.Said.Rate, hour, "L/h")
 		return []fitout.Finding{f}
 	})
 }

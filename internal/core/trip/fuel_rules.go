@@ -46,7 +46,7 @@ func legTooLong(l *Look) []fitout.Finding {
 				l.Say.Distance(from.Leg.Km), l.Say.Volume(leg.Fuel), l.Say.Volume(before)),
 			told, fmt.Sprintf("With the reserve of %s that is %s too little.", l.Say.Volume(leg.Reserve), l.Say.Volume(missing)),
 			l.wayOut(i, missing))
-		under(&f, leg.Left, leg.Reserve, "L")
+		f.Under(leg.Left, leg.Reserve, "L")
 		l.fillPlan(&f, Lightest)
 		found = append(found, f)
 	}
@@ -113,7 +113,7 @@ func tanksTooSmall(l *Look) []fitout.Finding {
 		fmt.Sprintf("Even filled to the full at %s, %s are missing up to %s with the reserve, an estimate.", from.Name,
 			l.Say.Volume(refuse.Lacking), to.Name), unsure,
 		"A second tank or cans, less reserve, or another way.")
-	over(&f, refuse.Lacking, 0, "L")
+	f.Over(refuse.Lacking, 0, "L")
 	return []fitout.Finding{f}
 }
 
@@ -159,7 +159,7 @@ func hangsOnUnsure(l *Look) []fitout.Finding {
 				fmt.Sprintf("The plan fills %s there, and it is not sure that it can.", l.Say.Volume(l.filledFuel(i))),
 				fmt.Sprintf("Without it %s are missing at %s with the reserve.", l.Say.Volume(missing), l.stop(k+1).Name),
 				"Carry them from before, or ask there before leaving.")
-			over(&f, missing, 0, "L")
+			f.Over(missing, 0, "L")
 			l.fillPlan(&f, Lightest)
 			found = append(found, f)
 			break
@@ -239,7 +239,7 @@ func axleOverOnTheWay(l *Look) []fitout.Finding {
 			fmt.Sprintf("It carries %s of %s %s, and is over its limit for %s of the way.", l.Say.Mass(worst.Load),
 				l.Say.Mass(worst.Most), l.where(worst.Km, worst.Leg), l.Say.Distance(math.Max(1, km))), later)
 		f.Source = "plate"
-		over(&f, worst.Load, worst.Most, "kg")
+		f.Over(worst.Load, worst.Most, "kg")
 		found = append(found, f)
 	}
 	return found
@@ -295,7 +295,7 @@ func briefDiffers(l *Look) []fitout.Finding {
 		f.Sentence = fmt.Sprintf("The brief has %s between fuel, the way %s. Both are to say the same.",
 			l.Say.Distance(trip.FuelDistance), l.Say.Distance(longest))
 		f.Source = "brief"
-		over(&f, longest, trip.FuelDistance, "km")
+		f.Over(longest, trip.FuelDistance, "km")
 		found = append(found, f)
 	}
 	if nights := float64(l.W.Days.Nights); trip.Nights > 0 && nights > trip.Nights {
@@ -304,7 +304,7 @@ func briefDiffers(l *Look) []fitout.Finding {
 		f.Sentence = fmt.Sprintf("The brief has %s nights between services, the way %s in all. That is right where water and "+
 			"food are had on the way.", l.Say.Plain(trip.Nights), l.Say.Plain(nights))
 		f.Source = "brief"
-		over(&f, nights, trip.Nights, "nights")
+		f.Over(nights, trip.Nights, "nights")
 		found = append(found, f)
 	}
 	return found
@@ -324,7 +324,7 @@ func canBehind(l *Look) []fitout.Finding {
 		f.Sentence = fmt.Sprintf("Full it takes %s off the front axle and puts %s on the rear. Ahead of the rear axle it would "+
 			"not.", l.Say.Mass(-axles.Front), l.Say.Mass(axles.Rear))
 		f.Source = "physics"
-		over(&f, -axles.Front, 0, "kg")
+		f.Over(-axles.Front, 0, "kg")
 		found = append(found, f)
 	}
 	return found

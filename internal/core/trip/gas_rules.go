@@ -45,7 +45,7 @@ func gasShort(l *Look) []fitout.Finding {
 		}
 		f.Sentence = fmt.Sprintf("It gives out %s; %s are missing in all, an estimate. Carry more, or fill it on the way.",
 			l.when(lack), missing)
-		over(&f, lack.Litres, 0, "L")
+		f.Over(lack.Litres, 0, "L")
 		found = append(found, f)
 	}
 	return found
@@ -71,7 +71,7 @@ func gasInTheCold(l *Look) []fitout.Finding {
 		f.Sentence = fmt.Sprintf("Butane does not turn to gas below %s; at %s it gets down to %s. Propane does.",
 			l.Say.Temperature(0), l.stop(at).Name, l.Say.Temperature(coldest))
 		f.Source = "physics"
-		under(&f, coldest, 0, "°C")
+		f.Under(coldest, 0, "°C")
 		found = append(found, f)
 	}
 	return found

@@ -41,15 +41,6 @@ func about(rule string, severity fitout.Severity, kind, id string) fitout.Findin
 		Waivable: true}
 }
 
-// over says what is measured and what it is held against, as most; under, as least.
-func over(f *fitout.Finding, value, limit float64, unit string) {
-	f.Value, f.Limit, f.Margin, f.Unit = value, limit, limit-value, unit
-}
-
-func under(f *fitout.Finding, value, limit float64, unit string) {
-	f.Value, f.Limit, f.Margin, f.Unit = value, limit, value-limit, unit
-}
-
 func (l *Look) stop(i int) *fitout.RouteStop { return &l.C.Route.Stops[i] }
 
 // vessel is a vessel by its id, or nil.

@@ -43,7 +43,7 @@ func waterShort(l *Look) []fitout.Finding {
 		fmt.Sprintf("It gives out %s; %s are missing in all, of %s a day.", l.when(&lack), l.Say.Volume(lack.Litres),
 			l.Say.Volume(l.C.daily.drinking)),
 		"Carry more, or find a stop with water that is fit to drink.")
-	over(&f, lack.Litres, 0, "L")
+	f.Over(lack.Litres, 0, "L")
 	return []fitout.Finding{f}
 }
 
@@ -70,7 +70,7 @@ func washesWithDrinking(l *Look) []fitout.Finding {
 			fmt.Sprintf("Water for washing is used up %s; from there on %s a day come out of the drinking water.",
 				l.where(p.Km, p.Leg), l.Say.Volume(l.C.daily.wash)),
 			"Wash less, or fill it again: water for washing need not be fit to drink.")
-		over(&f, l.C.daily.wash, 0, "L")
+		f.Over(l.C.daily.wash, 0, "L")
 		return []fitout.Finding{f}
 	}
 	return nil
@@ -86,7 +86,7 @@ func washShort(l *Look) []fitout.Finding {
 	f.Title = fmt.Sprintf("Water for washing gives out on day %d", lack.Day)
 	f.Sentence = fmt.Sprintf("It gives out %s, with nothing left to drink from either; %s are missing in all. Carry more, or wash "+
 		"less.", l.when(&lack), l.Say.Volume(lack.Litres))
-	over(&f, lack.Litres, 0, "L")
+	f.Over(lack.Litres, 0, "L")
 	return []fitout.Finding{f}
 }
 
@@ -100,7 +100,7 @@ func wasteFull(l *Look) []fitout.Finding {
 	f.Title = fmt.Sprintf("Waste water is full on day %d", lack.Day)
 	f.Sentence = fmt.Sprintf("It is full %s, and %s more come to it, an estimate: four fifths of what is washed with. Empty it "+
 		"at a stop with a dump before, or catch more.", l.when(&lack), l.Say.Volume(lack.Litres))
-	over(&f, lack.Litres, 0, "L")
+	f.Over(lack.Litres, 0, "L")
 	return []fitout.Finding{f}
 }
 
@@ -114,7 +114,14 @@ func foodShort(l *Look) []fitout.Finding {
 	f.Title = fmt.Sprintf("Food gives out on day %d", lack.Day)
 	f.Sentence = fmt.Sprintf("It gives out %s, at %s a day. Carry more, or buy some on the way.", l.when(&lack),
 		l.Say.Mass(l.C.daily.food))
-	over(&f, lack.Litres, 0, "kg")
+	kg := lack.Litres
+	for i := range l.C.Vessels {
+		if v := &l.C.Vessels[i]; v.Holds == fitout.HoldsFood {
+			kg = lack.Litres * v.Density
+			break
+		}
+	}
+	f.Over(kg, 0, "kg")
 	return []fitout.Finding{f}
 }
 
@@ -146,7 +153,7 @@ func carriedWater(l *Look) []fitout.Finding {
 		f.Title = fmt.Sprintf("%d jugs to carry at %s", n, l.stop(i).Name)
 		f.Sentence = fmt.Sprintf("%s are filled there without a hose: %d times a jug of %s, lifted to the filler.",
 			l.Say.Volume(litres), n, l.Say.Volume(jug))
-		over(&f, float64(n), heavyJugs-1, "jugs")
+		f.Over(float64(n), heavyJugs-1, "jugs")
 		found = append(found, f)
 	}
 	return found
@@ -174,7 +181,7 @@ func frozen(l *Look) []fitout.Finding {
 			"Before it, in this order: "+strings.Join(steps, "; ")+".",
 			"Or lag and heat what is outside, or move it in.")
 		f.Source = "physics"
-		under(&f, cold, 0, "°C")
+		f.Under(cold, 0, "°C")
 		return []fitout.Finding{f}
 	}
 	return nil
@@ -272,7 +279,7 @@ func tapWeak(l *Look) []fitout.Finding {
 				l.Say.Length(max(0, level*1000))),
 			fmt.Sprintf("Less than %s is a trickle: a wider or shorter hose, a higher tank, or a pump.", l.Say.Flow(leastTap)))
 		f.Source = "physics"
-		under(&f, flow, leastTap, "L/min")
+		f.Under(flow, leastTap, "L/min")
 		for _, bore := range []float64{10, 12, 16, 20, 25} {
 			wider := TapFlow(TapCoefficient(o.Loss, o.Hose*1000, bore), bore, level)
 			if bore > o.Bore && wider >= leastTap {
@@ -304,7 +311,7 @@ func tapLeaves(l *Look) []fitout.Finding {
 		f.Source = "physics"
 		f.Fixes = []fitout.Fix{{Label: fmt.Sprintf("Count %s of it as unusable", l.Say.Volume(rest)),
 			Edit: fitout.FixEdit{Kind: "vessel-rest", ID: v.ID, Value: math.Min(500, math.Ceil(rest))}}}
-		over(&f, rest, v.Unusable, "L")
+		f.Over(rest, v.Unusable, "L")
 		return []fitout.Finding{f}
 	})
 }
@@ -335,7 +342,7 @@ func pumpSmall(l *Look) []fitout.Finding {
 		f.Sentence = words.Sentences(
 			fmt.Sprintf("It gives %s; %s together want %s.", l.Say.Flow(p.Flow), words.List(names), l.Say.Flow(wanted)),
 			"A larger pump, or say which of them is never open with another.")
-		over(&f, wanted, p.Flow, "L/min")
+		f.Over(wanted, p.Flow, "L/min")
 		found = append(found, f)
 	}
 	return found

@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 
-import { answer, api, Refused } from '../api/client';
+import { answer, api } from '../api/client';
 import type { Component } from '../api/types';
 import { PutIn } from '../components/PutIn';
-import { useSession, useSnapshot } from '../document/SessionContext';
+import { useSnapshot } from '../document/SessionContext';
+import { derived, useDerive } from '../document/useDerive';
 import { formatQuantity } from '../quantity/format';
 
 /** Puts a component of the catalogue into the electrics and the vehicle, where there is room; the axles follow. */
@@ -17,7 +18,7 @@ export function Choose({
   system: string;
   of: (component: Component) => boolean;
 }) {
-  const session = useSession();
+  const derive = useDerive();
   const { job } = useSnapshot();
   const { data } = useQuery({
     queryKey: ['components'],
@@ -27,15 +28,7 @@ export function Choose({
   const shown = (data ?? []).filter((c) => c.device && of(c));
   const take = (component: string) => {
     const name = shown.find((c) => c.id === component)?.item.name ?? component;
-    session
-      .derive(`Choose ${name}`, (j) =>
-        answer(
-          api.POST('/api/fix', { body: { edits: [{ kind: 'equip', id: system, with: component, value: 0 }], job: j } }),
-        ),
-      )
-      .catch((e: unknown) =>
-        session.tell(e instanceof Refused ? e.message : 'The server does not answer; nothing was chosen.'),
-      );
+    void derive(`Choose ${name}`, derived('equip', { id: system, with: component }));
   };
   return (
     <PutIn

@@ -1,8 +1,7 @@
 import type { RouteStop } from '../api/types';
 import { QuantityField } from '../components/QuantityField';
+import { LITRES_PER_GAL } from '../quantity/units';
 import { useRange } from './useRange';
-
-const LITRES_PER_GAL = 3.785411784;
 
 /** Which fuels a stop has, each with its price of a litre, or of a gallon. */
 export function FuelFields({ stop }: { stop: RouteStop }) {

@@ -3,6 +3,7 @@ import { useState, type KeyboardEvent, type PointerEvent, type RefObject } from 
 import type { Job, RangeView } from '../api/types';
 import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
 import { formatQuantity } from '../quantity/format';
+import { LITRES_PER_GAL } from '../quantity/units';
 
 /** How full a vessel leaves a stop: dragged up and down, or by keys. */
 export function LevelHandle({
@@ -31,7 +32,7 @@ export function LevelHandle({
   if (!s || !v) return null;
   const label = `${v.name} on leaving ${s.name}`;
   const set = (litres: number) => (j: Job) => fillTo(j, s.id, v.id, Math.min(v.full, Math.max(0, litres)));
-  const step = job.units === 'us' ? 3.785411784 / 2 : 1;
+  const step = job.units === 'us' ? LITRES_PER_GAL / 2 : 1;
   const onPointerDown = (event: PointerEvent<SVGCircleElement>) => {
     if (event.button !== 0) return;
     event.stopPropagation();

@@ -3,7 +3,7 @@ import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import type { RangeView } from '../api/types';
 import { formatNumber, formatQuantity } from '../quantity/format';
 import { useSnapshot } from '../document/SessionContext';
-import { unitName } from '../quantity/units';
+import { KM_PER_MILE, unitName } from '../quantity/units';
 import { kmAt, shareOf, type Along } from './along';
 import { LevelHandle } from './LevelHandle';
 
@@ -299,7 +299,7 @@ function inRows(places: readonly number[]): number[] {
 
 /** Round distances along the foot, of the units shown. */
 function kmMarks(end: number, units: 'metric' | 'us'): number[] {
-  const per = units === 'us' ? 1.609344 : 1;
+  const per = units === 'us' ? KM_PER_MILE : 1;
   const step = [10, 20, 50, 100, 200, 500, 1000, 2000].find((s) => end / per / s <= 10) ?? 5000;
   return Array.from({ length: Math.floor(end / per / step) + 1 }, (_, i) => i * step * per);
 }
