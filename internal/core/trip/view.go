@@ -91,6 +91,7 @@ type ProposalView struct {
 	Manner   Manner  `json:"manner" enum:"lightest,cheapest,axles"`
 	Name     string  `json:"name"`
 	Possible bool    `json:"possible"`
+	Start    float64 `json:"start" doc:"fuel with which the start is left, litres"`
 	Litres   float64 `json:"litres" doc:"bought in all"`
 	Cost     int     `json:"cost" doc:"in cents"`
 	Share    float64 `json:"share" doc:"greatest load over its limit on the way; 0: no limit is stated"`
@@ -256,6 +257,9 @@ func (l *Look) proposalView(manner Manner) ProposalView {
 		return v
 	}
 	v.Same = true
+	for _, k := range l.C.fuel {
+		v.Start += p.Way.Stops[0].Leave[k]
+	}
 	for i := range p.Way.Stops {
 		v.Cost += p.Way.Stops[i].Cost
 		for _, k := range l.C.fuel {

@@ -19,7 +19,7 @@ export function FillCard({ view }: { view: RangeView }) {
   return (
     <Panel
       title="Where to fill"
-      className="wide"
+      className="wide fill-card"
       note={`As planned now: ${money(view.cost)} of fuel. Stops that are not sure are not planned with.`}
       actions={
         decided && (
@@ -42,6 +42,9 @@ export function FillCard({ view }: { view: RangeView }) {
                 <h3>{p.name}</h3>
                 {p.possible ? (
                   <>
+                    <p>
+                      Starts with <b className="figure">{formatQuantity(p.start, 'volume', job.units)}</b>; buys in all
+                    </p>
                     <p className="fill-figures">
                       <b className="figure">{formatQuantity(p.litres, 'volume', job.units)}</b>
                       <b className="figure">{money(p.cost)}</b>

@@ -24,7 +24,7 @@ export function StopMore({ stop }: { stop: RouteStop }) {
         {tick(`Water at ${stop.name} is for washing only`, 'Water for washing only', stop.wash, (r, v) => {
           for (const s of r.stops) if (s.id === stop.id) s.wash = v;
         })}
-        <Field label="Coldest night" hint={`Empty: as in the brief`}>
+        <Field label="Coldest night">
           <ColdField stop={stop} />
         </Field>
         <Field label="Closed on">
