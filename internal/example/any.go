@@ -53,6 +53,7 @@ func (d drawing) value(v reflect.Value, tag reflect.StructTag) {
 				id.SetString(fmt.Sprintf("%s%d", strings.ToLower(v.Type().Elem().Name()), i))
 			}
 		}
+		v.Set(toldApart(v))
 	case reflect.Bool:
 		v.SetBool(rapid.Bool().Draw(d.t, "is"))
 	case reflect.Float64:
@@ -62,6 +63,21 @@ func (d drawing) value(v reflect.Value, tag reflect.StructTag) {
 	case reflect.String:
 		v.SetString(d.text(tag))
 	}
+}
+
+// toldApart leaves of a list whose things are told apart by one word each the first of each.
+func toldApart(v reflect.Value) reflect.Value {
+	name := map[string]string{"Pace": "Work", "MakeWay": "How", "StepDone": "Step"}[v.Type().Elem().Name()]
+	if name == "" {
+		return v
+	}
+	seen, kept := map[string]bool{}, reflect.MakeSlice(v.Type(), 0, v.Len())
+	for i := range v.Len() {
+		if word := v.Index(i).FieldByName(name).String(); !seen[word] {
+			seen[word], kept = true, reflect.Append(kept, v.Index(i))
+		}
+	}
+	return kept
 }
 
 func (d drawing) number(tag reflect.StructTag) float64 {

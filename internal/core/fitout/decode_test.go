@@ -27,7 +27,8 @@ func sample() Job {
 		Axle: RearAxle, Rate: 55, Limits: []LimitMoved{{Limit: LimitRearAxle, Kg: 2000}}}}
 	j.Vehicle.Bays = []Bay{{ID: "tray", Name: "Tray", Kind: BayCanopyRear, LengthLeft: 1800,
 		Opening:   Opening{Face: FaceRear, Hinge: HingeTop},
-		Obstacles: []Obstacle{{ID: "arch", Name: "Arch", Kind: WheelArch, Side: Left}}}}
+		Obstacles: []Obstacle{{ID: "arch", Name: "Arch", Kind: WheelArch, Side: Left}},
+		Walls: []CurvedWall{}}}
 	j.Vehicle.Mounts = []Mount{{ID: "ring", Name: "Ring", Rating: 400}}
 	j.Vehicle.LowPoints = []LowPoint{{ID: "bar", Name: "Bar", At: Point{X: 4300, Z: 520}}}
 	j.Brief.Travellers = []Traveller{{ID: "ann", Name: "Ann", Kind: TravellerPerson, Mass: 70}}
@@ -55,7 +56,7 @@ func sample() Job {
 	v.Items[0].Seat, v.Items[0].Bay = "driver", "tray"
 	unit := item("unit", Presence{Kind: Always})
 	unit.Module = &Module{Kind: Drawers, Faces: FaceRear, Wall: Plywood, Panel: 12, Runner: BallRunner, Stack: Beside,
-		Fixings: []Fixing{}, Cells: []Cell{{ID: "left", Name: "Left"}}}
+		Fixings: []Fixing{}, Holes: []Hole{}, Cells: []Cell{{ID: "left", Name: "Left"}}}
 	stove := item("stove", Presence{Kind: Always})
 	stove.In = &InCell{Module: "unit", Cell: "left"}
 	v.Items = append(v.Items, unit, stove)
@@ -132,7 +133,7 @@ func TestBadDocumentsAreRefusedWithASentence(t *testing.T) {
 		{"a list", "[]", "not an object"},
 		{"two jobs", string(encoded(t, sample())) + "{}", "goes on after the end"},
 		{"another format", `{"format":"other","version":1}`, `format: the text "other" was given; accepted is "zaino.job"`},
-		{"no version", `{"format":"zaino.job"}`, "version: nothing was given; accepted is a whole number from 1 to 7"},
+		{"no version", `{"format":"zaino.job"}`, "version: nothing was given; accepted is a whole number from 1 to 8"},
 		{"a newer version with new fields", `{"format":"zaino.job","version":99,"novelty":true}`, "written by a newer Zaino"},
 		{"10 MB", `{"format":"zaino.job","note":"` + strings.Repeat("x", 10<<20) + `"}`,
 			"has 10.0 MB; accepted is up to 4 MB"},

@@ -22,6 +22,7 @@ type Item struct {
 	Module    *Module    `json:"module,omitempty" doc:"present for a part of the fitout"`
 	Component string     `json:"component" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the component of the catalogue that it was"`
 	Price     int        `json:"price" minimum:"0" maximum:"100000000000" unit:"cents" doc:"in cents of the brief's currency; 0 = not said"`
+	Making    *Making    `json:"making,omitempty" doc:"how it comes about; absent: built ones are made here, others bought"`
 }
 
 // Form is the shape by which the scene shows an item.

@@ -8,7 +8,7 @@ import (
 
 // lifts are the pure steps from each version to the next; lifts[0] is 1 to 2.
 var lifts = [...]func(document map[string]any){
-	toVersion2, toVersion3, toVersion4, toVersion5, toVersion6, toVersion7,
+	toVersion2, toVersion3, toVersion4, toVersion5, toVersion6, toVersion7, toVersion8,
 }
 
 // lift brings a document of an older version up to the present one and returns
@@ -121,6 +121,20 @@ func toVersion7(job map[string]any) {
 	job["route"] = tree(NewRoute())
 	for _, variant := range list(job["variants"]) {
 		object(variant)["plumbing"], object(variant)["fills"] = tree(NewPlumbing()), []any{}
+	}
+}
+
+// toVersion8 adds the usual figures of a workshop. Drawers kept nothing free below and behind them
+// before: those of older documents go on to.
+func toVersion8(job map[string]any) {
+	job["version"] = json.Number("8")
+	job["build"] = tree(NewBuild())
+	for _, variant := range list(job["variants"]) {
+		for _, item := range list(object(variant)["items"]) {
+			if module, ok := object(item)["module"].(map[string]any); ok {
+				module["gaps"] = tree(Gaps{Above: DrawerGaps.Above})
+			}
+		}
 	}
 }
 

@@ -27,6 +27,12 @@ type Module struct {
 	StrutAt  float64    `json:"strutAt" minimum:"0" maximum:"3000" unit:"mm" doc:"along the lid from its hinge to where a strut takes it, mm"`
 	Follows  Follows    `json:"follows" enum:",chain,fold,elastic" doc:"how cable or hose follows what slides; empty for not said"`
 	Fixings  []Fixing   `json:"fixings" key:"mount" maxItems:"40" doc:"mounting points that hold it"`
+	Gaps     *Gaps      `json:"gaps,omitempty" doc:"what its drawers leave free; absent: 3 mm below, 5 above, 2 behind"`
+	Grain    Grain      `json:"grain" enum:",along,across" doc:"along or across the longer side of its panels; empty: as the saw likes it"`
+	Banding  float64    `json:"banding" minimum:"0" maximum:"20" unit:"mm" doc:"on the edges of its face, taken off the cut size, mm"`
+	Finish   Finish     `json:"finish" enum:",paint,oil"`
+	Scribed  bool       `json:"scribed" doc:"its back is fitted to the vehicle by hand"`
+	Holes    []Hole     `json:"holes" key:"id" maxItems:"200" doc:"holes and cut-outs in its panels"`
 	Mirrored bool       `json:"mirrored" doc:"hinges and compartments the other way round"`
 }
 

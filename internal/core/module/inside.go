@@ -2,9 +2,6 @@ package module
 
 import "zaino/internal/core/fitout"
 
-// headroom is what a drawer needs above it to slide, mm.
-const headroom = 5
-
 // Cell is one compartment of a module as it stands, closed.
 type Cell struct {
 	ID     string     `json:"id"`
@@ -27,7 +24,7 @@ func Cells(i *fitout.Item) []Cell {
 	if !spec.Holds || len(m.Cells) == 0 {
 		return nil
 	}
-	panel := 0.0
+	side, panel := wall(m), 0.0
 	if m.Wall != fitout.NoMaterial {
 		panel = m.Panel
 	}
@@ -38,11 +35,11 @@ func Cells(i *fitout.Item) []Cell {
 	}
 	n := float64(len(m.Cells))
 	upward := m.Stack == fitout.Above
-	room := Width(i) - (n+1)*panel
+	room := Width(i) - (n+1)*side
 	if upward {
-		room = i.Size.Height - (n+1)*panel
+		room = i.Size.Height - (n+1)*side
 	}
-	at := panel
+	at := side
 	cells := make([]Cell, 0, len(m.Cells))
 	for k := range m.Cells {
 		c := m.Cells[k]
@@ -50,23 +47,53 @@ func Cells(i *fitout.Item) []Cell {
 			c = m.Cells[len(m.Cells)-1-k]
 		}
 		size := max(0, room) * share(c) / total
-		bay := within(i, box, at, size, upward, panel).Cut(box)
+		bay := within(i, box, at, size, upward, side).Cut(box)
 		outer, inside := bay, bay
 		switch spec.Motion {
 		case Drawers:
-			outer = narrowed(i, bay, Side(m.Runner), 0, headroom)
+			outer = drawerIn(i, bay, c.Cover)
 			inside = narrowed(i, outer, panel+m.Lining, panel+m.Lining, 0)
 			inside.From.Z = min(inside.To.Z, inside.From.Z+panel+m.Lining)
 		default:
 			inside = narrowed(i, bay, m.Lining, m.Lining, 0)
 		}
-		if c.Cover { // it lies on the sides and takes its thickness off the height
+		if c.Cover && spec.Motion != Drawers { // it takes its thickness off the height
 			inside.To.Z = max(inside.From.Z, inside.To.Z-panel)
 		}
 		cells = append(cells, Cell{c.ID, c.Name, outer, inside, c.Walls, c.Cover})
-		at += size + panel
+		at += size + side
 	}
 	return cells
+}
+
+// drawerIn is what a drawer measures outside in its room: the runners take their width at its sides, and
+// it leaves its gaps free. A cover lies on its sides and takes its thickness off their height.
+func drawerIn(i *fitout.Item, bay fitout.Box, cover bool) fitout.Box {
+	m, gaps := i.Module, GapsOf(i.Module)
+	b := narrowed(i, bay, Side(m.Runner), 0, gaps.Above)
+	b.From.Z = min(b.To.Z, b.From.Z+gaps.Below)
+	if cover && m.Wall != fitout.NoMaterial {
+		b.To.Z = max(b.From.Z, b.To.Z-m.Panel)
+	}
+	switch m.Faces {
+	case fitout.FaceRear:
+		b.From.X = min(b.To.X, b.From.X+gaps.Behind)
+	case fitout.FaceFront:
+		b.To.X = max(b.From.X, b.To.X-gaps.Behind)
+	case fitout.FaceRight:
+		b.From.Y = min(b.To.Y, b.From.Y+gaps.Behind)
+	case fitout.FaceLeft:
+		b.To.Y = max(b.From.Y, b.To.Y-gaps.Behind)
+	}
+	return b
+}
+
+// GapsOf are what the drawers of a module leave free around them.
+func GapsOf(m *fitout.Module) fitout.Gaps {
+	if m.Gaps != nil {
+		return *m.Gaps
+	}
+	return fitout.DrawerGaps
 }
 
 func share(c fitout.Cell) float64 {

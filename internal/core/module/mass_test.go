@@ -65,7 +65,7 @@ func TestMaterialIsTheMassOfThePanels(t *testing.T) {
 	drawers.Module.Faces, drawers.Module.Runner, drawers.Module.Cells = fitout.FaceRear, fitout.BallRunner,
 		[]fitout.Cell{{ID: "a", Name: "A"}, {ID: "b", Name: "B"}}
 	_, runner = Material(&drawers)
-	assert.InDelta(t, 2*2*Depth(&drawers)/1000, runner, 1e-9, "two for each drawer")
+	assert.InDelta(t, 2*2*(900-12-2)/1000.0, runner, 1e-9, "two for each drawer, as long as it")
 
 	bought := i
 	m := *i.Module

@@ -1,0 +1,360 @@
+package cut
+
+import (
+	"cmp"
+	"context"
+	"math"
+	"math/rand/v2"
+	"slices"
+)
+
+// Effort is how long sheets are looked for.
+type Effort int
+
+// The first that comes, or as good as it gets within about a second for 80 pieces.
+const (
+	Quick Effort = iota
+	Thorough
+)
+
+// Nest lays pieces out on sheets of a stock: its limited sizes first, smallest first, then the first of which
+// there are as many as it takes. It looks for the fewest sheets, then for the largest rest on the last one; told
+// is given the share that is done. What cannot lie on any sheet is left. Ending the context returns the best
+// so far. The same pieces give the same answer.
+func Nest(ctx context.Context, pieces []Piece, stock []Stock, kerf float64, effort Effort, told func(share float64)) Nesting {
+	s := &search{ctx: ctx, pieces: pieces, stock: stock, kerf: kerf, random: rand.New(rand.NewPCG(16, 1926))}
+	s.ready()
+	best := s.first(effort)
+	if effort == Thorough && len(best.trees) > 0 {
+		best = s.whole(best)
+		best = s.improve(best, told)
+	}
+	return s.nesting(best)
+}
+
+type search struct {
+	ctx    context.Context
+	pieces []Piece
+	stock  []Stock
+	kerf   float64
+	random *rand.Rand
+
+	sizes   []int // of the stock, in the order in which it is used
+	main    int   // the size of which there are as many as it takes; −1: none
+	may     []int // pieces that fit on some sheet
+	never   []int
+	bound   int
+	inOne   float64 // area with kerf in sheets of the main size
+	scratch []int
+}
+
+// packing is a whole answer.
+type packing struct {
+	trees []*tree
+	left  []int
+}
+
+func (s *search) ready() {
+	s.main = -1
+	for i := range s.stock {
+		if s.stock[i].Count < 0 && s.main < 0 {
+			s.main = i
+		} else if s.stock[i].Count > 0 {
+			s.sizes = append(s.sizes, i)
+		}
+	}
+	slices.SortStableFunc(s.sizes, func(a, b int) int {
+		return cmp.Compare(s.stock[a].Length*s.stock[a].Width, s.stock[b].Length*s.stock[b].Width)
+	})
+	for i := range s.pieces {
+		fitting := false
+		for k := range s.stock {
+			fitting = fitting || s.stock[k].Count != 0 && fits(&s.pieces[i], s.stock[k].Length, s.stock[k].Width)
+		}
+		if fitting {
+			s.may = append(s.may, i)
+		} else {
+			s.never = append(s.never, i)
+		}
+	}
+	size := s.main
+	if size < 0 && len(s.sizes) > 0 {
+		size = s.sizes[len(s.sizes)-1]
+	}
+	if size < 0 {
+		return
+	}
+	own := make([]Piece, len(s.may))
+	for k, i := range s.may {
+		own[k] = s.pieces[i]
+		s.inOne += (own[k].Length + s.kerf) * (own[k].Width + s.kerf)
+	}
+	l, w := s.stock[size].Length, s.stock[size].Width
+	s.inOne /= (l + s.kerf) * (w + s.kerf)
+	s.bound = Bound(own, l, w, s.kerf)
+}
+
+// orders are the ways in which pieces are lined up.
+var orders = [...]func(p *Piece) float64{
+	func(p *Piece) float64 { return p.Length * p.Width },
+	func(p *Piece) float64 { return max(p.Length, p.Width)*1e4 + min(p.Length, p.Width) },
+	func(p *Piece) float64 { return min(p.Length, p.Width)*1e4 + max(p.Length, p.Width) },
+	func(p *Piece) float64 { return p.Length + p.Width },
+	func(p *Piece) float64 { return p.Width*1e4 + p.Length },
+}
+
+func (s *search) sorted(order int) []int {
+	line := slices.Clone(s.may)
+	slices.SortStableFunc(line, func(a, b int) int { return cmp.Compare(orders[order](&s.pieces[b]), orders[order](&s.pieces[a])) })
+	return line
+}
+
+// fewManners are enough for a first answer.
+const fewManners = 2
+
+// first tries every order with every manner, or a few of them.
+func (s *search) first(effort Effort) packing {
+	best := packing{left: s.may}
+	for order := range orders {
+		line := s.sorted(order)
+		for fit := range fitRules {
+			for split := range splitRules {
+				if effort == Quick && (order >= fewManners || fit > leastShort || split > ripLong) || len(line) > manyPieces && order+int(fit)+int(split) > 0 {
+					continue
+				}
+				if s.ctx.Err() != nil && len(best.trees) > 0 {
+					return best
+				}
+				if p := s.pack(line, manner{fit, split}); s.better(&p, &best) {
+					best = p
+				}
+			}
+		}
+	}
+	return best
+}
+
+// manyPieces is from how many on one order and one manner have to do.
+const manyPieces = 1500
+
+// pack lays a line of pieces out, each on the first sheets on which it fits, in one manner.
+func (s *search) pack(line []int, m manner) packing {
+	var p packing
+	rest := line
+	for _, size := range s.sizes {
+		for range s.stock[size].Count {
+			if len(rest) == 0 {
+				return p
+			}
+			t := newTree(size, s.stock[size].Length, s.stock[size].Width)
+			if after := s.fill([]*tree{t}, rest, m, false); len(after) < len(rest) {
+				p.trees, rest = append(p.trees, t), after
+			} else {
+				break // none of them fits the next either
+			}
+		}
+	}
+	if s.main < 0 {
+		p.left = slices.Clone(rest)
+		return p
+	}
+	own := make([]*tree, 0, 8)
+	left := s.fillAll(&own, rest, m)
+	p.trees, p.left = append(p.trees, own...), left
+	return p
+}
+
+// fill puts what fits onto sheets and returns what did not.
+func (s *search) fill(trees []*tree, line []int, m manner, first bool) []int {
+	var after []int
+	for _, i := range line {
+		if !s.place(trees, i, m, first) {
+			after = append(after, i)
+		}
+	}
+	return after
+}
+
+// recentSheets bounds how many sheets are looked at for each of very many pieces.
+const recentSheets = 200
+
+// fillAll puts everything onto sheets of the main size, with new ones as it takes.
+func (s *search) fillAll(trees *[]*tree, line []int, m manner) []int {
+	var left []int
+	for _, i := range line {
+		p := &s.pieces[i]
+		if s.place((*trees)[max(0, len(*trees)-recentSheets):], i, m, true) {
+			continue
+		}
+		size := &s.stock[s.main]
+		if !fits(p, size.Length, size.Width) {
+			left = append(left, i)
+			continue
+		}
+		t := newTree(s.main, size.Length, size.Width)
+		*trees = append(*trees, t)
+		s.place((*trees)[len(*trees)-1:], i, m, true)
+	}
+	return left
+}
+
+// place puts one piece where it fits best: on the first sheet that takes it, or on the best of all.
+func (s *search) place(trees []*tree, i int, m manner, first bool) bool {
+	p := &s.pieces[i]
+	at, where, turned, score := -1, 0, false, math.Inf(1)
+	for k, t := range trees {
+		if free, turn, sc, ok := t.best(p, m.fit); ok && sc < score {
+			at, where, turned, score = k, free, turn, sc
+			if first && m.fit == lowest {
+				break
+			}
+		}
+	}
+	if at < 0 {
+		return false
+	}
+	trees[at].put(where, i, p, turned, m.split, s.kerf)
+	return true
+}
+
+// worth is what an answer is judged by, smaller first: pieces left over, sheets that are bought, offcuts that
+// are used, and what is used of the sheet that is used least.
+func (s *search) worth(p *packing) [4]float64 {
+	bought, least := 0.0, 1.0
+	others := 0.0
+	for _, t := range p.trees {
+		if t.stock != s.main {
+			others++
+			continue
+		}
+		bought++
+		root := &t.nodes[0]
+		least = min(least, 1-t.largest()/(root.l*root.w))
+	}
+	return [4]float64{float64(len(p.left)), bought, others, least}
+}
+
+func (s *search) better(a, b *packing) bool {
+	x, y := s.worth(a), s.worth(b)
+	for k := range x {
+		if math.Abs(x[k]-y[k]) > 1e-9 {
+			return x[k] < y[k]
+		}
+	}
+	return false
+}
+
+// turns is how many times a thorough search begins anew.
+const turns = 24000
+
+// improve empties a few sheets of the best answer, among them the one that is used least, and lays their pieces
+// out again in another order and manner, as long as that helps.
+func (s *search) improve(best packing, told func(float64)) packing {
+	now, worth := best, s.rank(&best)
+	most := max(400, turns*40/max(40, len(s.may)))
+	for turn := range most {
+		if turn%64 == 0 {
+			if s.ctx.Err() != nil {
+				break
+			}
+			if told != nil {
+				told(float64(turn) / float64(most))
+			}
+		}
+		if len(best.left) == 0 && len(best.trees) <= s.bound && len(best.trees) == 1 && turn > most/8 {
+			break // one sheet, and long enough for its rest
+		}
+		next, ok := s.again(&now)
+		if !ok {
+			break
+		}
+		rank := s.rank(&next)
+		// A little worse is taken now and then: the way to a better one may lead over it.
+		if rank <= worth || s.random.Float64() < 0.02 && rank < worth+0.02 {
+			now, worth = next, rank
+		}
+		if s.better(&next, &best) {
+			best = next
+		}
+	}
+	return best
+}
+
+// rank is worth as one figure: sheets, less how unevenly they are filled, since what is gathered on some frees
+// others.
+func (s *search) rank(p *packing) float64 {
+	w := s.worth(p)
+	even := 0.0
+	for _, t := range p.trees {
+		root := &t.nodes[0]
+		share := t.area / (root.l * root.w)
+		even += share * share
+	}
+	return 1e6*w[0] + w[1] + 0.001*w[2] + 0.2*w[3] - 0.05*even
+}
+
+// again is an answer with a few sheets of another emptied and filled anew.
+func (s *search) again(p *packing) (packing, bool) {
+	own := make([]int, 0, len(p.trees))
+	for k, t := range p.trees {
+		if t.stock == s.main {
+			own = append(own, k)
+		}
+	}
+	if len(own) == 0 {
+		return packing{}, false
+	}
+	slices.SortStableFunc(own, func(a, b int) int { return cmp.Compare(p.trees[a].area, p.trees[b].area) })
+	emptied := map[int]bool{own[0]: true}
+	for range s.random.IntN(3) + min(1, len(own)-1) {
+		emptied[own[s.random.IntN(len(own))]] = true
+	}
+	if s.random.IntN(4) == 0 {
+		delete(emptied, own[0])
+		emptied[own[s.random.IntN(len(own))]] = true
+	}
+	next := packing{left: p.left}
+	line := s.scratch[:0]
+	for k, t := range p.trees {
+		if !emptied[k] {
+			next.trees = append(next.trees, t)
+			continue
+		}
+		for n := range t.nodes {
+			if t.nodes[n].piece >= 0 {
+				line = append(line, int(t.nodes[n].piece))
+			}
+		}
+	}
+	s.scratch = line
+	order := s.random.IntN(len(orders))
+	noise := s.random.Float64() * 0.6
+	keys := make(map[int]float64, len(line))
+	for _, i := range line {
+		keys[i] = orders[order](&s.pieces[i]) * (1 + noise*(s.random.Float64()-0.5))
+	}
+	slices.SortFunc(line, func(a, b int) int { return cmp.Or(cmp.Compare(keys[b], keys[a]), a-b) })
+	m := manner{fitRule(s.random.IntN(int(fitRules))), splitRule(s.random.IntN(int(splitRules)))}
+	fresh := []*tree{}
+	if rest := s.fillAll(&fresh, line, m); len(rest) > 0 {
+		next.left = append(slices.Clone(next.left), rest...)
+	}
+	next.trees = append(next.trees, fresh...)
+	return next, true
+}
+
+// nesting is an answer as it is told: full sheets first, the one with the largest rest last.
+func (s *search) nesting(p packing) Nesting {
+	out := Nesting{Left: append(slices.Clone(s.never), p.left...), Bound: s.bound}
+	for _, t := range p.trees {
+		out.Layouts = append(out.Layouts, t.layout())
+	}
+	slices.SortStableFunc(out.Layouts, func(a, b Layout) int {
+		return cmp.Or(cmp.Compare(b.Used(), a.Used()), cmp.Compare(len(b.Pieces), len(a.Pieces)))
+	})
+	if n := len(out.Layouts); n > 0 && s.inOne > 0 {
+		out.Gap = (float64(n-1)+out.Layouts[n-1].Used())/s.inOne - 1
+		out.Proven = n <= s.bound && len(out.Left) == 0
+	}
+	return out
+}

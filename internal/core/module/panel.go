@@ -1,0 +1,398 @@
+package module
+
+import (
+	"fmt"
+
+	"zaino/internal/core/fitout"
+)
+
+// Anatomy is all that a module is built of. Its mass, its inside sizes, its pictures, its cut list
+// and its hours come from it.
+type Anatomy struct {
+	Panels  []Panel
+	Rods    []Rod
+	Runners []RunnerPair
+	Linings []Lining
+}
+
+// Panel is one board of a module as it is in place.
+type Panel struct {
+	Name      string
+	Cell      string // id of the compartment that it belongs to; empty for the carcass
+	Box       fitout.Box
+	Length    float64 // longer side, mm
+	Width     float64 // shorter side, mm
+	Thickness float64 // mm
+	Banded    [2]int  // edges along the length and along the width that show at the face
+	Kg        float64
+}
+
+// Rod is one length of slotted profile.
+type Rod struct {
+	Name   string
+	Box    fitout.Box
+	Length float64 // mm
+	Butts  bool    // both ends stand against other rods, which close its slots
+	Kg     float64
+}
+
+// RunnerPair are the runners of one drawer or slide.
+type RunnerPair struct {
+	Cell  string
+	Box   fitout.Box
+	Depth float64 // of what runs on them, mm
+	Kg    float64
+}
+
+// Lining lies on the bottom and the sides of a box.
+type Lining struct {
+	Cell string
+	Box  fitout.Box
+	Area float64 // m²
+	Kg   float64
+}
+
+// A slotted profile: its width, and how deep a panel stands in its slot, mm.
+const (
+	ProfileWidth = 30.0
+	slotDepth    = 8.0
+)
+
+// wall is what the sides of a carcass take of its width: its panels, or the profiles that they stand
+// between.
+func wall(m *fitout.Module) float64 {
+	switch m.Wall {
+	case fitout.NoMaterial:
+		return 0
+	case fitout.Extrusion:
+		return ProfileWidth
+	}
+	return m.Panel
+}
+
+// AnatomyOf returns what a module is built of; nothing for what is bought whole. A carcass of
+// W × H × D with panels t, open at its face, has top and bottom W × D, sides (H − 2t) × D, an end
+// (W − 2t) × (H − 2t), and dividers between. A drawer of w × h × d has its bottom w × d, sides
+// (h − t) × d that stand on it, and ends (w − 2t) × (h − t) between them.
+func AnatomyOf(i *fitout.Item) Anatomy {
+	if i.Module == nil || i.Module.Wall == fitout.NoMaterial || Of(i.Module.Kind).Shape == Bought {
+		return Anatomy{}
+	}
+	b := builder{i: i, m: i.Module, box: i.Box(), t: i.Module.Panel}
+	b.w, b.d, b.h = i.Size.Width, i.Size.Length, i.Size.Height
+	if across(i.Module.Faces) {
+		b.w, b.d = b.d, b.w
+	}
+	switch spec := Of(i.Module.Kind); spec.Shape {
+	case Plate:
+		b.plate()
+	case Frame:
+		b.panel("tray", "", [3]span{{0, b.w}, {0, b.d}, {0, b.t}}, [2]int{})
+		b.run("", b.box, b.d)
+	default:
+		if i.Module.Wall == fitout.Extrusion {
+			b.framed(spec.Shape == OpenBox)
+		} else {
+			b.carcass(spec.Shape == OpenBox)
+		}
+		cells := Cells(i)
+		b.dividers(cells, spec.Shape == OpenBox)
+		if spec.Motion == Drawers {
+			for _, c := range cells {
+				b.drawer(c)
+			}
+		} else {
+			b.line("", b.box)
+		}
+	}
+	return b.made
+}
+
+// span is from where to where along one side of a module, mm.
+type span [2]float64
+
+func (s span) size() float64 { return s[1] - s[0] }
+
+// builder gathers the parts of a module in the frame of its face: a along the face, d from the face
+// to the back, h upward.
+type builder struct {
+	i          *fitout.Item
+	m          *fitout.Module
+	box        fitout.Box
+	w, d, h, t float64
+	made       Anatomy
+}
+
+// place is where spans along a, d and h are on the vehicle.
+func (b *builder) place(at [3]span) fitout.Box {
+	a, d, h := at[0], at[1], at[2]
+	x, y := span{b.box.To.X - d[1], b.box.To.X - d[0]}, span{b.box.From.Y + a[0], b.box.From.Y + a[1]}
+	switch b.m.Faces {
+	case fitout.FaceFront:
+		x = span{b.box.From.X + d[0], b.box.From.X + d[1]}
+	case fitout.FaceLeft:
+		x, y = span{b.box.From.X + a[0], b.box.From.X + a[1]}, span{b.box.From.Y + d[0], b.box.From.Y + d[1]}
+	case fitout.FaceRight:
+		x, y = span{b.box.From.X + a[0], b.box.From.X + a[1]}, span{b.box.To.Y - d[1], b.box.To.Y - d[0]}
+	}
+	return fitout.Box{From: fitout.Point{X: x[0], Y: y[0], Z: b.box.From.Z + h[0]},
+		To: fitout.Point{X: x[1], Y: y[1], Z: b.box.From.Z + h[1]}}
+}
+
+// panel adds a board; one without a size is none. banded are its edges at the face: along a, and
+// upward or along d.
+func (b *builder) panel(name, cell string, at [3]span, banded [2]int) {
+	b.board(name, cell, b.place(at), banded)
+}
+
+func (b *builder) board(name, cell string, box fitout.Box, banded [2]int) {
+	s := box.Size()
+	sides := []float64{s.Length, s.Width, s.Height}
+	thin := 0
+	for k := range sides {
+		if sides[k] <= 0 {
+			return
+		}
+		if sides[k] < sides[thin] {
+			thin = k
+		}
+	}
+	thick := sides[thin]
+	sides = append(sides[:thin], sides[thin+1:]...)
+	length, width := max(sides[0], sides[1]), min(sides[0], sides[1])
+	b.made.Panels = append(b.made.Panels, Panel{Name: name, Cell: cell, Box: box, Length: length, Width: width,
+		Thickness: thick, Banded: banded, Kg: box.Litres() / 1000 * density(b.m.Wall)})
+}
+
+// sides are what the two sides of a module are called.
+func (b *builder) sides() (first, second string) {
+	if across(b.m.Faces) {
+		return "front side", "rear side"
+	}
+	return "left side", "right side"
+}
+
+// band tells which edges of a panel with sides along the face and into the depth are banded: its one
+// edge at the face.
+func (b *builder) band(face, depth float64) [2]int {
+	switch {
+	case b.m.Banding == 0:
+		return [2]int{}
+	case face >= depth:
+		return [2]int{1, 0}
+	}
+	return [2]int{0, 1}
+}
+
+// carcass is top, bottom, both sides and the end away from the face; with all four sides, the face too.
+func (b *builder) carcass(closed bool) {
+	t, w, d, h := b.t, b.w, b.d, b.h
+	first, second := b.sides()
+	topName := "top"
+	if closed {
+		topName = "lid"
+	}
+	b.panel(topName, "", [3]span{{0, w}, {0, d}, {h - t, h}}, b.band(w, d))
+	b.panel("bottom", "", [3]span{{0, w}, {0, d}, {0, t}}, b.band(w, d))
+	b.panel(first, "", [3]span{{0, t}, {0, d}, {t, h - t}}, b.band(h-2*t, d))
+	b.panel(second, "", [3]span{{w - t, w}, {0, d}, {t, h - t}}, b.band(h-2*t, d))
+	b.panel("back", "", [3]span{{t, w - t}, {d - t, d}, {t, h - t}}, [2]int{})
+	if closed {
+		b.panel("face", "", [3]span{{t, w - t}, {0, t}, {t, h - t}}, [2]int{})
+	}
+}
+
+// framed is a carcass of slotted profile: four uprights, rails between them that butt against them, and
+// thin panels that stand in their slots.
+func (b *builder) framed(closed bool) {
+	p, w, d, h := ProfileWidth, b.w, b.d, b.h
+	in := slotDepth
+	first, second := b.sides()
+	at := func(end bool, of float64) span {
+		if end {
+			return span{of - p, of}
+		}
+		return span{0, p}
+	}
+	for _, right := range []bool{false, true} {
+		side := map[bool]string{false: first, true: second}[right]
+		for _, back := range []bool{false, true} {
+			where := map[bool]string{false: "face", true: "back"}[back]
+			b.rod(fmt.Sprintf("upright, %s, %s", side, where), [3]span{at(right, w), at(back, d), {0, h}}, h, false)
+		}
+		for _, top := range []bool{false, true} {
+			where := map[bool]string{false: "bottom", true: "top"}[top]
+			b.rod(fmt.Sprintf("rail, %s, %s", side, where), [3]span{at(right, w), {p, d - p}, at(top, h)}, d-2*p, true)
+		}
+	}
+	for _, back := range []bool{false, true} {
+		for _, top := range []bool{false, true} {
+			b.rod(fmt.Sprintf("rail, %s, %s", map[bool]string{false: "face", true: "back"}[back],
+				map[bool]string{false: "bottom", true: "top"}[top]), [3]span{{p, w - p}, at(back, d), at(top, h)}, w-2*p, true)
+		}
+	}
+	middle := func(of float64) span { return span{of - p/2 - b.t/2, of - p/2 + b.t/2} }
+	near := span{p/2 - b.t/2, p/2 + b.t/2}
+	a, deep, high := span{p - in, w - p + in}, span{p - in, d - p + in}, span{p - in, h - p + in}
+	b.panel("bottom", "", [3]span{a, deep, near}, [2]int{})
+	b.panel(map[bool]string{false: "top", true: "lid"}[closed], "", [3]span{a, deep, middle(h)}, [2]int{})
+	b.panel(first, "", [3]span{near, deep, high}, [2]int{})
+	b.panel(second, "", [3]span{middle(w), deep, high}, [2]int{})
+	b.panel("back", "", [3]span{a, middle(d), high}, [2]int{})
+	if closed {
+		b.panel("face", "", [3]span{a, near, high}, [2]int{})
+	}
+}
+
+func (b *builder) rod(name string, at [3]span, length float64, butts bool) {
+	if length <= 0 {
+		return
+	}
+	b.made.Rods = append(b.made.Rods, Rod{Name: name, Box: b.place(at), Length: length, Butts: butts,
+		Kg: profileKg * length / 1000})
+}
+
+// dividers stand between compartments, from the face to the back. Between profiles each stands on rails
+// of its own.
+func (b *builder) dividers(cells []Cell, closed bool) {
+	n := len(b.m.Cells)
+	if n < 2 || len(cells) != n {
+		return
+	}
+	side, t := wall(b.m), b.t
+	face := 0.0
+	if closed {
+		face = side
+	}
+	room := b.w - float64(n+1)*side
+	if b.m.Stack == fitout.Above {
+		room = b.h - float64(n+1)*side
+	}
+	total := 0.0
+	for _, c := range b.m.Cells {
+		total += share(c)
+	}
+	at := side
+	for k := range n - 1 {
+		c := b.m.Cells[k]
+		name := "divider"
+		if b.m.Mirrored && b.m.Stack != fitout.Above {
+			c = b.m.Cells[n-1-k]
+		}
+		at += max(0, room) * share(c) / total
+		middle := span{at + side/2 - t/2, at + side/2 + t/2}
+		lies := [3]span{middle, {face, b.d - side}, {side, b.h - side}}
+		if b.m.Stack == fitout.Above {
+			name = "shelf"
+			lies = [3]span{{side, b.w - side}, {face, b.d - side}, middle}
+		}
+		if b.m.Wall == fitout.Extrusion {
+			b.railsOf(k, at, &lies)
+		}
+		if n > 2 {
+			name = fmt.Sprintf("%s %d", name, k+1)
+		}
+		b.panel(name, "", lies, b.band(max(lies[0].size(), lies[2].size()), b.d-side))
+		at += side
+	}
+}
+
+// railsOf adds the rails that hold one divider or shelf of a frame, and lets its panel into their slots.
+func (b *builder) railsOf(k int, at float64, lies *[3]span) {
+	p, in := ProfileWidth, slotDepth
+	lies[1] = span{p, b.d - p}
+	for _, end := range []bool{false, true} {
+		word := map[bool]string{false: "below", true: "above"}[end]
+		where := [3]span{{at, at + p}, {p, b.d - p}, {0, p}}
+		if b.m.Stack == fitout.Above {
+			word = map[bool]string{false: "first side", true: "second side"}[end]
+			where = [3]span{{0, p}, {p, b.d - p}, {at, at + p}}
+		}
+		if end && b.m.Stack == fitout.Above {
+			where[0] = span{b.w - p, b.w}
+		} else if end {
+			where[2] = span{b.h - p, b.h}
+		}
+		b.rod(fmt.Sprintf("rail of divider %d, %s", k+1, word), where, b.d-2*p, true)
+	}
+	if b.m.Stack == fitout.Above {
+		lies[0] = span{p - in, b.w - p + in}
+	} else {
+		lies[2] = span{p - in, b.h - p + in}
+	}
+}
+
+// drawer is the bottom and four sides of one drawer, its partitions and cover, its runners and lining. A
+// partition stands across, as wide and as high as the inside. A cover lies on the sides.
+func (b *builder) drawer(c Cell) {
+	inner := *b
+	inner.box, inner.made = c.Outer, Anatomy{}
+	s := c.Outer.Size()
+	w, d, h, t := s.Width, s.Length, s.Height, b.t
+	if across(b.m.Faces) {
+		w, d = s.Length, s.Width
+	}
+	inner.panel("drawer bottom", c.ID, [3]span{{0, w}, {0, d}, {0, t}}, [2]int{})
+	inner.panel("drawer side", c.ID, [3]span{{0, t}, {0, d}, {t, h}}, [2]int{})
+	inner.panel("drawer side", c.ID, [3]span{{w - t, w}, {0, d}, {t, h}}, [2]int{})
+	inner.panel("drawer front", c.ID, [3]span{{t, w - t}, {0, t}, {t, h}}, [2]int{})
+	inner.panel("drawer end", c.ID, [3]span{{t, w - t}, {d - t, d}, {t, h}}, [2]int{})
+	if c.Cover {
+		inner.panel("drawer cover", c.ID, [3]span{{0, w}, {0, d}, {h, h + t}}, [2]int{})
+	}
+	b.partitions(&inner, c, w, d)
+	inner.run(c.ID, c.Outer, d)
+	inner.line(c.ID, c.Outer)
+	b.made.Panels = append(b.made.Panels, inner.made.Panels...)
+	b.made.Runners = append(b.made.Runners, inner.made.Runners...)
+	b.made.Linings = append(b.made.Linings, inner.made.Linings...)
+}
+
+// partitions stand across the longer side of the inside, evenly.
+func (b *builder) partitions(inner *builder, c Cell, w, d float64) {
+	inside, t := c.Inside.Size(), b.t
+	a, deep := inside.Width, inside.Length
+	if across(b.m.Faces) {
+		a, deep = deep, a
+	}
+	low := t + b.m.Lining
+	for k := range c.Walls {
+		part := float64(k+1) / float64(c.Walls+1)
+		where := [3]span{{(w - a) / 2, (w + a) / 2}, {}, {low, low + inside.Height}}
+		at := (d-deep)/2 + part*deep
+		where[1] = span{at - t/2, at + t/2}
+		if a > deep {
+			at = (w-a)/2 + part*a
+			where[0], where[1] = span{at - t/2, at + t/2}, span{(d - deep) / 2, (d + deep) / 2}
+		}
+		inner.panel("drawer partition", c.ID, where, [2]int{})
+	}
+}
+
+// plate is one panel, on two bearers along its length where it stands higher.
+func (b *builder) plate() {
+	plate := b.box
+	plate.From.Z = max(b.box.From.Z, b.box.To.Z-b.t)
+	b.board("panel", "", plate, [2]int{})
+	if below := plate.From.Z - b.box.From.Z; below > 0 {
+		for k, y := range []float64{b.box.From.Y, b.box.To.Y - b.t} {
+			b.board([]string{"bearer, left", "bearer, right"}[k], "", fitout.Box{
+				From: fitout.Point{X: b.box.From.X, Y: y, Z: b.box.From.Z},
+				To:   fitout.Point{X: b.box.To.X, Y: y + b.t, Z: plate.From.Z}}, [2]int{})
+		}
+	}
+}
+
+func (b *builder) run(cell string, box fitout.Box, depth float64) {
+	if kg := runnerKg(b.m.Runner); kg > 0 {
+		b.made.Runners = append(b.made.Runners, RunnerPair{cell, box, depth, kg * depth / 1000})
+	}
+}
+
+func (b *builder) line(cell string, box fitout.Box) {
+	if b.m.Lining > 0 {
+		s := box.Size()
+		area := (s.Length*s.Width + 2*s.Height*(s.Length+s.Width)) / 1e6
+		b.made.Linings = append(b.made.Linings, Lining{cell, box, area, liningKg * area})
+	}
+}
