@@ -33,16 +33,20 @@ var below = map[string]string{
 	"fit":      "fitout module plan quantity words space brief",
 	"power":    "fitout plan words",
 	"wiring":   "fitout module plan quantity words power",
+	"cut":      "",
+	"order":    "",
+	"cost":     "fitout",
+	"build":    "fitout module plan words load cut order cost",
 	"trip":     "fitout load module plan words limits brief",
 
 	"supply": "fitout plan power edit",
 
 	"edit":   "fitout load module plan words limits fit brief power trip wiring",
 	"offer":  "fitout load module plan quantity words limits fit brief edit",
-	"assess": "fitout plan words edit balance baseline brief fit limits offer power rating ride space trip wiring",
+	"assess": "fitout plan words edit balance baseline brief fit limits offer power rating ride space trip wiring build",
 
 	"mend":    "fitout load plan quantity words assess edit limits offer power rating supply",
-	"report":  "fitout load module plan words assess balance brief fit limits power rating space trip wiring",
+	"report":  "fitout load module plan words assess balance brief fit limits power rating space trip wiring build cut cost",
 	"shape":   "fitout module space words",
 	"draw":    "fitout fit plan shape",
 	"arrange": "fitout module plan words assess edit fit propose report",

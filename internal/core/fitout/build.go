@@ -87,7 +87,7 @@ type Profile struct {
 type Goods struct {
 	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
 	Name   string  `json:"name" minLength:"1" maxLength:"120"`
-	What   What    `json:"what" enum:"runner-ball,runner-roller,runner-strip,hinge,strut,latch,handle,screw,adhesive,paint,lining,edging,fixing,bracket,bolt,slot-nut,hinge-block,other"`
+	What   What    `json:"what" enum:"runner-ball,runner-roller,runner-strip,hinge,strut,latch,handle,screw,adhesive,paint,lining,edging,fixing,bracket,bolt,slot-nut,hinge-block,sealant,other"`
 	Length float64 `json:"length" minimum:"0" maximum:"15000" unit:"mm" doc:"of a runner, mm; 0 = any"`
 	Pack   float64 `json:"pack" minimum:"0" maximum:"100000" doc:"pieces, metres, litres or square metres in a pack; 0 = 1"`
 	Price  int     `json:"price" minimum:"0" maximum:"100000000000" unit:"cents" doc:"of a pack, in cents; 0 = not known"`
@@ -118,6 +118,7 @@ const (
 	Bolt         What = "bolt"
 	SlotNut      What = "slot-nut"
 	HingeBlock   What = "hinge-block"
+	Sealant      What = "sealant"
 	OtherGoods   What = "other"
 )
 

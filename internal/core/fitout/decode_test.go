@@ -28,7 +28,7 @@ func sample() Job {
 	j.Vehicle.Bays = []Bay{{ID: "tray", Name: "Tray", Kind: BayCanopyRear, LengthLeft: 1800,
 		Opening:   Opening{Face: FaceRear, Hinge: HingeTop},
 		Obstacles: []Obstacle{{ID: "arch", Name: "Arch", Kind: WheelArch, Side: Left}},
-		Walls: []CurvedWall{}}}
+		Walls:     []CurvedWall{}}}
 	j.Vehicle.Mounts = []Mount{{ID: "ring", Name: "Ring", Rating: 400}}
 	j.Vehicle.LowPoints = []LowPoint{{ID: "bar", Name: "Bar", At: Point{X: 4300, Z: 520}}}
 	j.Brief.Travellers = []Traveller{{ID: "ann", Name: "Ann", Kind: TravellerPerson, Mass: 70}}

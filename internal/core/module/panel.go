@@ -79,6 +79,7 @@ func AnatomyOf(i *fitout.Item) Anatomy {
 		return Anatomy{}
 	}
 	b := builder{i: i, m: i.Module, box: i.Box(), t: i.Module.Panel}
+	b.made.Panels = make([]Panel, 0, 6+8*len(i.Module.Cells))
 	b.w, b.d, b.h = i.Size.Width, i.Size.Length, i.Size.Height
 	if across(i.Module.Faces) {
 		b.w, b.d = b.d, b.w
@@ -147,19 +148,11 @@ func (b *builder) panel(name, cell string, at [3]span, banded [2]int) {
 
 func (b *builder) board(name, cell string, box fitout.Box, banded [2]int) {
 	s := box.Size()
-	sides := []float64{s.Length, s.Width, s.Height}
-	thin := 0
-	for k := range sides {
-		if sides[k] <= 0 {
-			return
-		}
-		if sides[k] < sides[thin] {
-			thin = k
-		}
+	thick, most := min(s.Length, s.Width, s.Height), max(s.Length, s.Width, s.Height)
+	if thick <= 0 {
+		return
 	}
-	thick := sides[thin]
-	sides = append(sides[:thin], sides[thin+1:]...)
-	length, width := max(sides[0], sides[1]), min(sides[0], sides[1])
+	length, width := most, s.Length+s.Width+s.Height-thick-most
 	b.made.Panels = append(b.made.Panels, Panel{Name: name, Cell: cell, Box: box, Length: length, Width: width,
 		Thickness: thick, Banded: banded, Kg: box.Litres() / 1000 * density(b.m.Wall)})
 }

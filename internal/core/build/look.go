@@ -1,0 +1,160 @@
+package build
+
+import (
+	"context"
+	"fmt"
+
+	"zaino/internal/core/cost"
+	"zaino/internal/core/cut"
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/plan"
+)
+
+// Look is a plan with its build gathered once; the rules look at it.
+type Look struct {
+	*plan.Plan
+	List     *List
+	Hardware []Need
+	Groups   []Group
+	Bars     []BarGroup
+
+	raw  *Work
+	work *Work
+}
+
+// LookAt gathers the build of a plan once.
+func LookAt(p *plan.Plan) *Look {
+	return plan.Once(p, func(p *plan.Plan) *Look {
+		l := &Look{Plan: p, List: listOf(p)}
+		l.Hardware = hardwareOf(l.List, &p.Job.Build)
+		l.Groups = groupsOf(l.List, &p.Job.Build)
+		l.Bars = barsOf(l.List, &p.Job.Build)
+		return l
+	})
+}
+
+// Work is the steps of the build in their order, worked out once.
+func (l *Look) Work() *Work {
+	if l.work == nil {
+		l.work = l.workOf()
+	}
+	return l.work
+}
+
+// Nest lays every group out on sheets.
+func (l *Look) Nest(ctx context.Context, effort cut.Effort, told func(share float64)) {
+	for k := range l.Groups {
+		l.Groups[k].nest(ctx, &l.Job.Build, effort, func(share float64) {
+			if told != nil {
+				told((float64(k) + share) / float64(len(l.Groups)))
+			}
+		})
+	}
+}
+
+func times(cents int, factor float64, decimals int) int { return cost.Times(cents, factor, decimals) }
+
+// leastSheets are what sheets cost at least: as many as the bound says, of the cheapest kind.
+func (l *Look) leastSheets() (count, cents int) {
+	for k := range l.Groups {
+		g := &l.Groups[k]
+		if len(g.Sheets) > 0 {
+			for _, kind := range g.Kinds {
+				count, cents = count+kind.Used, cents+kind.Sum
+			}
+			continue
+		}
+		for i := range g.stock {
+			if g.stock[i].Count < 0 {
+				n := cut.Bound(g.cuts, g.stock[i].Length, g.stock[i].Width, l.Job.Build.Shop.Kerf)
+				count += n
+				cents += times(g.kinds[i].Price, float64(n), l.Job.Build.Money.Decimals)
+			}
+		}
+	}
+	return count, cents
+}
+
+// lines are what the build costs, line by line. Before the sheets are laid out they are counted by their bound.
+func (l *Look) lines() cost.Lines {
+	m := &l.Job.Build.Money
+	out := cost.Lines{Material: []cost.Line{}, Hardware: []cost.Line{}, Bought: []cost.Line{}, Work: []cost.Line{}}
+	for k := range l.Groups {
+		g := &l.Groups[k]
+		for _, kind := range g.Kinds {
+			out.Material = append(out.Material, cost.Line{What: kind.Name, Count: float64(kind.Used), Unit: "sheets", Each: kind.Each, Sum: kind.Sum})
+		}
+	}
+	if len(l.Groups) > 0 && len(l.Groups[0].Sheets) == 0 {
+		n, cents := l.leastSheets()
+		out.Material = append(out.Material, cost.Line{What: "Sheets, at least", Count: float64(n), Unit: "sheets", Sum: cents})
+	}
+	for _, b := range l.Bars {
+		out.Material = append(out.Material, cost.Line{What: b.Name, Count: float64(len(b.Bars)), Unit: "bars", Each: b.Each, Sum: b.Sum})
+	}
+	for _, n := range l.Hardware {
+		out.Hardware = append(out.Hardware, cost.Line{What: n.Name, Count: n.Count, Unit: n.Unit, Each: n.Each, Sum: n.Sum})
+	}
+	for k := range l.List.Made {
+		made := &l.List.Made[k]
+		way := WayOf(made.item)
+		switch each := way.Cost; {
+		case made.How == fitout.MadeHere && each > 0:
+			out.Bought = append(out.Bought, cost.Of(made.Name+", further cost", 1, "pieces", each, m.Decimals))
+		case made.How == fitout.MadeHere:
+		default:
+			if each == 0 {
+				each = made.item.Price
+			}
+			out.Bought = append(out.Bought, cost.Of(made.Name, 1, "pieces", each, m.Decimals))
+		}
+	}
+	hours := map[bool]float64{}
+	w := l.gathered()
+	for i := range w.steps {
+		s := &w.steps[i]
+		hours[s.Skill == string(fitout.Electric)] += s.Minutes / 60 * float64(max(1, s.People))
+	}
+	rate := m.Electric
+	if rate == 0 {
+		rate = m.Rate
+	}
+	for _, of := range []struct {
+		electric bool
+		name     string
+		rate     int
+	}{{false, "Work", m.Rate}, {true, "Electrician", rate}} {
+		if h := hours[of.electric]; h > 0 {
+			out.Work = append(out.Work, cost.Of(of.name, roundHours(h), "h", of.rate, m.Decimals))
+		}
+	}
+	return out
+}
+
+// roundHours counts hours by quarters, up.
+func roundHours(h float64) float64 {
+	quarters := int(h * 4)
+	if h*4 > float64(quarters)+1e-9 {
+		quarters++
+	}
+	return float64(quarters) / 4
+}
+
+// about begins a finding about a module of the build, or the build itself.
+func about(rule string, severity fitout.Severity, id string) fitout.Finding {
+	kind := "build"
+	if id != "" {
+		kind = "module"
+	}
+	return fitout.Finding{Rule: rule, Severity: severity, Subject: fitout.Subject{Kind: kind, ID: id}, Source: "practice", Waivable: true}
+}
+
+// price puts cents into words, with the brief's currency.
+func (l *Look) price(cents int) string {
+	b := &l.Job.Build.Money
+	text := fmt.Sprintf("%.*f", b.Decimals, float64(cents)/100)
+	if c := l.Job.Brief.Currency; c != "" {
+		return text + " " + c
+	}
+	return text
+}

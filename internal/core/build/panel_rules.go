@@ -1,0 +1,387 @@
+package build
+
+import (
+	"fmt"
+	"math"
+	"slices"
+
+	"zaino/internal/core/cut"
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/module"
+	"zaino/internal/core/words"
+)
+
+// panelTooLarge stops a panel that lies on no sheet of its material, and cautions of one that would if its grain
+// did not matter.
+func panelTooLarge(l *Look) []fitout.Finding {
+	var found []fitout.Finding
+	for k := range l.Groups {
+		g := &l.Groups[k]
+		for i, at := range g.Pieces {
+			c, p := g.cuts[i], &l.List.Panels[at]
+			if g.lies(&c) || g.useless() {
+				continue
+			}
+			f := about("panel-too-large", fitout.Stop, p.Module)
+			f.With, f.Waivable = []string{p.Mark}, false
+			f.Title = fmt.Sprintf("%s of %s is larger than any sheet", words.Capital(p.Name), words.Lower(p.Of))
+			length, width := g.largest()
+			f.Sentence = fmt.Sprintf("It is %s × %s; the largest sheet of %s %s has %s × %s inside its trimmed edges. Make it of two, or "+
+				"put a larger sheet on the list.", l.Say.Length(p.CutLength), l.Say.Length(p.CutWidth), materialName[p.Material],
+				l.Say.Length(p.Thickness), l.Say.Length(length), l.Say.Length(width))
+			f.Over(p.CutLength, length, "mm")
+			free := cut.Piece{Length: c.Length, Width: c.Width, Turn: true}
+			if !c.Turn && g.lies(&free) {
+				f.Rule, f.Severity, f.Waivable = "grain-not-kept", fitout.Caution, true
+				f.Title = fmt.Sprintf("Grain of %s cannot be kept", words.Lower(p.Name))
+				f.Sentence = fmt.Sprintf("%s of %s lies on the sheet only across its grain. Let the grain run free, or make it of two.",
+					words.Capital(p.Name), words.Lower(p.Of))
+			}
+			f.Margin = -1
+			found = append(found, f)
+		}
+	}
+	return found
+}
+
+// materialName is what materials are called.
+var materialName = map[fitout.Material]string{fitout.Plywood: "plywood", fitout.Aluminium: "aluminium",
+	fitout.Extrusion: "panel for profile", fitout.FoamCore: "foam core"}
+
+func (g *Group) lies(p *cut.Piece) bool {
+	return slices.ContainsFunc(g.stock, func(s cut.Stock) bool {
+		return s.Count != 0 && (p.Length <= s.Length+0.01 && p.Width <= s.Width+0.01 || p.Turn && p.Width <= s.Length+0.01 && p.Length <= s.Width+0.01)
+	})
+}
+
+func (g *Group) largest() (length, width float64) {
+	for _, s := range g.stock {
+		if s.Count != 0 && s.Length*s.Width > length*width {
+			length, width = s.Length, s.Width
+		}
+	}
+	return length, width
+}
+
+// useless tells whether no sheet of a group has anything inside its trimmed edges.
+func (g *Group) useless() bool {
+	return !slices.ContainsFunc(g.stock, func(s cut.Stock) bool { return s.Length > 0 && s.Width > 0 })
+}
+
+// sheetUseless cautions of a sheet of which the trimmed edges leave nothing, and stops where no other is there.
+func sheetUseless(l *Look) []fitout.Finding {
+	var found []fitout.Finding
+	b := &l.Job.Build
+	for k := range b.Sheets {
+		s := &b.Sheets[k]
+		if s.Offcut || min(s.Length, s.Width) > 2*b.Shop.Trim {
+			continue
+		}
+		f := about("sheet-too-small", fitout.Caution, "")
+		f.With = []string{s.ID}
+		f.Title = s.Name + " has nothing inside its edges"
+		f.Sentence = fmt.Sprintf("It is %s wide, and %s are cut off each edge. Enter it as an offcut, whose edges are cut already.",
+			l.Say.Length(min(s.Length, s.Width)), l.Say.Length(b.Shop.Trim))
+		f.Under(min(s.Length, s.Width), 2*b.Shop.Trim, "mm")
+		found = append(found, f)
+	}
+	return found
+}
+
+// sheetMissing notes a material of which no sheet is on the list.
+func sheetMissing(l *Look) []fitout.Finding {
+	var found []fitout.Finding
+	for k := range l.Groups {
+		g := &l.Groups[k]
+		if !g.Assumed || len(l.Job.Build.Sheets) == 0 {
+			continue // nobody has begun a list
+		}
+		f := about("sheet-missing", fitout.Note, "")
+		f.With = []string{string(g.Material), fmt.Sprint(g.Thickness)}
+		f.Title = fmt.Sprintf("No sheet of %s %s on the list", materialName[g.Material], l.Say.Length(g.Thickness))
+		f.Sentence = fmt.Sprintf("A sheet of %s × %s without a price is assumed for %d pieces. Add the one that is bought.",
+			l.Say.Length(usualSheet.Length), l.Say.Length(usualSheet.Width), len(g.Pieces))
+		f.Margin = -1
+		found = append(found, f)
+	}
+	return found
+}
+
+// stockShort stops where sheets that cannot be bought do not reach, by their area.
+func stockShort(l *Look) []fitout.Finding {
+	var found []fitout.Finding
+	for k := range l.Groups {
+		g := &l.Groups[k]
+		have, more := 0.0, false
+		for _, s := range g.stock {
+			more = more || s.Count < 0
+			have += float64(max(0, s.Count)) * s.Length * s.Width / 1e6
+		}
+		if more || g.Area <= have {
+			continue
+		}
+		f := about("stock-short", fitout.Stop, "")
+		f.With = []string{string(g.Material), fmt.Sprint(g.Thickness)}
+		f.Title = fmt.Sprintf("Not enough %s %s", materialName[g.Material], l.Say.Length(g.Thickness))
+		f.Sentence = fmt.Sprintf("The pieces have %.2f m², the stock %.2f m², and no sheet of it is marked as one that can be bought.", g.Area, have)
+		f.Under(have, g.Area, "m²")
+		found = append(found, f)
+	}
+	return found
+}
+
+// holes looks at each hole of each panel that is built.
+func (l *Look) holes(see func(m *Made, p *Panel, h *fitout.Hole) *fitout.Finding) []fitout.Finding {
+	var found []fitout.Finding
+	for k := range l.List.Panels {
+		p := &l.List.Panels[k]
+		for i := range p.Holes {
+			m := l.made(p.Module)
+			if f := see(m, p, &p.Holes[i]); f != nil {
+				f.Subject = fitout.Subject{Kind: "module", ID: p.Module}
+				f.With = []string{p.Mark, p.Holes[i].ID}
+				found = append(found, *f)
+			}
+		}
+	}
+	return found
+}
+
+func (l *Look) made(id string) *Made {
+	for k := range l.List.Made {
+		if l.List.Made[k].ID == id {
+			return &l.List.Made[k]
+		}
+	}
+	return nil
+}
+
+// sizeOf is how far a hole reaches along the length and the width of its panel.
+func sizeOf(h *fitout.Hole) (u, v float64) {
+	if h.Width == 0 {
+		return h.Length, h.Length
+	}
+	return h.Length, h.Width
+}
+
+// holeNearEdge cautions of a hole nearer than two thicknesses to an edge, and stops one that is over it.
+func holeNearEdge(l *Look) []fitout.Finding {
+	return l.holes(func(_ *Made, p *Panel, h *fitout.Hole) *fitout.Finding {
+		u, v := sizeOf(h)
+		least := min(h.U-u/2, h.V-v/2, p.Length-h.U-u/2, p.Width-h.V-v/2)
+		if least >= 2*p.Thickness-0.01 {
+			return nil
+		}
+		f := about("hole-near-edge", fitout.Caution, p.Module)
+		f.Title = fmt.Sprintf("Hole in %s of %s is near its edge", words.Lower(p.Name), words.Lower(p.Of))
+		f.Sentence = fmt.Sprintf("It leaves %s; two thicknesses, %s, hold. Move it %s inward, or make it smaller.", l.Say.Length(least),
+			l.Say.Length(2*p.Thickness), l.Say.Length(2*p.Thickness-least))
+		if least < 0 {
+			f.Severity = fitout.Stop
+			f.Title = fmt.Sprintf("Hole in %s of %s goes over its edge", words.Lower(p.Name), words.Lower(p.Of))
+		}
+		f.Under(least, 2*p.Thickness, "mm")
+		return &f
+	})
+}
+
+// axes are the directions of a panel's length and width: 0 x, 1 y, 2 z.
+func axes(p *Panel) (u, v int) {
+	s := p.Box.Size()
+	sides := [3]float64{s.Length, s.Width, s.Height}
+	left := []int{}
+	for k := range 3 {
+		if k != p.Thin {
+			left = append(left, k)
+		}
+	}
+	if sides[left[0]] >= sides[left[1]] {
+		return left[0], left[1]
+	}
+	return left[1], left[0]
+}
+
+func part(p fitout.Point, axis int) float64 { return [3]float64{p.X, p.Y, p.Z}[axis] }
+
+// holeInJoint cautions of a hole where another panel stands against this one.
+func holeInJoint(l *Look) []fitout.Finding {
+	return l.holes(func(m *Made, p *Panel, h *fitout.Hole) *fitout.Finding {
+		along, over := axes(p)
+		u, v := sizeOf(h)
+		at := slices.IndexFunc(m.Panels, func(k int) bool { return l.List.Panels[k].Mark == p.Mark })
+		for _, j := range m.joined {
+			if j.a != at && j.b != at || part(j.region.To, p.Thin)-part(j.region.From, p.Thin) > touching {
+				continue // another panel's edge: that is the edge of this one
+			}
+			overlap := func(axis int, middle, size float64) bool {
+				from := part(p.Box.From, axis)
+				return part(j.region.From, axis)-from < middle+size/2-0.01 && part(j.region.To, axis)-from > middle-size/2+0.01
+			}
+			if !overlap(along, h.U, u) || !overlap(over, h.V, v) {
+				continue
+			}
+			other := m.Panels[j.a+j.b-at]
+			f := about("hole-in-joint", fitout.Caution, p.Module)
+			f.Title = fmt.Sprintf("Hole in %s of %s goes through a joint", words.Lower(p.Name), words.Lower(p.Of))
+			f.Sentence = fmt.Sprintf("There %s stands against it. Move the hole off the joint.", words.Lower(l.List.Panels[other].Name))
+			f.Margin, f.Source = -1, "physics"
+			return &f
+		}
+		return nil
+	})
+}
+
+// holeNowhere stops a hole in a panel that its module does not have.
+func holeNowhere(l *Look) []fitout.Finding {
+	var found []fitout.Finding
+	for k := range l.List.Made {
+		m := &l.List.Made[k]
+		for _, h := range m.item.Module.Holes {
+			if len(m.Panels) == 0 || slices.ContainsFunc(m.Panels, func(p int) bool { return l.List.Panels[p].Name == h.Panel }) {
+				continue
+			}
+			f := about("hole-nowhere", fitout.Stop, m.ID)
+			f.With = []string{h.ID}
+			f.Title = fmt.Sprintf("%s has no %s for a hole", m.Name, words.Lower(orNothing(h.Panel)))
+			names := []string{}
+			for _, p := range m.Panels {
+				if name := l.List.Panels[p].Name; !slices.Contains(names, name) {
+					names = append(names, name)
+				}
+			}
+			f.Sentence = "Its panels are " + words.List(names) + ". Choose one of them."
+			f.Margin = -1
+			found = append(found, f)
+		}
+	}
+	return found
+}
+
+func orNothing(name string) string {
+	if name == "" {
+		return "panel"
+	}
+	return name
+}
+
+// deviceDeep cautions of a device that reaches further behind its panel than there is room.
+func deviceDeep(l *Look) []fitout.Finding {
+	return l.holes(func(m *Made, p *Panel, h *fitout.Hole) *fitout.Finding {
+		if h.Depth == 0 {
+			return nil
+		}
+		s := m.Box.Size()
+		room := [3]float64{s.Length, s.Width, s.Height}[p.Thin] - 2*p.Thickness
+		if h.Depth <= room {
+			return nil
+		}
+		f := about("device-deep", fitout.Stop, p.Module)
+		f.Title = fmt.Sprintf("No room behind %s of %s", words.Lower(p.Name), words.Lower(p.Of))
+		f.Sentence = fmt.Sprintf("What goes into it wants %s behind the panel; there are %s. Put it elsewhere, or take one that is %s shallower.",
+			l.Say.Length(h.Depth), l.Say.Length(room), l.Say.Length(h.Depth-room))
+		f.Over(h.Depth, room, "mm")
+		return &f
+	})
+}
+
+// runnerNone stops a drawer that is shorter than any runner.
+func runnerNone(l *Look) []fitout.Finding {
+	var found []fitout.Finding
+	for k := range l.List.Made {
+		m := &l.List.Made[k]
+		for _, r := range m.anatomy.Runners {
+			if m.How != fitout.MadeHere || StandardRunner(l.Job.Build.Runners, r.Depth) > 0 {
+				continue
+			}
+			least := math.Inf(1)
+			for _, s := range l.Job.Build.Runners {
+				least = min(least, s.Length)
+			}
+			f := about("runner-none", fitout.Stop, m.ID)
+			f.With = []string{r.Cell}
+			f.Title = "No runner is as short as the drawer of " + words.Lower(m.Name)
+			f.Sentence = fmt.Sprintf("The drawer is %s long; the shortest runner on the list has %s.", l.Say.Length(r.Depth), l.Say.Length(least))
+			if math.IsInf(least, 1) {
+				f.Sentence, least = "No length of runner is on the workshop's list.", 0
+			}
+			f.Under(r.Depth, least, "mm")
+			f.Margin = min(f.Margin, -1)
+			found = append(found, f)
+			break
+		}
+	}
+	return found
+}
+
+// drawerWide cautions where sheets measure thicker than they are sold: the drawer then is wider than its room.
+func drawerWide(l *Look) []fitout.Finding {
+	var found []fitout.Finding
+	for k := range l.List.Made {
+		m := &l.List.Made[k]
+		if m.How != fitout.MadeHere || len(m.anatomy.Runners) == 0 || module.Of(m.item.Module.Kind).Motion != module.Drawers {
+			continue
+		}
+		d := m.item.Module
+		for i := range l.Job.Build.Sheets {
+			s := &l.Job.Build.Sheets[i]
+			over := 2 * (s.Measured - s.Thickness)
+			if s.Of != d.Wall || math.Abs(s.Thickness-d.Panel) > 0.05 || s.Measured == 0 || over < 0.5 {
+				continue
+			}
+			f := about("drawer-wide", fitout.Caution, m.ID)
+			f.With = []string{s.ID}
+			f.Title = "Drawer of " + words.Lower(m.Name) + " is wider than its room"
+			f.Sentence = fmt.Sprintf("%s measures %s, not %s: between the sides %s are lost. Enter %s as the panels' thickness, and cut after that.",
+				s.Name, l.Say.Length(s.Measured), l.Say.Length(s.Thickness), l.Say.Length(over), l.Say.Length(s.Measured))
+			f.Over(s.Measured, s.Thickness, "mm")
+			found = append(found, f)
+			break
+		}
+	}
+	return found
+}
+
+// Stiffness of panels across their span, N/mm²: practice figures for planning.
+var stiffness = map[fitout.Material]float64{fitout.Plywood: 8000, fitout.Aluminium: 70000, fitout.Extrusion: 9000, fitout.FoamCore: 5000}
+
+const gravity = 9.81
+
+// Sag is how far a panel of thickness t on a span bends under a load spread over it, held at both ends, mm:
+// 5 W ℓ³ / (384 E I) with I = b t³/12. load in kg; span, width and thickness in mm.
+func Sag(wall fitout.Material, load, span, width, thick float64) float64 {
+	return 5 * load * gravity * math.Pow(span, 3) / (384 * stiffness[wall] * width * math.Pow(thick, 3) / 12)
+}
+
+// drawerThin cautions of a drawer whose bottom bends more than a 200th of its width under what lies in it.
+func drawerThin(l *Look) []fitout.Finding {
+	var found []fitout.Finding
+	loads := map[fitout.InCell]float64{}
+	for i := range l.Items {
+		if in := l.Items[i].In; in != nil && l.Load.Items[i].Road && l.Items[i].Work.Now() {
+			loads[*in] += l.Load.Items[i].Mass.Kg
+		}
+	}
+	for k := range l.List.Panels {
+		p := &l.List.Panels[k]
+		load := loads[fitout.InCell{Module: p.Module, Cell: p.Cell}]
+		if p.Name != "drawer bottom" || load == 0 {
+			continue
+		}
+		most := p.Width / 200
+		if sag := Sag(p.Material, load, p.Width, p.Length, p.Thickness); sag > most {
+			thick := p.Thickness
+			for Sag(p.Material, load, p.Width, p.Length, thick) > most {
+				thick += 0.5
+			}
+			f := about("drawer-thin", fitout.Caution, p.Module)
+			f.With = []string{p.Mark}
+			f.Title = "Drawer of " + words.Lower(p.Of) + " bends"
+			f.Sentence = fmt.Sprintf("Under %s its bottom of %s bends %s over %s; a 200th, %s, is held to be sound. Make it %s thick, or set a "+
+				"batten under it.", l.Say.Mass(load), l.Say.Length(p.Thickness), l.Say.Length(sag), l.Say.Length(p.Width), l.Say.Length(most),
+				l.Say.Length(thick))
+			f.Over(sag, most, "mm")
+			found = append(found, f)
+		}
+	}
+	return found
+}
