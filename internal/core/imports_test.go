@@ -41,7 +41,7 @@ var below = map[string]string{
 
 	"supply": "fitout plan power edit",
 
-	"edit":   "fitout load module plan words limits fit brief power trip wiring",
+	"edit":   "fitout load module plan words limits fit brief power trip wiring build",
 	"offer":  "fitout load module plan quantity words limits fit brief edit",
 	"assess": "fitout plan words edit balance baseline brief fit limits offer power rating ride space trip wiring build",
 

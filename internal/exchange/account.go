@@ -107,15 +107,15 @@ func WriteAccountPDF(a *report.Account) ([]byte, error) {
 	pdf, text := pages(a.Job, a.Job)
 	heading := func(s string) {
 		pdf.Ln(3)
-		pdf.SetFont("Helvetica", "B", 12)
+		pdf.SetFont(sans, "B", 12)
 		pdf.MultiCell(0, 6, text(s), "", "L", false)
-		pdf.SetFont("Helvetica", "", 9)
+		pdf.SetFont(sans, "", 9)
 	}
 	say := func(s string) {
-		pdf.SetFont("Helvetica", "", 9)
+		pdf.SetFont(sans, "", 9)
 		pdf.MultiCell(0, 4.5, text(s), "", "L", false)
 	}
-	pdf.SetFont("Helvetica", "B", 16)
+	pdf.SetFont(sans, "B", 16)
 	pdf.MultiCell(0, 8, text(a.Job), "", "L", false)
 	say(fmt.Sprintf("%s. Variant %s. %s: %s.", a.Customer, a.Variant, a.Case, a.State))
 	say(a.Baseline)
@@ -125,7 +125,7 @@ func WriteAccountPDF(a *report.Account) ([]byte, error) {
 			if i == 0 {
 				style = "B"
 			}
-			pdf.SetFont("Helvetica", style, 7.5)
+			pdf.SetFont(sans, style, 7.5)
 			for k, cell := range row {
 				pdf.CellFormat(widths[k], 4.6, fitted(pdf, text(cell), widths[k]), "B", 0, align[k:k+1], false, 0, "")
 			}
@@ -133,7 +133,7 @@ func WriteAccountPDF(a *report.Account) ([]byte, error) {
 		}
 	}
 	heading("Limits")
-	limits := [][]string{{"Limit", "Source", "Load kg", "Limit kg", "Left kg", "+/- 2 sigma kg", "Over with"}}
+	limits := [][]string{{"Limit", "Source", "Load kg", "Limit kg", "Left kg", "± 2σ kg", "Over with"}}
 	for _, l := range a.Limits {
 		limits = append(limits, []string{l.Title, l.Source, fmt.Sprintf("%.1f", l.Load), fmt.Sprintf("%.1f", l.Limit),
 			fmt.Sprintf("%.1f", l.Left), fmt.Sprintf("%.1f", 2*l.Sigma), fmt.Sprintf("%.1f %%", 100*l.Over)})
@@ -163,8 +163,9 @@ func WriteAccountPDF(a *report.Account) ([]byte, error) {
 
 // fitted cuts a text to the width of its cell.
 func fitted(pdf *fpdf.Fpdf, s string, width float64) string {
-	for len(s) > 1 && pdf.GetStringWidth(s) > width-1.5 {
-		s = s[:len(s)-1]
+	letters := []rune(s)
+	for len(letters) > 1 && pdf.GetStringWidth(string(letters)) > width-1.5 {
+		letters = letters[:len(letters)-1]
 	}
-	return s
+	return string(letters)
 }

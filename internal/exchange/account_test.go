@@ -63,8 +63,8 @@ func TestTheFormulasOfThePDFStandWhole(t *testing.T) {
 	require.NoError(t, err)
 	pdf := fpdf.New("P", "mm", "A4", "")
 	pdf.AddPage()
-	pdf.SetFont("Helvetica", "", 7.5)
-	encode := pdf.UnicodeTranslatorFromDescriptor("")
+	pdf.SetFont(sans, "", 7.5)
+	encode := withFonts(pdf)
 	for _, j := range jobs {
 		for _, state := range []string{"", "worst:rear"} {
 			a, err := report.AccountOf(&j, state)
@@ -72,7 +72,7 @@ func TestTheFormulasOfThePDFStandWhole(t *testing.T) {
 			require.GreaterOrEqual(t, len(a.Formulas), 8)
 			for _, f := range a.Formulas {
 				for k, text := range []string{f.Name, f.Formula, f.Numbers} {
-					whole := encode(latin.Replace(text))
+					whole := encode(text)
 					assert.Equal(t, whole, fitted(pdf, whole, formulaWidths[k]), "%s", text)
 					assert.NotContains(t, whole, "?", "%s has letters that the font lacks", text)
 				}

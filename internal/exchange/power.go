@@ -67,7 +67,7 @@ func drawBoard(pdf *fpdf.Fpdf, d *wiring.BoardDrawing, text func(string) string)
 		}
 		for _, t := range d.Texts {
 			if inside(t.Y) {
-				pdf.SetFont("Helvetica", map[bool]string{true: "B"}[t.Strong], 11*scale*2.83*0.82)
+				pdf.SetFont(sans, map[bool]string{true: "B"}[t.Strong], 11*scale*2.83*0.82)
 				x, y := at(t.X, t.Y)
 				pdf.Text(x, y, text(t.Text))
 			}

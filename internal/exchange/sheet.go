@@ -84,8 +84,7 @@ func WriteSheetPDF(j *fitout.Job, w *SheetWish) ([]byte, error) {
 	}
 	drawings := sketched(p, scene, &wish, letter)
 	pdf := fpdf.NewCustom(&fpdf.InitType{UnitStr: "mm", Size: fpdf.SizeType{Wd: size[0], Ht: size[1]}})
-	encode := pdf.UnicodeTranslatorFromDescriptor("")
-	sheet := &sheet{pdf: pdf, text: func(s string) string { return encode(latin.Replace(s)) }, scale: scale}
+	sheet := &sheet{pdf: pdf, text: withFonts(pdf), scale: scale}
 	pdf.SetTitle(j.Name, true)
 	pdf.SetAutoPageBreak(false, 0)
 	pdf.AddPage()
@@ -175,7 +174,7 @@ func (s *sheet) view(d *drawing, left, top float64) {
 	at := func(f shape.Flat) fpdf.PointType {
 		return fpdf.PointType{X: left + (f.U-d.look.From)/s.scale, Y: top + (d.look.Ground*d.look.Scale-f.V)/s.scale}
 	}
-	s.pdf.SetFont("Helvetica", "B", 8)
+	s.pdf.SetFont(sans, "B", 8)
 	s.pdf.Text(left, top+3, s.text(d.view.Title))
 	things := func(vehicle bool) {
 		for i := range d.view.Groups {
@@ -275,7 +274,7 @@ func (s *sheet) lines(d *drawing, l layer, at func(shape.Flat) fpdf.PointType) {
 func (s *sheet) put(text string, x, y, room float64, align string) {
 	said := s.text(text)
 	points := sheetLetter * 72 / 25.4
-	s.pdf.SetFont("Helvetica", "", points)
+	s.pdf.SetFont(sans, "", points)
 	if wide := s.pdf.GetStringWidth(said); wide > room {
 		s.pdf.SetFontSize(points * room / wide)
 	}
@@ -316,7 +315,7 @@ func (s *sheet) names(d *drawing, at func(shape.Flat) fpdf.PointType) {
 // key writes what the numbers stand for, and by what line one tells who makes a thing.
 func (s *sheet) key(key []draw.Keyed, x, y, high float64) {
 	row := min(3.6, (high-24)/math.Max(1, float64(len(key))))
-	s.pdf.SetFont("Helvetica", "B", 8)
+	s.pdf.SetFont(sans, "B", 8)
 	s.pdf.Text(x, y+3, s.text("Key"))
 	y += 7
 	for _, k := range key {
@@ -376,9 +375,9 @@ func (s *sheet) title(j *fitout.Job, w *SheetWish, size [2]float64) {
 	shares := []float64{0.24, 0.17, 0.1, 0.19, 0.11, 0.09, 0.1}
 	for i, f := range fields {
 		cell := wide * shares[i]
-		s.pdf.SetFont("Helvetica", "", 5.5)
+		s.pdf.SetFont(sans, "", 5.5)
 		s.pdf.Text(x+1.5, top+3.5, s.text(f[0]))
-		s.pdf.SetFont("Helvetica", "B", 9)
+		s.pdf.SetFont(sans, "B", 9)
 		said := s.text(f[1])
 		if w := s.pdf.GetStringWidth(said); w > cell-3 {
 			s.pdf.SetFontSize(9 * (cell - 3) / w)
@@ -389,6 +388,6 @@ func (s *sheet) title(j *fitout.Job, w *SheetWish, size [2]float64) {
 	}
 	s.pdf.Line(sheetEdge, top+14, sheetEdge+wide, top+14)
 	s.pdf.SetXY(sheetEdge+1, top+15.5)
-	s.pdf.SetFont("Helvetica", "", 6.5)
+	s.pdf.SetFont(sans, "", 6.5)
 	s.pdf.MultiCell(wide-2, 3.2, s.text(sheetCautions), "", "L", false)
 }

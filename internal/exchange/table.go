@@ -75,9 +75,9 @@ func writeSheetXLSX(s *report.Sheet) ([]byte, error) {
 // writeSheetPDF writes a sheet as pages: a picture, if there is one, every table, the cautions.
 func writeSheetPDF(s *report.Sheet, picture func(pdf *fpdf.Fpdf, text func(string) string)) ([]byte, error) {
 	pdf, text := pages(s.Job, s.Job+", "+s.Subject)
-	pdf.SetFont("Helvetica", "B", 16)
+	pdf.SetFont(sans, "B", 16)
 	pdf.MultiCell(0, 8, text(s.Job+": "+s.Subject), "", "L", false)
-	pdf.SetFont("Helvetica", "", 9)
+	pdf.SetFont(sans, "", 9)
 	pdf.MultiCell(0, 4.5, text(fmt.Sprintf("%s Variant %s. %s.", s.Customer, s.Variant, s.About)), "", "L", false)
 	for _, c := range s.Cautions {
 		pdf.MultiCell(0, 4.5, text(c), "", "L", false)
@@ -88,12 +88,12 @@ func writeSheetPDF(s *report.Sheet, picture func(pdf *fpdf.Fpdf, text func(strin
 			continue
 		}
 		pdf.Ln(4)
-		pdf.SetFont("Helvetica", "B", 12)
+		pdf.SetFont(sans, "B", 12)
 		pdf.MultiCell(0, 6, text(t.Name), "", "L", false)
-		pdf.SetFont("Helvetica", "B", 7.5)
+		pdf.SetFont(sans, "B", 7.5)
 		widths := columnWidths(pdf, &t, text)
 		for i, row := range append([][]string{t.Head}, t.Rows...) {
-			pdf.SetFont("Helvetica", map[bool]string{true: "B"}[i == 0], 7.5)
+			pdf.SetFont(sans, map[bool]string{true: "B"}[i == 0], 7.5)
 			for k, cell := range row {
 				pdf.CellFormat(widths[k], 4.8, fitted(pdf, text(cell), widths[k]), "B", 0, "L", false, 0, "")
 			}

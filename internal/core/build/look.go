@@ -140,13 +140,9 @@ func roundHours(h float64) float64 {
 	return float64(quarters) / 4
 }
 
-// about begins a finding about a module of the build, or the build itself.
+// about begins a finding about a part of the build, or the build itself.
 func about(rule string, severity fitout.Severity, id string) fitout.Finding {
-	kind := "build"
-	if id != "" {
-		kind = "module"
-	}
-	return fitout.Finding{Rule: rule, Severity: severity, Subject: fitout.Subject{Kind: kind, ID: id}, Source: "practice", Waivable: true}
+	return fitout.Finding{Rule: rule, Severity: severity, Subject: fitout.Subject{Kind: "build", ID: id}, Source: "practice", Waivable: true}
 }
 
 // price puts cents into words, with the brief's currency.
@@ -157,4 +153,12 @@ func (l *Look) price(cents int) string {
 		return text + " " + c
 	}
 	return text
+}
+
+// fine puts a measure into words as finely as a caliper tells it.
+func (l *Look) fine(mm float64) string {
+	if l.Job.Units == fitout.US {
+		return fmt.Sprintf("%.3f in", mm/25.4)
+	}
+	return fmt.Sprintf("%.1f mm", mm)
 }

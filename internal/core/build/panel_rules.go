@@ -28,7 +28,7 @@ func panelTooLarge(l *Look) []fitout.Finding {
 			length, width := g.largest()
 			f.Sentence = fmt.Sprintf("It is %s × %s; the largest sheet of %s %s has %s × %s inside its trimmed edges. Make it of two, or "+
 				"put a larger sheet on the list.", l.Say.Length(p.CutLength), l.Say.Length(p.CutWidth), materialName[p.Material],
-				l.Say.Length(p.Thickness), l.Say.Length(length), l.Say.Length(width))
+				l.fine(p.Thickness), l.Say.Length(length), l.Say.Length(width))
 			f.Over(p.CutLength, length, "mm")
 			free := cut.Piece{Length: c.Length, Width: c.Width, Turn: true}
 			if !c.Turn && g.lies(&free) {
@@ -98,7 +98,7 @@ func sheetMissing(l *Look) []fitout.Finding {
 		}
 		f := about("sheet-missing", fitout.Note, "")
 		f.With = []string{string(g.Material), fmt.Sprint(g.Thickness)}
-		f.Title = fmt.Sprintf("No sheet of %s %s on the list", materialName[g.Material], l.Say.Length(g.Thickness))
+		f.Title = fmt.Sprintf("No sheet of %s %s on the list", materialName[g.Material], l.fine(g.Thickness))
 		f.Sentence = fmt.Sprintf("A sheet of %s × %s without a price is assumed for %d pieces. Add the one that is bought.",
 			l.Say.Length(usualSheet.Length), l.Say.Length(usualSheet.Width), len(g.Pieces))
 		f.Margin = -1
@@ -122,7 +122,7 @@ func stockShort(l *Look) []fitout.Finding {
 		}
 		f := about("stock-short", fitout.Stop, "")
 		f.With = []string{string(g.Material), fmt.Sprint(g.Thickness)}
-		f.Title = fmt.Sprintf("Not enough %s %s", materialName[g.Material], l.Say.Length(g.Thickness))
+		f.Title = fmt.Sprintf("Not enough %s %s", materialName[g.Material], l.fine(g.Thickness))
 		f.Sentence = fmt.Sprintf("The pieces have %.2f m², the stock %.2f m², and no sheet of it is marked as one that can be bought.", g.Area, have)
 		f.Under(have, g.Area, "m²")
 		found = append(found, f)
@@ -138,7 +138,6 @@ func (l *Look) holes(see func(m *Made, p *Panel, h *fitout.Hole) *fitout.Finding
 		for i := range p.Holes {
 			m := l.made(p.Module)
 			if f := see(m, p, &p.Holes[i]); f != nil {
-				f.Subject = fitout.Subject{Kind: "module", ID: p.Module}
 				f.With = []string{p.Mark, p.Holes[i].ID}
 				found = append(found, *f)
 			}
@@ -332,7 +331,7 @@ func drawerWide(l *Look) []fitout.Finding {
 			f.With = []string{s.ID}
 			f.Title = "Drawer of " + words.Lower(m.Name) + " is wider than its room"
 			f.Sentence = fmt.Sprintf("%s measures %s, not %s: between the sides %s are lost. Enter %s as the panels' thickness, and cut after that.",
-				s.Name, l.Say.Length(s.Measured), l.Say.Length(s.Thickness), l.Say.Length(over), l.Say.Length(s.Measured))
+				s.Name, l.fine(s.Measured), l.fine(s.Thickness), l.fine(over), l.fine(s.Measured))
 			f.Over(s.Measured, s.Thickness, "mm")
 			found = append(found, f)
 			break
@@ -377,8 +376,8 @@ func drawerThin(l *Look) []fitout.Finding {
 			f.With = []string{p.Mark}
 			f.Title = "Drawer of " + words.Lower(p.Of) + " bends"
 			f.Sentence = fmt.Sprintf("Under %s its bottom of %s bends %s over %s; a 200th, %s, is held to be sound. Make it %s thick, or set a "+
-				"batten under it.", l.Say.Mass(load), l.Say.Length(p.Thickness), l.Say.Length(sag), l.Say.Length(p.Width), l.Say.Length(most),
-				l.Say.Length(thick))
+				"batten under it.", l.Say.Mass(load), l.fine(p.Thickness), l.fine(sag), l.Say.Length(p.Width), l.fine(most),
+				l.fine(thick))
 			f.Over(sag, most, "mm")
 			found = append(found, f)
 		}

@@ -149,9 +149,6 @@ func decisionOpen(l *Look) []fitout.Finding {
 				f.Over(float64(days), 0, "days")
 			}
 		}
-		if d.Before != "" && l.made(d.Before) == nil {
-			f.Subject = fitout.Subject{Kind: "build"}
-		}
 		found = append(found, f)
 	}
 	return found

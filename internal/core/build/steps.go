@@ -3,11 +3,13 @@ package build
 import (
 	"fmt"
 	"math"
+	"slices"
 	"strings"
 	"time"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/order"
+	"zaino/internal/core/plan"
 	"zaino/internal/core/words"
 )
 
@@ -294,10 +296,12 @@ func (g *gather) made(m *Made) {
 				takes = "structural adhesive; no screws into the foam"
 			}
 		}
-		g.add(work, id, "Put "+name+" together", each(work)*float64(m.Joints), func(s *Step) {
-			with(tools, true, takes)(s)
-			s.Wait, s.Why = wait, why
-		})
+		if m.Joints > 0 {
+			g.add(work, id, "Put "+name+" together", each(work)*float64(m.Joints), func(s *Step) {
+				with(tools, true, takes)(s)
+				s.Wait, s.Why = wait, why
+			})
+		}
 	}
 	g.add("dry", id, "Try "+name+" dry", each("fit"), func(s *Step) {
 		s.Kg, s.People = m.Kg, max(1, int(math.Ceil(m.Kg/g.l.Job.Practice.OneLifts-1e-9)))
@@ -608,4 +612,20 @@ func (l *Look) learned() []Learned {
 		all = append(all, o)
 	}
 	return all
+}
+
+// PaceLearned is the workshop's pace with what was noted taken over.
+func PaceLearned(p *plan.Plan) []fitout.Pace {
+	pace := slices.Clone(p.Job.Build.Pace)
+	for _, o := range LookAt(p).learned() {
+		if o.Steps == 0 {
+			continue
+		}
+		at := slices.IndexFunc(pace, func(own fitout.Pace) bool { return own.Work == o.Work })
+		if at < 0 {
+			pace, at = append(pace, fitout.Pace{Work: o.Work}), len(pace)
+		}
+		pace[at].Minutes = o.Needed
+	}
+	return pace
 }

@@ -45,6 +45,7 @@ type search struct {
 	never   []int
 	bound   int
 	inOne   float64 // area with kerf in sheets of the main size
+	sheet   float64 // area of such a sheet with a kerf, mm²
 	scratch []int
 }
 
@@ -90,7 +91,8 @@ func (s *search) ready() {
 		s.inOne += (own[k].Length + s.kerf) * (own[k].Width + s.kerf)
 	}
 	l, w := s.stock[size].Length, s.stock[size].Width
-	s.inOne /= (l + s.kerf) * (w + s.kerf)
+	s.sheet = (l + s.kerf) * (w + s.kerf)
+	s.inOne /= s.sheet
 	s.bound = Bound(own, l, w, s.kerf)
 }
 
@@ -353,7 +355,16 @@ func (s *search) nesting(p packing) Nesting {
 		return cmp.Or(cmp.Compare(b.Used(), a.Used()), cmp.Compare(len(b.Pieces), len(a.Pieces)))
 	})
 	if n := len(out.Layouts); n > 0 && s.inOne > 0 {
-		out.Gap = (float64(n-1)+out.Layouts[n-1].Used())/s.inOne - 1
+		filled := 0.0 // in sheets of the size that the pieces are counted in
+		for k := range out.Layouts {
+			l := &out.Layouts[k]
+			share := (l.Length + s.kerf) * (l.Width + s.kerf) / s.sheet
+			if k == n-1 {
+				share *= l.Used()
+			}
+			filled += share
+		}
+		out.Gap = filled/s.inOne - 1
 		out.Proven = n <= s.bound && len(out.Left) == 0
 	}
 	return out

@@ -1,6 +1,12 @@
 package edit
 
-import "zaino/internal/core/fitout"
+import (
+	"slices"
+
+	"zaino/internal/core/build"
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/plan"
+)
 
 // Edits of how a module is built and held.
 var (
@@ -9,14 +15,15 @@ var (
 	lining     = module(func(m *fitout.Module, value float64) { m.Lining = value })
 	latch      = module(func(m *fitout.Module, _ float64) { m.Latch = fitout.RatedLatch })
 	strutForce = module(func(m *fitout.Module, value float64) { m.Struts, m.Force = max(2, m.Struts), value })
-	foamCore   = item(func(_ *fitout.Job, i *fitout.Item, e *fitout.FixEdit) bool {
-		if i.Module == nil {
-			return false
-		}
-		m := *i.Module
-		m.Wall, m.Panel = fitout.FoamCore, e.Value
-		i.Module, i.Source = &m, fitout.ByMaterial
-		return true
+	// panelThick and wall rebuild a part that is made here: its mass then follows from its panels.
+	panelThick = item(func(_ *fitout.Job, i *fitout.Item, e *fitout.FixEdit) bool {
+		return rebuilt(i, func(m *fitout.Module) { m.Panel = e.Value })
+	})
+	wall = item(func(_ *fitout.Job, i *fitout.Item, e *fitout.FixEdit) bool {
+		return rebuilt(i, func(m *fitout.Module) { m.Wall, m.Panel = fitout.Material(e.With), e.Value })
+	})
+	foamCore = item(func(_ *fitout.Job, i *fitout.Item, e *fitout.FixEdit) bool {
+		return rebuilt(i, func(m *fitout.Module) { m.Wall, m.Panel = fitout.FoamCore, e.Value })
 	})
 )
 
@@ -31,3 +38,27 @@ func module(change func(m *fitout.Module, value float64)) Kind {
 		return true
 	})
 }
+
+// rebuilt changes how a part is built, and lets its mass follow.
+func rebuilt(i *fitout.Item, change func(m *fitout.Module)) bool {
+	if i.Module == nil || i.Module.Wall == fitout.NoMaterial {
+		return false
+	}
+	m := *i.Module
+	change(&m)
+	i.Module, i.Source = &m, fitout.ByMaterial
+	return true
+}
+
+// buildIn builds all that is made here of another material, in panels of a thickness.
+var buildIn = Kind{Apply: func(j *fitout.Job, _ []fitout.Component, e *fitout.FixEdit) (fitout.Job, bool) {
+	changed := build.OtherwiseBuilt(j, fitout.Material(e.With), e.Value)
+	return changed, fitout.Validate(&changed) == nil
+}}
+
+// paceLearned takes over what the workshop really needed for each operation, by the steps that were noted.
+var paceLearned = Kind{Apply: func(j *fitout.Job, _ []fitout.Component, _ *fitout.FixEdit) (fitout.Job, bool) {
+	changed := *j
+	changed.Build.Pace = build.PaceLearned(plan.Of(j))
+	return changed, len(changed.Build.Pace) > len(j.Build.Pace) || !slices.Equal(changed.Build.Pace, j.Build.Pace)
+}}
