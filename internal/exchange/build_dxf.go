@@ -56,7 +56,7 @@ func WriteBuildDXF(j *fitout.Job) ([]byte, error) {
 }
 
 // sheetDXF is one sheet with its pieces.
-func sheetDXF(v *build.View, s *build.SheetCut) []byte {
+func sheetDXF(v *build.BuildView, s *build.SheetCut) []byte {
 	d := newDXF()
 	d.closed(layerMark, []spot{{0, 0}, {s.Length, 0}, {s.Length, s.Width}, {0, s.Width}})
 	for _, q := range s.Pieces {
@@ -66,7 +66,7 @@ func sheetDXF(v *build.View, s *build.SheetCut) []byte {
 }
 
 // turnedByGrain tells whether a panel lies across by its grain already, before the sheet turned it.
-func turnedByGrain(p *build.Panel, q *build.PieceCut) bool {
+func turnedByGrain(p *build.CutPanel, q *build.PieceCut) bool {
 	across := p.CutLength - q.Length
 	return q.Turned == (across > -0.05 && across < 0.05)
 }
@@ -123,7 +123,7 @@ func (d *dxf) closed(layer string, line []spot) {
 }
 
 // panel adds a panel at a place, turned by 90° if it lies so, with its holes and its mark.
-func (d *dxf) panel(p *build.Panel, x, y float64, turned bool) {
+func (d *dxf) panel(p *build.CutPanel, x, y float64, turned bool) {
 	o := panelOutline(p)
 	to := func(q spot) spot {
 		if turned {

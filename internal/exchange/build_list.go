@@ -19,19 +19,19 @@ import (
 )
 
 // built is the whole build of a job as it goes out, its sheets laid out as well as it gets.
-func built(j *fitout.Job) (*plan.Plan, build.View) {
+func built(j *fitout.Job) (*plan.Plan, build.BuildView) {
 	p := plan.Of(j)
 	return p, build.ViewOf(context.Background(), p, cut.Thorough, nil)
 }
 
 // cutRow is one line of the cut list: panels that are the same.
 type cutRow struct {
-	p     *build.Panel
+	p     *build.CutPanel
 	marks []string
 }
 
 // cutRows gathers panels of a module that are the same, in the order of the list.
-func cutRows(v *build.View) []cutRow {
+func cutRows(v *build.BuildView) []cutRow {
 	var rows []cutRow
 	at := map[string]int{}
 	for i := range v.Panels {
@@ -51,7 +51,7 @@ func cutRows(v *build.View) []cutRow {
 }
 
 // banding is which edges of a panel are banded, in words.
-func banding(p *build.Panel) string {
+func banding(p *build.CutPanel) string {
 	var all []string
 	if p.BandLong > 0 {
 		all = append(all, fmt.Sprintf("%d long", p.BandLong))
@@ -65,7 +65,7 @@ func banding(p *build.Panel) string {
 var grainWords = map[fitout.Grain]string{fitout.GrainAlong: "along", fitout.GrainAcross: "across"}
 
 // cutTables are the cut list and the bar list as tables of figures in mm.
-func cutTables(v *build.View) []report.Table {
+func cutTables(v *build.BuildView) []report.Table {
 	list := report.Table{Name: "Cut list", Head: []string{"marks", "count", "part", "panel", "length mm", "width mm", "thick mm", "material",
 		"grain", "banded", "holes", "note"}}
 	for _, r := range cutRows(v) {
@@ -239,7 +239,7 @@ type Buy struct {
 }
 
 // buys is the purchase list: sheets, bars, hardware, whole parts.
-func buys(p *plan.Plan, v *build.View) []Buy {
+func buys(p *plan.Plan, v *build.BuildView) []Buy {
 	b := &p.Job.Build
 	var all []Buy
 	for _, g := range v.Groups {
@@ -262,7 +262,7 @@ func buys(p *plan.Plan, v *build.View) []Buy {
 	return all
 }
 
-func buyRows(p *plan.Plan, v *build.View) [][]any {
+func buyRows(p *plan.Plan, v *build.BuildView) [][]any {
 	rows := [][]any{{"What", "Needed", "Unit", "In stock", "Buy", "Of", "Supplier", "Number", "Days"}}
 	for _, b := range buys(p, v) {
 		rows = append(rows, []any{b.Name, b.Needed, b.Unit, b.Have, b.Buy, b.Of, b.Supply.From, b.Supply.Number, b.Supply.Days})
@@ -271,10 +271,10 @@ func buyRows(p *plan.Plan, v *build.View) [][]any {
 }
 
 // costRows are the lines of the quote with formulas that add them up.
-func costRows(v *build.View, m *fitout.Money) [][]any {
+func costRows(v *build.BuildView, m *fitout.Money) [][]any {
 	rows := [][]any{{"What", "Count", "Unit", "Each", "Sum"}}
 	money := func(cents int) float64 { return float64(cents) / 100 }
-	part := func(name string, lines []cost.Line) string {
+	part := func(name string, lines []cost.CostLine) string {
 		from := len(rows) + 1
 		for _, l := range lines {
 			rows = append(rows, []any{l.What, l.Count, l.Unit, money(l.Each), money(l.Sum)})
@@ -321,7 +321,7 @@ func WriteCutPDF(j *fitout.Job) ([]byte, error) {
 }
 
 // sheetPage draws one sheet with its pieces and the order of its cuts on a page of its own.
-func sheetPage(pdf *fpdf.Fpdf, text func(string) string, v *build.View, s *build.SheetCut, n int) {
+func sheetPage(pdf *fpdf.Fpdf, text func(string) string, v *build.BuildView, s *build.SheetCut, n int) {
 	pdf.AddPage()
 	pdf.SetFont(sans, "B", 12)
 	pdf.MultiCell(0, 6, text(fmt.Sprintf("Sheet %d: %s, %.0f × %.0f", n, s.Name, s.Length, s.Width)), "", "L", false)

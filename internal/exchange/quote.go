@@ -293,7 +293,7 @@ func nutWords(r *build.Rod) string {
 
 // exploded draws the panels of a part apart from each other, seen from above at its corner, and returns where the
 // picture ends on the page.
-func exploded(pdf *fpdf.Fpdf, text func(string) string, v *build.View, m *build.Made) float64 {
+func exploded(pdf *fpdf.Fpdf, text func(string) string, v *build.BuildView, m *build.Made) float64 {
 	type face struct {
 		depth float64
 		line  []fpdf.PointType

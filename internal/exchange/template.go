@@ -159,7 +159,7 @@ func outlineOf(j *fitout.Job, of string) (outline, bool) {
 }
 
 // panelOutline is a panel as it is cut, with its holes.
-func panelOutline(p *build.Panel) outline {
+func panelOutline(p *build.CutPanel) outline {
 	o := outline{Name: p.Mark + " " + p.Of + ", " + p.Name, Lines: [][]spot{{{0, 0}, {p.CutLength, 0}, {p.CutLength, p.CutWidth}, {0, p.CutWidth}}}}
 	for _, h := range p.Holes {
 		o.Marked = append(o.Marked, spot{h.U, h.V})

@@ -7,6 +7,13 @@ import { BriefPage } from './brief/BriefPage';
 import { GearSheet } from './brief/GearSheet';
 import { PeopleSheet } from './brief/PeopleSheet';
 import { WaysSheet } from './brief/WaysSheet';
+import { BenchPage } from './build/BenchPage';
+import { BuildPage } from './build/BuildPage';
+import { BuySheet } from './build/BuySheet';
+import { CostSheet } from './build/CostSheet';
+import { CutSheet } from './build/CutSheet';
+import { OrderSheet } from './build/OrderSheet';
+import { PapersSheet } from './build/PapersSheet';
 import { ErrorBoundary } from './components/ErrorBoundary';
 import { Trouble } from './components/Trouble';
 import { useKept } from './document/useKept';
@@ -95,6 +102,14 @@ function Gate() {
           <Route path="vessels" element={<VesselsSheet />} />
           <Route path="air" element={<AirSheet />} />
         </Route>
+        <Route path="build" element={<BuildPage />}>
+          <Route index element={<CutSheet />} />
+          <Route path="buy" element={<BuySheet />} />
+          <Route path="cost" element={<CostSheet />} />
+          <Route path="order" element={<OrderSheet />} />
+          <Route path="papers" element={<PapersSheet />} />
+        </Route>
+        <Route path="build/bench" element={<BenchPage />} />
         <Route path="load" element={<LoadPage />} />
         <Route path="load/cases" element={<CasesPage />} />
         <Route path="load/account" element={<AccountPage />} />

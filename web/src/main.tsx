@@ -22,6 +22,7 @@ import './styles/variants.css';
 import './styles/cases.css';
 import './styles/power.css';
 import './styles/range.css';
+import './styles/build.css';
 import './styles/phone.css';
 import './styles/print.css';
 

@@ -50,7 +50,7 @@ type Assessment struct {
 	Power    power.PowerFigures   `json:"power" doc:"what came of the days, by the battery"`
 	Wiring   wiring.WiringFigures `json:"wiring" doc:"every cable and fuse"`
 	Trip     trip.TripFigures     `json:"trip" doc:"what comes of the way"`
-	Build    build.Figures        `json:"build" doc:"what it takes to make it"`
+	Build    build.BuildFigures        `json:"build" doc:"what it takes to make it"`
 	Findings []fitout.Finding     `json:"findings" doc:"worst first, what the specialist lets stand last"`
 	Fallen   []Fallen             `json:"fallen" doc:"what was let stand and does not hold any more"`
 }
@@ -85,7 +85,7 @@ func engines() []engine {
 		into(power.Engine(), func(a *Assessment) *power.PowerFigures { return &a.Power }),
 		into(wiring.Engine(), func(a *Assessment) *wiring.WiringFigures { return &a.Wiring }),
 		into(trip.Engine(), func(a *Assessment) *trip.TripFigures { return &a.Trip }),
-		into(build.Engine(), func(a *Assessment) *build.Figures { return &a.Build }),
+		into(build.Engine(), func(a *Assessment) *build.BuildFigures { return &a.Build }),
 	}
 }
 

@@ -6,9 +6,9 @@ import (
 	"zaino/internal/core/plan"
 )
 
-// Figures are what is said of the build with every assessment; its sheets are laid out when they are asked for.
+// BuildFigures are what is said of the build with every assessment; its sheets are laid out when they are asked for.
 // They are estimates.
-type Figures struct {
+type BuildFigures struct {
 	Panels int     `json:"panels"`
 	Area   float64 `json:"area" doc:"of the panels cut here, m²"`
 	Sheets int     `json:"sheets" doc:"at least"`
@@ -19,7 +19,7 @@ type Figures struct {
 }
 
 // Engine gathers what a build takes, and finds what of it cannot be made.
-func Engine() plan.Engine[Figures] {
+func Engine() plan.Engine[BuildFigures] {
 	all := []func(*Look) []fitout.Finding{
 		panelTooLarge, sheetUseless, sheetMissing, stockShort, holeNearEdge, holeInJoint, holeNowhere, deviceDeep, runnerNone, drawerWide,
 		drawerThin, screwFoam, nutsFirst, nutBehind, hingeNoBlock, metalsTouch, stainlessSalt, bodyUnsealed, scribedBlind, licensed,
@@ -29,11 +29,11 @@ func Engine() plan.Engine[Figures] {
 	for i, rule := range all {
 		rules[i] = func(p *plan.Plan) []fitout.Finding { return rule(LookAt(p)) }
 	}
-	return plan.Engine[Figures]{Figures: func(p *plan.Plan) Figures { return figuresOf(LookAt(p)) }, Rules: rules}
+	return plan.Engine[BuildFigures]{Figures: func(p *plan.Plan) BuildFigures { return figuresOf(LookAt(p)) }, Rules: rules}
 }
 
-func figuresOf(l *Look) Figures {
-	f := Figures{Panels: len(l.List.Panels)}
+func figuresOf(l *Look) BuildFigures {
+	f := BuildFigures{Panels: len(l.List.Panels)}
 	for k := range l.Groups {
 		f.Area += l.Groups[k].Area
 	}

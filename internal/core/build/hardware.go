@@ -10,8 +10,8 @@ import (
 	"zaino/internal/core/module"
 )
 
-// Need is hardware that the build takes.
-type Need struct {
+// HardwareNeed is hardware that the build takes.
+type HardwareNeed struct {
 	What    fitout.What `json:"what"`
 	Name    string      `json:"name"`
 	Length  float64     `json:"length" doc:"of a runner, mm; 0 for the others"`
@@ -90,8 +90,8 @@ func hinges(m *Made, shop *fitout.Shop) int {
 }
 
 // hardwareOf is all hardware of a list, by rules that the workshop's figures feed, priced by its goods.
-func hardwareOf(l *List, b *fitout.Build) []Need {
-	var needs []Need
+func hardwareOf(l *List, b *fitout.Build) []HardwareNeed {
+	var needs []HardwareNeed
 	add := func(what fitout.What, length, count float64, of string) {
 		if count <= 0 {
 			return
@@ -105,7 +105,7 @@ func hardwareOf(l *List, b *fitout.Build) []Need {
 				return
 			}
 		}
-		needs = append(needs, Need{What: what, Length: length, Count: count, Modules: []string{of}})
+		needs = append(needs, HardwareNeed{What: what, Length: length, Count: count, Modules: []string{of}})
 	}
 	for k := range l.Made {
 		m := &l.Made[k]
@@ -144,13 +144,15 @@ func hardwareOf(l *List, b *fitout.Build) []Need {
 	}
 	for k := range b.Goods {
 		if g := &b.Goods[k]; g.What == fitout.OtherGoods || g.What == fitout.Sealant {
-			needs = append(needs, Need{What: g.What, Name: g.Name, Count: max(1, g.Pack), Modules: []string{}, Goods: g.ID})
+			needs = append(needs, HardwareNeed{What: g.What, Name: g.Name, Count: max(1, g.Pack), Modules: []string{}, Goods: g.ID})
 		}
 	}
 	for k := range needs {
 		priced(&needs[k], b)
 	}
-	slices.SortStableFunc(needs, func(x, y Need) int { return cmp.Or(place(x.What)-place(y.What), cmp.Compare(x.Length, y.Length)) })
+	slices.SortStableFunc(needs, func(x, y HardwareNeed) int {
+		return cmp.Or(place(x.What)-place(y.What), cmp.Compare(x.Length, y.Length))
+	})
 	return needs
 }
 
@@ -195,7 +197,7 @@ func joints(m *Made, shop *fitout.Shop, add func(what fitout.What, length, count
 }
 
 // priced names a need, and finds what it is bought as: of its length first, then of any.
-func priced(n *Need, b *fitout.Build) {
+func priced(n *HardwareNeed, b *fitout.Build) {
 	n.Unit = goodsNames[min(place(n.What), len(goodsNames)-1)].unit
 	if n.Name == "" {
 		n.Name = goodsNames[min(place(n.What), len(goodsNames)-1)].name

@@ -11,8 +11,8 @@ import (
 	"zaino/internal/core/plan"
 )
 
-// Panel is one board of the cut list.
-type Panel struct {
+// CutPanel is one board of the cut list.
+type CutPanel struct {
 	Mark      string          `json:"mark" doc:"its number: of the module, and in it"`
 	Module    string          `json:"module" doc:"id"`
 	Of        string          `json:"of" doc:"name of the module"`
@@ -75,7 +75,7 @@ type Made struct {
 // List is all that is built.
 type List struct {
 	Made   []Made
-	Panels []Panel
+	Panels []CutPanel
 	Rods   []Rod
 }
 
@@ -134,7 +134,7 @@ func listOf(p *plan.Plan) *List {
 func (l *List) cut(m *Made) {
 	for k := range m.anatomy.Panels {
 		p := &m.anatomy.Panels[k]
-		own := Panel{Mark: mark(m.Number, "-", k+1), Module: m.ID, Of: m.Name, Name: p.Name, Cell: p.Cell,
+		own := CutPanel{Mark: mark(m.Number, "-", k+1), Module: m.ID, Of: m.Name, Name: p.Name, Cell: p.Cell,
 			Material: m.item.Module.Wall, Thickness: p.Thickness, Length: p.Length, Width: p.Width, Grain: m.item.Module.Grain,
 			Scribed: m.item.Module.Scribed && p.Name == "back", Here: m.How == fitout.MadeHere, Kg: p.Kg, Box: p.Box,
 			Holes: []fitout.Hole{}, Thin: thin(p.Box)}

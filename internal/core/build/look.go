@@ -14,8 +14,8 @@ import (
 type Look struct {
 	*plan.Plan
 	List     *List
-	Hardware []Need
-	Groups   []Group
+	Hardware []HardwareNeed
+	Groups   []CutGroup
 	Bars     []BarGroup
 
 	raw  *Work
@@ -76,24 +76,24 @@ func (l *Look) leastSheets() (count, cents int) {
 }
 
 // lines are what the build costs, line by line. Before the sheets are laid out they are counted by their bound.
-func (l *Look) lines() cost.Lines {
+func (l *Look) lines() cost.CostLines {
 	m := &l.Job.Build.Money
-	out := cost.Lines{Material: []cost.Line{}, Hardware: []cost.Line{}, Bought: []cost.Line{}, Work: []cost.Line{}}
+	out := cost.CostLines{Material: []cost.CostLine{}, Hardware: []cost.CostLine{}, Bought: []cost.CostLine{}, Work: []cost.CostLine{}}
 	for k := range l.Groups {
 		g := &l.Groups[k]
 		for _, kind := range g.Kinds {
-			out.Material = append(out.Material, cost.Line{What: kind.Name, Count: float64(kind.Used), Unit: "sheets", Each: kind.Each, Sum: kind.Sum})
+			out.Material = append(out.Material, cost.CostLine{What: kind.Name, Count: float64(kind.Used), Unit: "sheets", Each: kind.Each, Sum: kind.Sum})
 		}
 	}
 	if len(l.Groups) > 0 && len(l.Groups[0].Sheets) == 0 {
 		n, cents := l.leastSheets()
-		out.Material = append(out.Material, cost.Line{What: "Sheets, at least", Count: float64(n), Unit: "sheets", Sum: cents})
+		out.Material = append(out.Material, cost.CostLine{What: "Sheets, at least", Count: float64(n), Unit: "sheets", Sum: cents})
 	}
 	for _, b := range l.Bars {
-		out.Material = append(out.Material, cost.Line{What: b.Name, Count: float64(len(b.Bars)), Unit: "bars", Each: b.Each, Sum: b.Sum})
+		out.Material = append(out.Material, cost.CostLine{What: b.Name, Count: float64(len(b.Bars)), Unit: "bars", Each: b.Each, Sum: b.Sum})
 	}
 	for _, n := range l.Hardware {
-		out.Hardware = append(out.Hardware, cost.Line{What: n.Name, Count: n.Count, Unit: n.Unit, Each: n.Each, Sum: n.Sum})
+		out.Hardware = append(out.Hardware, cost.CostLine{What: n.Name, Count: n.Count, Unit: n.Unit, Each: n.Each, Sum: n.Sum})
 	}
 	for k := range l.List.Made {
 		made := &l.List.Made[k]

@@ -48,13 +48,13 @@ func panelTooLarge(l *Look) []fitout.Finding {
 var materialName = map[fitout.Material]string{fitout.Plywood: "plywood", fitout.Aluminium: "aluminium",
 	fitout.Extrusion: "panel for profile", fitout.FoamCore: "foam core"}
 
-func (g *Group) lies(p *cut.Piece) bool {
+func (g *CutGroup) lies(p *cut.Piece) bool {
 	return slices.ContainsFunc(g.stock, func(s cut.Stock) bool {
 		return s.Count != 0 && (p.Length <= s.Length+0.01 && p.Width <= s.Width+0.01 || p.Turn && p.Width <= s.Length+0.01 && p.Length <= s.Width+0.01)
 	})
 }
 
-func (g *Group) largest() (length, width float64) {
+func (g *CutGroup) largest() (length, width float64) {
 	for _, s := range g.stock {
 		if s.Count != 0 && s.Length*s.Width > length*width {
 			length, width = s.Length, s.Width
@@ -64,7 +64,7 @@ func (g *Group) largest() (length, width float64) {
 }
 
 // useless tells whether no sheet of a group has anything inside its trimmed edges.
-func (g *Group) useless() bool {
+func (g *CutGroup) useless() bool {
 	return !slices.ContainsFunc(g.stock, func(s cut.Stock) bool { return s.Length > 0 && s.Width > 0 })
 }
 
@@ -131,7 +131,7 @@ func stockShort(l *Look) []fitout.Finding {
 }
 
 // holes looks at each hole of each panel that is built.
-func (l *Look) holes(see func(m *Made, p *Panel, h *fitout.Hole) *fitout.Finding) []fitout.Finding {
+func (l *Look) holes(see func(m *Made, p *CutPanel, h *fitout.Hole) *fitout.Finding) []fitout.Finding {
 	var found []fitout.Finding
 	for k := range l.List.Panels {
 		p := &l.List.Panels[k]
@@ -165,7 +165,7 @@ func sizeOf(h *fitout.Hole) (u, v float64) {
 
 // holeNearEdge cautions of a hole nearer than two thicknesses to an edge, and stops one that is over it.
 func holeNearEdge(l *Look) []fitout.Finding {
-	return l.holes(func(_ *Made, p *Panel, h *fitout.Hole) *fitout.Finding {
+	return l.holes(func(_ *Made, p *CutPanel, h *fitout.Hole) *fitout.Finding {
 		u, v := sizeOf(h)
 		least := min(h.U-u/2, h.V-v/2, p.Length-h.U-u/2, p.Width-h.V-v/2)
 		if least >= 2*p.Thickness-0.01 {
@@ -185,7 +185,7 @@ func holeNearEdge(l *Look) []fitout.Finding {
 }
 
 // axes are the directions of a panel's length and width: 0 x, 1 y, 2 z.
-func axes(p *Panel) (u, v int) {
+func axes(p *CutPanel) (u, v int) {
 	s := p.Box.Size()
 	sides := [3]float64{s.Length, s.Width, s.Height}
 	left := []int{}
@@ -204,7 +204,7 @@ func part(p fitout.Point, axis int) float64 { return [3]float64{p.X, p.Y, p.Z}[a
 
 // holeInJoint cautions of a hole where another panel stands against this one.
 func holeInJoint(l *Look) []fitout.Finding {
-	return l.holes(func(m *Made, p *Panel, h *fitout.Hole) *fitout.Finding {
+	return l.holes(func(m *Made, p *CutPanel, h *fitout.Hole) *fitout.Finding {
 		along, over := axes(p)
 		u, v := sizeOf(h)
 		at := slices.IndexFunc(m.Panels, func(k int) bool { return l.List.Panels[k].Mark == p.Mark })
@@ -265,7 +265,7 @@ func orNothing(name string) string {
 
 // deviceDeep cautions of a device that reaches further behind its panel than there is room.
 func deviceDeep(l *Look) []fitout.Finding {
-	return l.holes(func(m *Made, p *Panel, h *fitout.Hole) *fitout.Finding {
+	return l.holes(func(m *Made, p *CutPanel, h *fitout.Hole) *fitout.Finding {
 		if h.Depth == 0 {
 			return nil
 		}

@@ -74,7 +74,7 @@ func priceMissing(l *Look) []fitout.Finding {
 		return nil // nobody has begun with money
 	}
 	lines, missing := l.lines(), []string{}
-	for _, all := range [][]cost.Line{lines.Material, lines.Hardware, lines.Bought, lines.Work} {
+	for _, all := range [][]cost.CostLine{lines.Material, lines.Hardware, lines.Bought, lines.Work} {
 		for _, line := range all {
 			if line.Each == 0 && line.Sum == 0 && line.Count > 0 {
 				missing = append(missing, words.Lower(line.What))
@@ -99,7 +99,7 @@ func priceMissing(l *Look) []fitout.Finding {
 // deliveredLate cautions of what comes later than it could be fitted.
 func deliveredLate(l *Look) []fitout.Finding {
 	var found []fitout.Finding
-	if !slices.ContainsFunc(l.gathered().steps, func(s Step) bool { return s.Work == "order" && s.Wait > 0 }) {
+	if !slices.ContainsFunc(l.gathered().steps, func(s BuildStep) bool { return s.Work == "order" && s.Wait > 0 }) {
 		return nil
 	}
 	w := l.Work()

@@ -11,8 +11,8 @@ import (
 	"zaino/internal/core/fitout"
 )
 
-// Group is all pieces of one material and thickness, and the sheets that they are cut from.
-type Group struct {
+// CutGroup is all pieces of one material and thickness, and the sheets that they are cut from.
+type CutGroup struct {
 	Material  fitout.Material `json:"material" enum:"plywood,aluminium,extrusion,foam-core"`
 	Thickness float64         `json:"thickness" doc:"mm"`
 	Pieces    []int           `json:"pieces" doc:"of the cut list"`
@@ -105,8 +105,8 @@ const usualBar = 6000.0
 const smallestRest = 120.0
 
 // groupsOf puts the panels that are cut here into groups, with the sheets for each.
-func groupsOf(l *List, b *fitout.Build) []Group {
-	var groups []Group
+func groupsOf(l *List, b *fitout.Build) []CutGroup {
+	var groups []CutGroup
 	for i := range l.Panels {
 		p := &l.Panels[i]
 		if !p.Here {
@@ -119,13 +119,13 @@ func groupsOf(l *List, b *fitout.Build) []Group {
 			}
 		}
 		if at < 0 {
-			groups = append(groups, Group{Material: p.Material, Thickness: p.Thickness})
+			groups = append(groups, CutGroup{Material: p.Material, Thickness: p.Thickness})
 			at = len(groups) - 1
 		}
 		groups[at].Pieces = append(groups[at].Pieces, i)
 		groups[at].Area += p.Length * p.Width / 1e6
 	}
-	slices.SortStableFunc(groups, func(a, b Group) int {
+	slices.SortStableFunc(groups, func(a, b CutGroup) int {
 		return cmp.Or(cmp.Compare(a.Material, b.Material), cmp.Compare(b.Thickness, a.Thickness))
 	})
 	for k := range groups {
@@ -136,7 +136,7 @@ func groupsOf(l *List, b *fitout.Build) []Group {
 
 // sheets finds what a group can be cut from. Where several kinds can be bought, the one that costs least for its
 // area is taken.
-func (g *Group) sheets(l *List, b *fitout.Build) {
+func (g *CutGroup) sheets(l *List, b *fitout.Build) {
 	best, worth := -1, math.Inf(1)
 	for k := range b.Sheets {
 		s := &b.Sheets[k]
@@ -173,7 +173,7 @@ func (g *Group) sheets(l *List, b *fitout.Build) {
 }
 
 // fitting is how many pieces of a group lie on a size.
-func (g *Group) fitting(l *List, s cut.Stock) int {
+func (g *CutGroup) fitting(l *List, s cut.Stock) int {
 	n := 0
 	for _, i := range g.Pieces {
 		p := &l.Panels[i]
@@ -185,12 +185,12 @@ func (g *Group) fitting(l *List, s cut.Stock) int {
 }
 
 // grained tells whether the grain of the sheets counts.
-func (g *Group) grained() bool {
+func (g *CutGroup) grained() bool {
 	return slices.ContainsFunc(g.kinds, func(s fitout.Sheet) bool { return s.Grained })
 }
 
 // pieceOf is a panel as it is cut: with its grain along the sheet where that counts.
-func pieceOf(p *Panel, grained, turn bool) cut.Piece {
+func pieceOf(p *CutPanel, grained, turn bool) cut.Piece {
 	c := cut.Piece{Length: p.CutLength, Width: p.CutWidth, Turn: turn}
 	if grained && p.Grain != fitout.GrainFree {
 		c.Turn = false
@@ -202,7 +202,7 @@ func pieceOf(p *Panel, grained, turn bool) cut.Piece {
 }
 
 // nest lays a group out.
-func (g *Group) nest(ctx context.Context, b *fitout.Build, effort cut.Effort, told func(float64)) {
+func (g *CutGroup) nest(ctx context.Context, b *fitout.Build, effort cut.Effort, told func(float64)) {
 	n := cut.Nest(ctx, g.cuts, g.stock, b.Shop.Kerf, effort, told)
 	g.Bound, g.Proven, g.Gap = n.Bound, n.Proven, n.Gap
 	g.Left, g.Sheets, g.Kinds = []int{}, []SheetCut{}, []KindUsed{}
@@ -222,7 +222,7 @@ func (g *Group) nest(ctx context.Context, b *fitout.Build, effort cut.Effort, to
 	}
 }
 
-func (g *Group) told(l *cut.Layout, trim float64) SheetCut {
+func (g *CutGroup) told(l *cut.Layout, trim float64) SheetCut {
 	s := &g.kinds[l.Stock]
 	if s.Offcut {
 		trim = 0

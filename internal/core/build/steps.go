@@ -42,8 +42,8 @@ func minutesOf(work string, b *fitout.Build) float64 {
 	return 0
 }
 
-// Step is one piece of work of the build, as it is done.
-type Step struct {
+// BuildStep is one piece of work of the build, as it is done.
+type BuildStep struct {
 	ID      string   `json:"id" doc:"its operation and its module"`
 	Work    string   `json:"work"`
 	Module  string   `json:"module" doc:"id; empty for the whole build"`
@@ -79,13 +79,13 @@ type Noted struct {
 
 // Work is all steps in their order, and the ring of reasons if there is one.
 type Work struct {
-	Steps   []Step
+	Steps   []BuildStep
 	Reasons []order.Reason // between the steps as they were gathered
 	Ring    []string       // reasons that run in a ring, in words
 	Days    int
 	Hours   float64
 	byID    map[string]int // of the steps as they were gathered
-	steps   []Step
+	steps   []BuildStep
 }
 
 // gather collects steps and reasons.
@@ -94,7 +94,7 @@ type gather struct {
 	w *Work
 }
 
-func (g *gather) add(work, of, title string, minutes float64, change func(*Step)) string {
+func (g *gather) add(work, of, title string, minutes float64, change func(*BuildStep)) string {
 	id := work
 	if of != "" {
 		id += "/" + of
@@ -102,7 +102,7 @@ func (g *gather) add(work, of, title string, minutes float64, change func(*Step)
 	if _, twice := g.w.byID[id]; twice {
 		return id
 	}
-	s := Step{ID: id, Work: work, Module: of, Title: title, Minutes: math.Ceil(minutes), People: 1, Parts: []string{}, Takes: []string{},
+	s := BuildStep{ID: id, Work: work, Module: of, Title: title, Minutes: math.Ceil(minutes), People: 1, Parts: []string{}, Takes: []string{},
 		After: []string{}, Makers: []string{}}
 	if change != nil {
 		change(&s)
@@ -149,7 +149,7 @@ var whys = map[string]string{
 
 func (l *Look) gatherWork() *Work {
 	most := 12*len(l.List.Made) + 8
-	g := &gather{l, &Work{byID: make(map[string]int, most), steps: make([]Step, 0, most), Reasons: make([]order.Reason, 0, 2*most)}}
+	g := &gather{l, &Work{byID: make(map[string]int, most), steps: make([]BuildStep, 0, most), Reasons: make([]order.Reason, 0, 2*most)}}
 	b := &l.Job.Build
 	min := func(work string) float64 { return minutesOf(work, b) }
 	bays := map[string]bool{}
@@ -157,9 +157,9 @@ func (l *Look) gatherWork() *Work {
 		bay := l.List.Made[k].item.Bay
 		if own := l.Bay(bay); own != nil && !bays[bay] {
 			bays[bay] = true
-			g.add("level", bay, "Level "+words.Lower(own.Name), min("level"), func(s *Step) { s.Module, s.Tools = "", "jack, level" })
+			g.add("level", bay, "Level "+words.Lower(own.Name), min("level"), func(s *BuildStep) { s.Module, s.Tools = "", "jack, level" })
 			g.add("measure", bay, "Measure "+words.Lower(own.Name)+" and take its template", min("measure"),
-				func(s *Step) { s.Module, s.Tools = "", "tape, square, template board" })
+				func(s *BuildStep) { s.Module, s.Tools = "", "tape, square, template board" })
 			g.before("level/"+bay, "measure/"+bay, "level before the template: levelling after it spoils it")
 		}
 	}
@@ -188,23 +188,23 @@ func (g *gather) module(m *Made) {
 	each := func(work string) float64 { return minutesOf(work, b) }
 	name := words.Lower(m.Name)
 	people := max(1, int(math.Ceil(m.Kg/g.l.Job.Practice.OneLifts-1e-9)))
-	lifted := func(s *Step) { s.Kg, s.People = m.Kg, people }
+	lifted := func(s *BuildStep) { s.Kg, s.People = m.Kg, people }
 	if m.How == fitout.MadeHere {
 		g.made(m)
 	} else if m.How != fitout.MadeReused {
 		way := WayOf(m.item)
-		g.add("order", id, "Order "+name, 10, func(s *Step) {
+		g.add("order", id, "Order "+name, 10, func(s *BuildStep) {
 			s.Wait = way.Supply.Days * 24
 			if s.Wait > 0 {
 				s.Why = fmt.Sprintf("delivery takes %.0f days", way.Supply.Days)
 			}
 		})
 	}
-	g.add("weigh", id, "Weigh "+name, each("weigh"), func(s *Step) {
+	g.add("weigh", id, "Weigh "+name, each("weigh"), func(s *BuildStep) {
 		lifted(s)
 		s.Tools, s.Takes = "scale", []string{"planned " + g.l.Say.Mass(m.Kg)}
 	})
-	g.add("fit", id, "Fit "+name, each("fit")+4*float64(len(m.item.Module.Fixings)), func(s *Step) {
+	g.add("fit", id, "Fit "+name, each("fit")+4*float64(len(m.item.Module.Fixings)), func(s *BuildStep) {
 		lifted(s)
 		s.Tools = "driver, torque key"
 		for _, f := range m.item.Module.Fixings {
@@ -241,8 +241,8 @@ func (g *gather) made(m *Made) {
 	name := words.Lower(m.Name)
 	skill := map[fitout.Material]string{fitout.Plywood: string(fitout.Joinery), fitout.FoamCore: string(fitout.Joinery),
 		fitout.Aluminium: string(fitout.Metalwork), fitout.Extrusion: string(fitout.Metalwork)}[d.Wall]
-	with := func(tools string, parts bool, takes ...string) func(*Step) {
-		return func(s *Step) {
+	with := func(tools string, parts bool, takes ...string) func(*BuildStep) {
+		return func(s *BuildStep) {
 			s.Skill, s.Tools = skill, tools
 			for _, t := range takes {
 				if t != "" {
@@ -281,7 +281,7 @@ func (g *gather) made(m *Made) {
 			fmt.Sprintf("%d holes and cut-outs", holes)))
 	}
 	if len(devices) > 0 {
-		g.add("devices", id, "Put devices into the panels of "+name, 10*float64(len(devices)), func(s *Step) { s.Parts = devices })
+		g.add("devices", id, "Put devices into the panels of "+name, 10*float64(len(devices)), func(s *BuildStep) { s.Parts = devices })
 	}
 	if d.Wall == fitout.Extrusion {
 		g.framed(m)
@@ -297,19 +297,19 @@ func (g *gather) made(m *Made) {
 			}
 		}
 		if m.Joints > 0 {
-			g.add(work, id, "Put "+name+" together", each(work)*float64(m.Joints), func(s *Step) {
+			g.add(work, id, "Put "+name+" together", each(work)*float64(m.Joints), func(s *BuildStep) {
 				with(tools, true, takes)(s)
 				s.Wait, s.Why = wait, why
 			})
 		}
 	}
-	g.add("dry", id, "Try "+name+" dry", each("fit"), func(s *Step) {
+	g.add("dry", id, "Try "+name+" dry", each("fit"), func(s *BuildStep) {
 		s.Kg, s.People = m.Kg, max(1, int(math.Ceil(m.Kg/g.l.Job.Practice.OneLifts-1e-9)))
 	})
 	if d.Finish != fitout.NoFinish {
 		g.add("sand", id, "Sand "+name, each("sand")*2*area, with("sander, dust mask", false))
 		g.add("paint", id, map[fitout.Finish]string{fitout.PaintFinish: "Paint ", fitout.OilFinish: "Oil "}[d.Finish]+name,
-			each("paint")*2*area*b.Shop.Coats, func(s *Step) {
+			each("paint")*2*area*b.Shop.Coats, func(s *BuildStep) {
 				s.Skill, s.Tools, s.Wait, s.Why = string(fitout.Painting), "brush or gun; air and a mask", b.Shop.PaintDries, "the paint dries"
 				s.Caution = "Oily rags heat up by themselves: into a closed tin, outside."
 			})
@@ -354,12 +354,12 @@ func (g *gather) framed(m *Made) {
 	}
 	name := words.Lower(m.Name)
 	if !b.Shop.SwingIn && nuts > 0 {
-		g.add("nuts", m.ID, "Put slot nuts into the rails of "+name+" before they are closed", float64(nuts), func(s *Step) {
+		g.add("nuts", m.ID, "Put slot nuts into the rails of "+name+" before they are closed", float64(nuts), func(s *BuildStep) {
 			s.Parts, s.Takes, s.Skill = parts, takes, string(fitout.Metalwork)
 			s.Caution = "A nut that is forgotten here costs taking the frame apart."
 		})
 	}
-	g.add("frame", m.ID, "Put the frame of "+name+" together, panels into their slots", minutesOf("frame", b)*float64(brackets), func(s *Step) {
+	g.add("frame", m.ID, "Put the frame of "+name+" together, panels into their slots", minutesOf("frame", b)*float64(brackets), func(s *BuildStep) {
 		s.Skill, s.Tools = string(fitout.Metalwork), "hex keys, square"
 		for _, k := range m.Rods {
 			s.Parts = append(s.Parts, g.l.List.Rods[k].Mark)
@@ -370,7 +370,7 @@ func (g *gather) framed(m *Made) {
 		s.Takes = []string{fmt.Sprintf("%d brackets", brackets)}
 	})
 	g.add("torque", m.ID, "Tighten and mark the joints of "+name+"; again after the first roads", minutesOf("torque", b)*float64(brackets),
-		func(s *Step) { s.Tools, s.Skill = "torque key, marker, thread lock", string(fitout.Metalwork) })
+		func(s *BuildStep) { s.Tools, s.Skill = "torque key, marker, thread lock", string(fitout.Metalwork) })
 }
 
 // services gathers wires, hoses and what is connected at the end.
@@ -382,9 +382,9 @@ func (g *gather) services() {
 		return
 	}
 	g.add("lay", "", "Lay wires and hoses, grommets where they pass metal", (minutesOf("wire", b)*lines+minutesOf("plumb", b)*taps)*0.6,
-		func(s *Step) { s.Tools = "cable shears, crimper, grommets, labels" })
+		func(s *BuildStep) { s.Tools = "cable shears, crimper, grommets, labels" })
 	g.add("connect", "", "Connect lines and taps, and test them", (minutesOf("wire", b)*lines+minutesOf("plumb", b)*taps)*0.4,
-		func(s *Step) {
+		func(s *BuildStep) {
 			if lines > 0 {
 				s.Skill = string(fitout.Electric)
 			}
@@ -466,7 +466,7 @@ func (g *gather) decisions() {
 		if d.Answer != "" {
 			continue
 		}
-		id := g.add("decide", d.ID, d.Question, minutesOf("decide", b), func(s *Step) {
+		id := g.add("decide", d.ID, d.Question, minutesOf("decide", b), func(s *BuildStep) {
 			s.Module = ""
 			if d.Who != "" {
 				s.Takes = []string{"answered by " + d.Who}

@@ -11,25 +11,25 @@ import (
 	"zaino/internal/core/plan"
 )
 
-// View is the whole of a build: what is cut from what, bought, paid and done in which order.
-type View struct {
-	Parts    []Made      `json:"parts" doc:"every part of the build"`
-	Panels   []Panel     `json:"panels" doc:"the cut list"`
-	Rods     []Rod       `json:"rods" doc:"profiles"`
-	Groups   []Group     `json:"groups" doc:"by material and thickness, on sheets"`
-	Bars     []BarGroup  `json:"bars"`
-	Hardware []Need      `json:"hardware"`
-	Lines    cost.Lines  `json:"lines" doc:"what it costs, before mark-up"`
-	Quote    cost.Quote  `json:"quote"`
-	Budget   int         `json:"budget" doc:"cents; 0 = not stated"`
-	Steps    []Step      `json:"steps" doc:"in their order"`
-	Ring     []string    `json:"ring" doc:"reasons that run in a ring, in words"`
-	Days     int         `json:"days"`
-	Hours    float64     `json:"hours"`
-	Learned  []Learned   `json:"pace"`
-	Others   []OtherWall `json:"others" doc:"the same in each other material"`
-	Bearers  []Bearer    `json:"bearers" doc:"under floors that slope"`
-	Ways     []PartWays  `json:"ways" doc:"make, buy, have made or reuse, side by side"`
+// BuildView is the whole of a build: what is cut from what, bought, paid and done in which order.
+type BuildView struct {
+	Parts    []Made         `json:"parts" doc:"every part of the build"`
+	Panels   []CutPanel     `json:"panels" doc:"the cut list"`
+	Rods     []Rod          `json:"rods" doc:"profiles"`
+	Groups   []CutGroup     `json:"groups" doc:"by material and thickness, on sheets"`
+	Bars     []BarGroup     `json:"bars"`
+	Hardware []HardwareNeed `json:"hardware"`
+	Lines    cost.CostLines `json:"lines" doc:"what it costs, before mark-up"`
+	Quote    cost.Quote     `json:"quote"`
+	Budget   int            `json:"budget" doc:"cents; 0 = not stated"`
+	Steps    []BuildStep    `json:"steps" doc:"in their order"`
+	Ring     []string       `json:"ring" doc:"reasons that run in a ring, in words"`
+	Days     int            `json:"days"`
+	Hours    float64        `json:"hours"`
+	Learned  []Learned      `json:"pace"`
+	Others   []OtherWall    `json:"others" doc:"the same in each other material"`
+	Bearers  []Bearer       `json:"bearers" doc:"under floors that slope"`
+	Ways     []PartWays     `json:"ways" doc:"make, buy, have made or reuse, side by side"`
 }
 
 // OtherWall is what the build would be in another material.
@@ -81,11 +81,11 @@ func TaperedBearer(length, tilt, least float64) float64 {
 
 // ViewOf is the whole build of a plan, its sheets laid out with so much effort; told is given the share that is
 // done, and ending the context returns the best so far.
-func ViewOf(ctx context.Context, p *plan.Plan, effort cut.Effort, told func(share float64)) View {
+func ViewOf(ctx context.Context, p *plan.Plan, effort cut.Effort, told func(share float64)) BuildView {
 	l := LookAt(p)
 	l.Nest(ctx, effort, told)
 	w := l.Work()
-	v := View{Parts: l.List.Made, Panels: l.List.Panels, Rods: l.List.Rods, Groups: l.Groups, Bars: l.Bars, Hardware: l.Hardware,
+	v := BuildView{Parts: l.List.Made, Panels: l.List.Panels, Rods: l.List.Rods, Groups: l.Groups, Bars: l.Bars, Hardware: l.Hardware,
 		Lines: l.lines(), Budget: p.Job.Brief.Budget, Steps: w.Steps, Ring: w.Ring, Days: w.Days, Hours: roundHours(w.Hours),
 		Learned: l.learned(), Others: l.others(), Bearers: l.bearers(), Ways: l.ways()}
 	v.Quote = cost.QuoteOf(&v.Lines, &p.Job.Build.Money)
@@ -94,7 +94,7 @@ func ViewOf(ctx context.Context, p *plan.Plan, effort cut.Effort, told func(shar
 }
 
 // fill makes lists that are not there empty.
-func fill(v *View) {
+func fill(v *BuildView) {
 	v.Parts, v.Panels, v.Rods = orEmpty(v.Parts), orEmpty(v.Panels), orEmpty(v.Rods)
 	v.Groups, v.Bars, v.Hardware = orEmpty(v.Groups), orEmpty(v.Bars), orEmpty(v.Hardware)
 	v.Steps, v.Ring, v.Bearers, v.Ways = orEmpty(v.Steps), orEmpty(v.Ring), orEmpty(v.Bearers), orEmpty(v.Ways)

@@ -9,8 +9,8 @@ import (
 	"zaino/internal/core/fitout"
 )
 
-// Line is one line of a quote.
-type Line struct {
+// CostLine is one line of a quote.
+type CostLine struct {
 	What  string  `json:"what"`
 	Count float64 `json:"count"`
 	Unit  string  `json:"unit" doc:"pieces, sheets, h …"`
@@ -18,12 +18,12 @@ type Line struct {
 	Sum   int     `json:"sum" doc:"in cents"`
 }
 
-// Lines are what a build takes, before mark-up.
-type Lines struct {
-	Material []Line `json:"material" doc:"sheets and bars"`
-	Hardware []Line `json:"hardware"`
-	Bought   []Line `json:"bought" doc:"whole parts, and what is made elsewhere"`
-	Work     []Line `json:"work" doc:"hours"`
+// CostLines are what a build takes, before mark-up.
+type CostLines struct {
+	Material []CostLine `json:"material" doc:"sheets and bars"`
+	Hardware []CostLine `json:"hardware"`
+	Bought   []CostLine `json:"bought" doc:"whole parts, and what is made elsewhere"`
+	Work     []CostLine `json:"work" doc:"hours"`
 }
 
 // Quote is what is asked for a build, in cents.
@@ -31,6 +31,7 @@ type Quote struct {
 	Material int `json:"material"`
 	Hardware int `json:"hardware"`
 	Bought   int `json:"bought"`
+	Marked   int `json:"marked" doc:"mark-up on the three"`
 	Parts    int `json:"parts" doc:"the three with the mark-up"`
 	Work     int `json:"work"`
 	Net      int `json:"net"`
@@ -54,12 +55,12 @@ func Times(cents int, factor float64, decimals int) int {
 }
 
 // Of is a line with its sum.
-func Of(what string, count float64, unit string, each, decimals int) Line {
-	return Line{What: what, Count: count, Unit: unit, Each: each, Sum: Times(each, count, decimals)}
+func Of(what string, count float64, unit string, each, decimals int) CostLine {
+	return CostLine{What: what, Count: count, Unit: unit, Each: each, Sum: Times(each, count, decimals)}
 }
 
 // Sum adds lines up.
-func Sum(lines []Line) int {
+func Sum(lines []CostLine) int {
 	total := 0
 	for i := range lines {
 		total += lines[i].Sum
@@ -69,9 +70,10 @@ func Sum(lines []Line) int {
 
 // QuoteOf is the price of lines: (material + hardware + bought) · (1 + mark-up) + Σ hours · rate, and the tax on
 // the sum. The parts of the payment add up to the total.
-func QuoteOf(l *Lines, m *fitout.Money) Quote {
+func QuoteOf(l *CostLines, m *fitout.Money) Quote {
 	q := Quote{Material: Sum(l.Material), Hardware: Sum(l.Hardware), Bought: Sum(l.Bought), Work: Sum(l.Work)}
 	q.Parts = Times(q.Material+q.Hardware+q.Bought, 1+m.MarkUp, m.Decimals)
+	q.Marked = q.Parts - q.Material - q.Hardware - q.Bought
 	q.Net = q.Parts + q.Work
 	q.Tax = Times(q.Net, m.Tax, m.Decimals)
 	q.Total = q.Net + q.Tax

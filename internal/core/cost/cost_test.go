@@ -13,9 +13,9 @@ import (
 
 // Worked example: materials 842.60, hardware 516.35, bought 1890.00, mark-up 18 %, 31.5 h at 88.00, tax 10 %.
 func TestAQuoteByHand(t *testing.T) {
-	q := cost.QuoteOf(&cost.Lines{
-		Material: []cost.Line{{Sum: 84260}}, Hardware: []cost.Line{{Sum: 51635}}, Bought: []cost.Line{{Sum: 189000}},
-		Work: []cost.Line{cost.Of("Work", 31.5, "h", 8800, 2)},
+	q := cost.QuoteOf(&cost.CostLines{
+		Material: []cost.CostLine{{Sum: 84260}}, Hardware: []cost.CostLine{{Sum: 51635}}, Bought: []cost.CostLine{{Sum: 189000}},
+		Work: []cost.CostLine{cost.Of("Work", 31.5, "h", 8800, 2)},
 	}, &fitout.Money{MarkUp: 0.18, Tax: 0.1, Decimals: 2, Deposit: 0.4, Midway: 0.3})
 	// (842.60 + 516.35 + 1890.00) · 1.18 = 3248.95 · 1.18 = 3833.761
 	assert.Equal(t, 383376, q.Parts)
@@ -42,7 +42,7 @@ func TestMoneyAddsUpInAnyOrder(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		decimals := rapid.IntRange(0, 2).Draw(t, "decimals")
 		unit := int64([]int{100, 10, 1}[decimals])
-		lines := rapid.SliceOfN(rapid.Custom(func(t *rapid.T) cost.Line {
+		lines := rapid.SliceOfN(rapid.Custom(func(t *rapid.T) cost.CostLine {
 			count := float64(rapid.IntRange(0, 100000).Draw(t, "count")) / 1000
 			each := rapid.IntRange(0, 1e8).Draw(t, "each")
 			l := cost.Of("Thing", count, "", each, decimals)
@@ -57,10 +57,10 @@ func TestMoneyAddsUpInAnyOrder(t *testing.T) {
 			Tax:     float64(rapid.IntRange(0, 100).Draw(t, "tax")) / 100,
 			Deposit: float64(rapid.IntRange(0, 100).Draw(t, "deposit")) / 100,
 			Midway:  float64(rapid.IntRange(0, 100).Draw(t, "midway")) / 100}
-		q := cost.QuoteOf(&cost.Lines{Material: lines}, &m)
+		q := cost.QuoteOf(&cost.CostLines{Material: lines}, &m)
 		mixed := rapid.Permutation(lines).Draw(t, "mixed")
 		half := len(mixed) / 2
-		if other := cost.QuoteOf(&cost.Lines{Hardware: mixed[:half], Bought: mixed[half:]}, &m); other.Total != q.Total {
+		if other := cost.QuoteOf(&cost.CostLines{Hardware: mixed[:half], Bought: mixed[half:]}, &m); other.Total != q.Total {
 			t.Fatalf("%d in one order, %d in another", q.Total, other.Total)
 		}
 		if q.Deposit+q.Midway+q.Rest != q.Total || q.Rest < 0 || q.Net+q.Tax != q.Total {

@@ -276,10 +276,13 @@ func (s *sorter) pick(i int, free []float64) ([]int, float64) {
 	step := &s.steps[i]
 	slices.SortStableFunc(line, func(a, b int) int {
 		able := func(k int) int {
-			if can(s.m.Skills[k], step.Skill) {
-				return 0
+			switch {
+			case !can(s.m.Skills[k], step.Skill):
+				return 2
+			case step.Skill == "" && s.m.Skills[k] == "electric":
+				return 1 // a licensed trade helps out last
 			}
-			return 1
+			return 0
 		}
 		return cmp.Or(able(a)-able(b), cmp.Compare(free[a], free[b]))
 	})

@@ -18,6 +18,7 @@ const sheets: Partial<Record<Kind, string>> = {
   power: 'power',
   route: 'range/stops',
   plumbing: 'range/vessels',
+  build: 'build',
 };
 
 /** Where to find a subject: its sheet, and the thing on it behind the #. */

@@ -15,7 +15,7 @@ export function useShown() {
   }, []);
   const onShow = useCallback(({ subject: about, with: others }: Finding) => {
     setSelected(
-      about.kind === 'item' || about.kind === 'plumbing' ? about.id : about.kind === 'power' ? others[0] : undefined,
+      ['item', 'plumbing', 'build'].includes(about.kind) ? about.id : about.kind === 'power' ? others[0] : undefined,
     );
     setSubject(about.kind);
   }, []);

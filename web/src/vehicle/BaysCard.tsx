@@ -71,6 +71,7 @@ function fresh(v: Vehicle, kind: Bay['kind'], name: string): Bay {
           swing: 90,
         },
     obstacles: arched.includes(kind) ? [arch('left'), arch('right')] : [],
+    walls: [],
     rating: 0,
     ratingParked: 0,
     sealed: false,

@@ -69,6 +69,9 @@ export const limitSources: { value: Vehicle['limits']['gross']['source']; label:
   { value: 'estimate', label: 'Estimate' },
 ];
 
+/** So many of something, which has a plural in s. */
+export const counted = (n: number, what: string) => `${n} ${what}${n === 1 ? '' : 's'}`;
+
 /** A word as a sentence begins with it. */
 export const capital = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);
 

@@ -1,0 +1,54 @@
+import type { ReactNode } from 'react';
+
+import type { Build, Sheet } from '../api/types';
+import type { Column } from '../components/ThingTable';
+import { TextField } from '../components/TextField';
+import type { Kind } from '../quantity/units';
+
+type Supply = Sheet['supply'];
+interface Supplied {
+  name: string;
+  supply: Supply;
+}
+type Input = (
+  label: string,
+  value: number,
+  kind: Kind,
+  set: (build: Build, value: number) => void,
+  emptyForZero?: boolean,
+) => ReactNode;
+
+/** Where something comes from, as columns of its table. */
+export function supplyColumns<T extends Supplied>(
+  edit: (thing: T, label: string, change: (s: Supply) => void) => void,
+  input: Input,
+): Column<T>[] {
+  const words = (key: 'from' | 'number', head: string, label: string): Column<T> => ({
+    head,
+    words: true,
+    cell: (t) => (
+      <TextField
+        label={`${label} of ${t.name}`}
+        value={t.supply[key]}
+        maxLength={120}
+        onCommit={(v) => edit(t, label, (s) => (s[key] = v))}
+      />
+    ),
+  });
+  return [
+    words('from', 'Supplier', 'Supplier'),
+    words('number', 'Number', "Supplier's number"),
+    {
+      head: 'Days',
+      title: 'From order to delivery',
+      cell: (t) =>
+        input(
+          `Days until ${t.name} is there`,
+          t.supply.days,
+          'plain',
+          (_, v) => edit(t, 'Days', (s) => (s.days = v)),
+          true,
+        ),
+    },
+  ];
+}
