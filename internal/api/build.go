@@ -23,7 +23,7 @@ type BuildRequest struct {
 
 // BuildLine is how far a build is laid out, and what it is by then: at first quickly, at last as good as it gets.
 type BuildLine struct {
-	Share float64     `json:"share" doc:"that is done"`
+	Share float64          `json:"share" doc:"that is done"`
 	View  *build.BuildView `json:"view,omitempty"`
 }
 

@@ -46,7 +46,7 @@ var below = map[string]string{
 	"assess": "fitout plan words edit balance baseline brief fit limits offer power rating ride space trip wiring build",
 
 	"mend":    "fitout load plan quantity words assess edit limits offer power rating supply",
-	"report":  "fitout load module plan words assess balance brief fit limits power rating space trip wiring build cut cost",
+	"report":  "fitout load module plan words assess balance brief fit limits power rating space trip wiring build",
 	"shape":   "fitout module space words",
 	"draw":    "fitout fit plan shape",
 	"arrange": "fitout module plan words assess edit fit propose report",

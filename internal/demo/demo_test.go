@@ -1,6 +1,7 @@
 package demo
 
 import (
+	"context"
 	"strings"
 	"testing"
 
@@ -8,8 +9,11 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"zaino/internal/core/assess"
+	"zaino/internal/core/build"
+	"zaino/internal/core/cut"
 	"zaino/internal/core/edit"
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/plan"
 )
 
 func TestDemoJobsAreBelievable(t *testing.T) {
@@ -164,4 +168,47 @@ func TestDemoTripsSaySomething(t *testing.T) {
 			assert.Greater(t, fill.Litres, 10.0, "but on the way")
 		}
 	}
+}
+
+// What the builds of the demo jobs have to say is true and chosen: deliveries that come late, a sheet that measures
+// thicker than it is sold, screws for the sea, slot nuts that go in first.
+func TestDemoBuildsWork(t *testing.T) {
+	jobs, err := Jobs()
+	require.NoError(t, err)
+	expected := map[string][]string{
+		"river-gauging":   {"caution delivered-late", "caution delivered-late", "note decision-open", "note licensed-work"},
+		"sound-recordist": {"caution decision-open", "caution drawer-wide", "caution lift-more", "caution lift-more", "caution stainless-salt", "note licensed-work"},
+		"queen-bees":      {"caution lift-more", "caution delivered-late", "note nuts-first", "note licensed-work"},
+	}
+	for _, job := range jobs {
+		told := []string{}
+		for _, f := range assess.Of(&job).Findings {
+			if f.Subject.Kind == "build" {
+				told = append(told, string(f.Severity)+" "+f.Rule)
+			}
+		}
+		assert.ElementsMatch(t, expected[job.ID], told, job.ID)
+		v := build.ViewOf(context.Background(), plan.Of(&job), cut.Thorough, nil)
+		assert.Empty(t, v.Ring)
+		assert.NotEmpty(t, v.Groups)
+		for _, g := range v.Groups {
+			assert.Empty(t, g.Left, "%s: everything can be cut", job.ID)
+			assert.False(t, g.Assumed, "%s: a sheet of %s %.0f is listed", job.ID, g.Material, g.Thickness)
+		}
+		for _, line := range append(v.Lines.Hardware, v.Lines.Bought...) {
+			assert.True(t, line.Each > 0 || strings.Contains(line.What, "Offcut") || reused(&job, line.What), "%s: %s has no price", job.ID, line.What)
+		}
+		assert.Positive(t, v.Quote.Total)
+		assert.LessOrEqual(t, v.Quote.Total, job.Brief.Budget, "%s stays within its budget", job.ID)
+	}
+}
+
+// reused tells whether a part by its name is there already.
+func reused(j *fitout.Job, name string) bool {
+	for _, i := range j.Variants[0].Items {
+		if i.Name == name && i.Making != nil {
+			return i.Making.How == fitout.MadeReused
+		}
+	}
+	return false
 }

@@ -306,16 +306,13 @@ func WriteCutPDF(j *fitout.Job) ([]byte, error) {
 	s := report.Sheet{Job: j.Name, Customer: j.Customer, Variant: p.Variant.Name, Subject: "cut list",
 		About: fmt.Sprintf("%d panels; sizes in mm, banding taken off", len(v.Panels)), Tables: cutTables(&v),
 		Cautions: []string{"Measure the first panel of each size before the rest is cut. Guard, eyes, ears and dust."}}
-	return writeSheetPDF(&s, func(pdf *fpdf.Fpdf, text func(string) string) {
+	return writeSheetPDF(&s, noPicture, func(pdf *fpdf.Fpdf, text func(string) string) {
 		n := 0
 		for g := range v.Groups {
 			for k := range v.Groups[g].Sheets {
 				n++
 				sheetPage(pdf, text, &v, &v.Groups[g].Sheets[k], n)
 			}
-		}
-		if n > 0 {
-			pdf.AddPage()
 		}
 	})
 }

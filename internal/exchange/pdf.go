@@ -16,7 +16,14 @@ const sans = "Go"
 func withFonts(pdf *fpdf.Fpdf) func(string) string {
 	pdf.AddUTF8FontFromBytes(sans, "", goregular.TTF)
 	pdf.AddUTF8FontFromBytes(sans, "B", gobold.TTF)
-	return func(s string) string { return drawable.Replace(s) }
+	return func(s string) string {
+		return strings.Map(func(r rune) rune {
+			if r > 0xffff || r < ' ' && r != '\n' {
+				return '?' // the letters end there
+			}
+			return r
+		}, drawable.Replace(s))
+	}
 }
 
 // drawable replaces the few signs that the letters lack.

@@ -117,7 +117,7 @@ func WriteBuyPDF(j *fitout.Job) ([]byte, error) {
 	}
 	s := report.Sheet{Job: j.Name, Customer: j.Customer, Variant: p.Variant.Name, Subject: "purchase list",
 		About: "What the build takes, less what is in stock; an estimate", Tables: []report.Table{t}}
-	return writeSheetPDF(&s, func(*fpdf.Fpdf, func(string) string) {})
+	return writeSheetPDF(&s, noPicture)
 }
 
 // WriteBuyCSV writes the purchase list as CSV.
@@ -304,7 +304,7 @@ func exploded(pdf *fpdf.Fpdf, text func(string) string, v *build.BuildView, m *b
 	const apart, cos, sin = 0.45, 0.866, 0.5
 	flat := func(p fitout.Point) (float64, float64) { return (p.X - p.Y) * cos, (p.X+p.Y)*sin - p.Z }
 	var faces []face
-	add := func(b fitout.Box, mark string) {
+	add := func(b fitout.Box, mark string, thin int) {
 		c := b.Middle()
 		d := fitout.Point{X: (c.X - middle.X) * apart, Y: (c.Y - middle.Y) * apart, Z: (c.Z - middle.Z) * apart * 1.6}
 		b = b.Moved(d.X, d.Y, d.Z)
@@ -319,15 +319,21 @@ func exploded(pdf *fpdf.Fpdf, text func(string) string, v *build.BuildView, m *b
 			faces = append(faces, f)
 		}
 		f, t := b.From, b.To
-		quad("", fitout.Point{X: t.X, Y: f.Y, Z: f.Z}, fitout.Point{X: t.X, Y: t.Y, Z: f.Z}, fitout.Point{X: t.X, Y: t.Y, Z: t.Z}, fitout.Point{X: t.X, Y: f.Y, Z: t.Z})
-		quad("", fitout.Point{X: f.X, Y: t.Y, Z: f.Z}, fitout.Point{X: t.X, Y: t.Y, Z: f.Z}, fitout.Point{X: t.X, Y: t.Y, Z: t.Z}, fitout.Point{X: f.X, Y: t.Y, Z: t.Z})
-		quad(mark, fitout.Point{X: f.X, Y: f.Y, Z: t.Z}, fitout.Point{X: t.X, Y: f.Y, Z: t.Z}, fitout.Point{X: t.X, Y: t.Y, Z: t.Z}, fitout.Point{X: f.X, Y: t.Y, Z: t.Z})
+		on := func(side int) string {
+			if side == thin {
+				return mark
+			}
+			return ""
+		}
+		quad(on(0), fitout.Point{X: t.X, Y: f.Y, Z: f.Z}, fitout.Point{X: t.X, Y: t.Y, Z: f.Z}, fitout.Point{X: t.X, Y: t.Y, Z: t.Z}, fitout.Point{X: t.X, Y: f.Y, Z: t.Z})
+		quad(on(1), fitout.Point{X: f.X, Y: t.Y, Z: f.Z}, fitout.Point{X: t.X, Y: t.Y, Z: f.Z}, fitout.Point{X: t.X, Y: t.Y, Z: t.Z}, fitout.Point{X: f.X, Y: t.Y, Z: t.Z})
+		quad(on(2), fitout.Point{X: f.X, Y: f.Y, Z: t.Z}, fitout.Point{X: t.X, Y: f.Y, Z: t.Z}, fitout.Point{X: t.X, Y: t.Y, Z: t.Z}, fitout.Point{X: f.X, Y: t.Y, Z: t.Z})
 	}
 	for _, k := range m.Panels {
-		add(v.Panels[k].Box, v.Panels[k].Mark)
+		add(v.Panels[k].Box, v.Panels[k].Mark, v.Panels[k].Thin)
 	}
 	for _, k := range m.Rods {
-		add(v.Rods[k].Box, "")
+		add(v.Rods[k].Box, "", 0)
 	}
 	low, high := fpdf.PointType{X: 1e9, Y: 1e9}, fpdf.PointType{X: -1e9, Y: -1e9}
 	for _, f := range faces {

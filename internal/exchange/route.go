@@ -10,8 +10,6 @@ import (
 	"strconv"
 	"strings"
 
-	"codeberg.org/go-pdf/fpdf"
-
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/report"
 )
@@ -292,5 +290,5 @@ func WriteRangeXLSX(j *fitout.Job) ([]byte, error) {
 // WriteRangePDF writes it as pages.
 func WriteRangePDF(j *fitout.Job) ([]byte, error) {
 	s := report.RangeSheetOf(j)
-	return writeSheetPDF(&s, func(*fpdf.Fpdf, func(string) string) {})
+	return writeSheetPDF(&s, noPicture)
 }

@@ -72,8 +72,11 @@ func writeSheetXLSX(s *report.Sheet) ([]byte, error) {
 	return out.Bytes(), nil
 }
 
-// writeSheetPDF writes a sheet as pages: a picture, if there is one, every table, the cautions.
-func writeSheetPDF(s *report.Sheet, picture func(pdf *fpdf.Fpdf, text func(string) string)) ([]byte, error) {
+// pictured draws something of its own on the pages of a sheet.
+type pictured func(pdf *fpdf.Fpdf, text func(string) string)
+
+// writeSheetPDF writes a sheet as pages: a picture, if there is one, every table, the cautions, and pages that follow.
+func writeSheetPDF(s *report.Sheet, picture pictured, following ...pictured) ([]byte, error) {
 	pdf, text := pages(s.Job, s.Job+", "+s.Subject)
 	pdf.SetFont(sans, "B", 16)
 	pdf.MultiCell(0, 8, text(s.Job+": "+s.Subject), "", "L", false)
@@ -100,10 +103,16 @@ func writeSheetPDF(s *report.Sheet, picture func(pdf *fpdf.Fpdf, text func(strin
 			pdf.Ln(-1)
 		}
 	}
+	for _, more := range following {
+		more(pdf, text)
+	}
 	var out bytes.Buffer
 	err := pdf.Output(&out)
 	return out.Bytes(), err
 }
+
+// noPicture is of a sheet that has only tables.
+func noPicture(*fpdf.Fpdf, func(string) string) {}
 
 // columnWidths are as wide as what stands in each column, and together as wide as the page.
 func columnWidths(pdf *fpdf.Fpdf, t *report.Table, text func(string) string) []float64 {

@@ -50,7 +50,7 @@ type Assessment struct {
 	Power    power.PowerFigures   `json:"power" doc:"what came of the days, by the battery"`
 	Wiring   wiring.WiringFigures `json:"wiring" doc:"every cable and fuse"`
 	Trip     trip.TripFigures     `json:"trip" doc:"what comes of the way"`
-	Build    build.BuildFigures        `json:"build" doc:"what it takes to make it"`
+	Build    build.BuildFigures   `json:"build" doc:"what it takes to make it"`
 	Findings []fitout.Finding     `json:"findings" doc:"worst first, what the specialist lets stand last"`
 	Fallen   []Fallen             `json:"fallen" doc:"what was let stand and does not hold any more"`
 }

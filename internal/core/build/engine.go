@@ -32,12 +32,15 @@ func Engine() plan.Engine[BuildFigures] {
 	return plan.Engine[BuildFigures]{Figures: func(p *plan.Plan) BuildFigures { return figuresOf(LookAt(p)) }, Rules: rules}
 }
 
+// InAll is what the build of a plan takes in all.
+func InAll(p *plan.Plan) BuildFigures { return figuresOf(LookAt(p)) }
+
 func figuresOf(l *Look) BuildFigures {
 	f := BuildFigures{Panels: len(l.List.Panels)}
 	for k := range l.Groups {
 		f.Area += l.Groups[k].Area
 	}
-	f.Sheets, _ = l.leastSheets()
+	f.Sheets = l.leastSheets()
 	w := l.gathered()
 	f.Hours, f.Steps = roundHours(w.Hours), len(w.steps)
 	for i := range l.Variant.Done {

@@ -110,9 +110,9 @@ func WayOf(i *fitout.Item) fitout.MakeWay {
 	return fitout.MakeWay{How: how}
 }
 
-// listOf gathers what is built of a plan. Parts that are there already, come later or are fitted by others are
+// ListOf gathers what is built of a plan. Parts that are there already, come later or are fitted by others are
 // none of it.
-func listOf(p *plan.Plan) *List {
+func ListOf(p *plan.Plan) *List {
 	l := &List{}
 	for i := range p.Items {
 		item := &p.Items[i]

@@ -25,7 +25,7 @@ type Look struct {
 // LookAt gathers the build of a plan once.
 func LookAt(p *plan.Plan) *Look {
 	return plan.Once(p, func(p *plan.Plan) *Look {
-		l := &Look{Plan: p, List: listOf(p)}
+		l := &Look{Plan: p, List: ListOf(p)}
 		l.Hardware = hardwareOf(l.List, &p.Job.Build)
 		l.Groups = groupsOf(l.List, &p.Job.Build)
 		l.Bars = barsOf(l.List, &p.Job.Build)
@@ -54,25 +54,34 @@ func (l *Look) Nest(ctx context.Context, effort cut.Effort, told func(share floa
 
 func times(cents int, factor float64, decimals int) int { return cost.Times(cents, factor, decimals) }
 
-// leastSheets are what sheets cost at least: as many as the bound says, of the cheapest kind.
-func (l *Look) leastSheets() (count, cents int) {
-	for k := range l.Groups {
-		g := &l.Groups[k]
-		if len(g.Sheets) > 0 {
-			for _, kind := range g.Kinds {
-				count, cents = count+kind.Used, cents+kind.Sum
-			}
-			continue
-		}
-		for i := range g.stock {
-			if g.stock[i].Count < 0 {
-				n := cut.Bound(g.cuts, g.stock[i].Length, g.stock[i].Width, l.Job.Build.Shop.Kerf)
-				count += n
-				cents += times(g.kinds[i].Price, float64(n), l.Job.Build.Money.Decimals)
-			}
+// leastKinds are the sheets that a group takes at least: as many of the one that is bought as the bound says.
+func (l *Look) leastKinds(g *CutGroup) []KindUsed {
+	for i := range g.stock {
+		if g.stock[i].Count < 0 {
+			n, s := cut.Bound(g.cuts, g.stock[i].Length, g.stock[i].Width, l.Job.Build.Shop.Kerf), &g.kinds[i]
+			return []KindUsed{{s.ID, s.Name + ", at least", n, max(0, n-s.Have), s.Price, times(s.Price, float64(n), l.Job.Build.Money.Decimals)}}
 		}
 	}
-	return count, cents
+	return nil
+}
+
+// kinds are the sheets of a group as they are laid out, or at least.
+func (l *Look) kinds(g *CutGroup) []KindUsed {
+	if len(g.Sheets) > 0 || len(g.Left) > 0 {
+		return g.Kinds
+	}
+	return l.leastKinds(g)
+}
+
+// leastSheets is how many sheets are cut at least.
+func (l *Look) leastSheets() int {
+	count := 0
+	for k := range l.Groups {
+		for _, kind := range l.kinds(&l.Groups[k]) {
+			count += kind.Used
+		}
+	}
+	return count
 }
 
 // lines are what the build costs, line by line. Before the sheets are laid out they are counted by their bound.
@@ -80,14 +89,9 @@ func (l *Look) lines() cost.CostLines {
 	m := &l.Job.Build.Money
 	out := cost.CostLines{Material: []cost.CostLine{}, Hardware: []cost.CostLine{}, Bought: []cost.CostLine{}, Work: []cost.CostLine{}}
 	for k := range l.Groups {
-		g := &l.Groups[k]
-		for _, kind := range g.Kinds {
+		for _, kind := range l.kinds(&l.Groups[k]) {
 			out.Material = append(out.Material, cost.CostLine{What: kind.Name, Count: float64(kind.Used), Unit: "sheets", Each: kind.Each, Sum: kind.Sum})
 		}
-	}
-	if len(l.Groups) > 0 && len(l.Groups[0].Sheets) == 0 {
-		n, cents := l.leastSheets()
-		out.Material = append(out.Material, cost.CostLine{What: "Sheets, at least", Count: float64(n), Unit: "sheets", Sum: cents})
 	}
 	for _, b := range l.Bars {
 		out.Material = append(out.Material, cost.CostLine{What: b.Name, Count: float64(len(b.Bars)), Unit: "bars", Each: b.Each, Sum: b.Sum})

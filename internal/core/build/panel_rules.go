@@ -83,6 +83,7 @@ func sheetUseless(l *Look) []fitout.Finding {
 		f.Sentence = fmt.Sprintf("It is %s wide, and %s are cut off each edge. Enter it as an offcut, whose edges are cut already.",
 			l.Say.Length(min(s.Length, s.Width)), l.Say.Length(b.Shop.Trim))
 		f.Under(min(s.Length, s.Width), 2*b.Shop.Trim, "mm")
+		f.Margin = min(f.Margin, -1)
 		found = append(found, f)
 	}
 	return found

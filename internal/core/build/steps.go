@@ -376,7 +376,7 @@ func (g *gather) framed(m *Made) {
 // services gathers wires, hoses and what is connected at the end.
 func (g *gather) services() {
 	e, p, b := &g.l.Variant.Electrics, &g.l.Variant.Plumbing, &g.l.Job.Build
-	lines := float64(len(e.Circuits))
+	lines := float64(len(e.Loads) + len(e.Sources) + len(e.Chargers) + len(e.Inverters) + len(e.Links))
 	taps := float64(len(p.Outlets) + len(p.Pumps))
 	if lines+taps == 0 {
 		return

@@ -141,7 +141,7 @@ func (l *Look) others() []OtherWall {
 				o.Kg += m.Kg
 			}
 		}
-		o.Sheets, _ = look.leastSheets()
+		o.Sheets = look.leastSheets()
 		lines := look.lines()
 		o.Hours, o.Total = roundHours(look.gathered().Hours), cost.QuoteOf(&lines, &p.Job.Build.Money).Total
 		return o

@@ -7,6 +7,7 @@ import (
 	"slices"
 
 	"zaino/internal/core/assess"
+	"zaino/internal/core/build"
 	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/limits"
@@ -35,6 +36,9 @@ type VariantFigures struct {
 	Bought   int              `json:"bought" doc:"price of what has one, cents"`
 	Fuel     float64          `json:"fuel" doc:"that the trip takes, litres; 0 where nobody entered its way"`
 	OnTheWay float64          `json:"onTheWay" doc:"greatest load over its limit on the way, 0 to 1 and more; 0 where nobody entered it"`
+	Sheets   int              `json:"sheets" doc:"that are cut, at least"`
+	Hours    float64          `json:"hours" doc:"of work"`
+	Cost     int              `json:"cost" doc:"of the build with tax, at least, in cents; 0: nothing is priced"`
 	Stops    int              `json:"stops" doc:"findings that stop it"`
 	Cautions int              `json:"cautions"`
 	Notes    int              `json:"notes"`
@@ -88,6 +92,8 @@ func VariantOf(s, first *plan.Plan, findings []fitout.Finding) VariantFigures {
 	f.Pads = table.PadsIn(table.Shown())
 	f.Nights, f.Weakest = power.Endurance(s)
 	f.Fuel, f.OnTheWay = trip.InAll(s)
+	made := build.InAll(s)
+	f.Sheets, f.Hours, f.Cost = made.Sheets, made.Hours, made.Total
 	for i := range s.Items {
 		f.Bought += s.Items[i].Price
 	}

@@ -1,4 +1,5 @@
 import type { BuildStep } from '../api/types';
+import { counted } from '../words/words';
 
 interface Props {
   steps: readonly BuildStep[];
@@ -7,7 +8,7 @@ interface Props {
   days: number;
 }
 
-const HIGH = 16;
+const HIGH = 20;
 
 /** The steps as a strip of days: each maker a line, with nights between, and waits pale behind them. */
 export function DayStrip({ steps, day, days }: Props) {
@@ -22,40 +23,32 @@ export function DayStrip({ steps, day, days }: Props) {
   const width = shown * (day + night);
   const px = (h: number) => (1000 * h) / width;
   return (
-    <div className="day-strip-wrap">
-      <svg
-        className="day-strip"
-        viewBox={`0 0 1000 ${lanes.length * (HIGH + 4) + 18}`}
-        role="img"
-        aria-label={`${steps.length} steps in ${days} ${days === 1 ? 'day' : 'days'}`}
-      >
-        {Array.from({ length: shown }, (_, d) => (
-          <g key={d}>
-            <rect
-              x={px(d * (day + night))}
-              width={px(day)}
-              y={16}
-              height={lanes.length * (HIGH + 4)}
-              className="strip-day"
-            />
-            <text x={px(d * (day + night)) + 3} y={11}>
-              {d + 1}
-            </text>
-          </g>
-        ))}
-        {steps
-          .filter((s) => s.day <= shown)
-          .map((s) => {
-            return hands(s).map((who) => {
-              const y = 18 + lanes.indexOf(who) * (HIGH + 4);
-              return (
-                <g key={`${s.id} ${who}`}>
+    <div className="day-strip" role="img" aria-label={`${counted(steps.length, 'step')} in ${counted(days, 'day')}`}>
+      <div className="strip-lane strip-head">
+        <span />
+        <div>
+          {Array.from({ length: shown }, (_, d) => (
+            <span key={d}>{d + 1}</span>
+          ))}
+        </div>
+      </div>
+      {lanes.map((who) => (
+        <div key={who} className="strip-lane">
+          <span>{who === '' ? 'from outside' : who}</span>
+          <svg viewBox={`0 0 1000 ${HIGH}`} preserveAspectRatio="none" height={HIGH}>
+            {Array.from({ length: shown }, (_, d) => (
+              <rect key={d} x={px(d * (day + night))} width={px(day)} height={HIGH} className="strip-day" />
+            ))}
+            {steps
+              .filter((s) => s.day <= shown && hands(s).includes(who))
+              .map((s) => (
+                <g key={s.id}>
                   {s.wait > 0 && (
                     <rect
                       className="strip-wait"
                       x={px(at(s.to))}
                       width={Math.max(0, px(Math.min(width, at(s.to + s.wait)) - at(s.to)))}
-                      y={y + HIGH / 2 - 2}
+                      y={HIGH / 2 - 2}
                       height={4}
                     >
                       <title>{`${s.title}: ${s.why}`}</title>
@@ -65,23 +58,16 @@ export function DayStrip({ steps, day, days }: Props) {
                     className={`strip-step ${s.done ? 'is-done' : ''}`}
                     x={px(at(s.from))}
                     width={Math.max(1, px(at(s.to) - at(s.from)) - 0.6)}
-                    y={y}
-                    height={HIGH}
+                    y={1}
+                    height={HIGH - 2}
                   >
                     <title>{s.title}</title>
                   </rect>
                 </g>
-              );
-            });
-          })}
-      </svg>
-      <ul className="strip-lanes">
-        {lanes.map((l) => (
-          <li key={l} style={{ height: HIGH + 4 }}>
-            {l === '' ? 'from outside' : l}
-          </li>
-        ))}
-      </ul>
+              ))}
+          </svg>
+        </div>
+      ))}
       {days > MOST && (
         <p className="hint">
           The first {MOST} of {days} days.
