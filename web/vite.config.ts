@@ -18,5 +18,9 @@ export default defineConfig({
       },
     },
   },
-  test: { include: ['src/**/*.test.ts'] },
+  test: {
+    include: ['src/**/*.test.ts'],
+    // The packer of rectangles ships its module only for bundlers.
+    server: { deps: { inline: ['maxrects-packer'] } },
+  },
 });

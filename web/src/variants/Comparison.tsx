@@ -67,7 +67,10 @@ export function Comparison({ figures, job, onEdit, onAdopt, onRemove }: Props) {
       cell: (f) => (f.onTheWay > 0 ? `${(100 * f.onTheWay).toFixed(1)} %` : '–'),
     },
     { label: 'Parts with a price', cell: (f) => `${Math.round(f.bought / 100)} ${job.brief.currency}`.trim() },
-    { label: 'Cost of the build, at least', cell: (f) => (f.cost > 0 ? `${Math.round(f.cost / 100)} ${job.brief.currency}`.trim() : '–') },
+    {
+      label: 'Cost of the build, at least',
+      cell: (f) => (f.cost > 0 ? `${Math.round(f.cost / 100)} ${job.brief.currency}`.trim() : '–'),
+    },
     { label: 'Hours of work', cell: (f) => String(f.hours) },
     { label: 'Sheets, at least', cell: (f) => String(f.sheets) },
     { label: 'Price level, points', cell: (f) => Math.round(f.price).toString() },
