@@ -334,6 +334,7 @@ func drawerWide(l *Look) []fitout.Finding {
 			f.Sentence = fmt.Sprintf("%s measures %s, not %s: between the sides %s are lost. Enter %s as the panels' thickness, and cut after that.",
 				s.Name, l.fine(s.Measured), l.fine(s.Thickness), l.fine(over), l.fine(s.Measured))
 			f.Over(s.Measured, s.Thickness, "mm")
+			f.Fixes = []fitout.Fix{{Label: "Panels of " + l.fine(s.Measured), Edit: fitout.FixEdit{Kind: "panel-thickness", ID: m.ID, Value: s.Measured}}}
 			found = append(found, f)
 			break
 		}
@@ -380,6 +381,7 @@ func drawerThin(l *Look) []fitout.Finding {
 				"batten under it.", l.Say.Mass(load), l.fine(p.Thickness), l.fine(sag), l.Say.Length(p.Width), l.fine(most),
 				l.fine(thick))
 			f.Over(sag, most, "mm")
+			f.Fixes = []fitout.Fix{{Label: "Panels of " + l.fine(thick), Edit: fitout.FixEdit{Kind: "panel-thickness", ID: p.Module, Value: thick}}}
 			found = append(found, f)
 		}
 	}

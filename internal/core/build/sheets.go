@@ -140,7 +140,7 @@ func (g *CutGroup) sheets(l *List, b *fitout.Build) {
 	best, worth := -1, math.Inf(1)
 	for k := range b.Sheets {
 		s := &b.Sheets[k]
-		if s.Of != g.Material || math.Abs(s.Thickness-g.Thickness) > 0.05 {
+		if s.Of != g.Material || !thick(s, g.Thickness) {
 			continue
 		}
 		own := cut.Stock{Length: s.Length, Width: s.Width, Count: s.Have}
@@ -170,6 +170,11 @@ func (g *CutGroup) sheets(l *List, b *fitout.Build) {
 	for _, i := range g.Pieces {
 		g.cuts = append(g.cuts, pieceOf(&l.Panels[i], g.grained(), b.Shop.Turn))
 	}
+}
+
+// thick tells whether a sheet is of a thickness, as it is sold or as it measures.
+func thick(s *fitout.Sheet, mm float64) bool {
+	return math.Abs(s.Thickness-mm) <= 0.05 || s.Measured > 0 && math.Abs(s.Measured-mm) <= 0.05
 }
 
 // fitting is how many pieces of a group lie on a size.

@@ -172,6 +172,9 @@ func (l *Look) gatherWork() *Work {
 	for _, r := range b.Reasons {
 		g.before(r.First, r.Then, r.Why)
 	}
+	if len(l.List.Made) == 0 {
+		return g.w
+	}
 	g.add("clean", "", "Clean up, go through the list, tighten what is marked", min("clean"), nil)
 	for k := range l.List.Made {
 		for _, work := range []string{"fit", "torque"} {

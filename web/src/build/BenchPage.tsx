@@ -15,7 +15,7 @@ export function BenchPage() {
   const { view, trouble } = useBuildAsked();
   const { job } = useSnapshot();
   const [at, setAt] = useState<string>();
-  if (trouble !== '')
+  if (trouble !== '' && !view)
     return (
       <p className="empty" role="alert">
         {trouble}
@@ -75,6 +75,7 @@ export function BenchPage() {
 function BenchStep({ step, view, onDone }: { step: BuildStep; view: BuildView; onDone: () => void }) {
   const { job } = useSnapshot();
   const steps = useSteps();
+  const noted = steps.noted(step);
   const dark = new Set(step.parts);
   const part = view.parts.find((p) => p.id === step.module);
   const boards = [
@@ -83,7 +84,7 @@ function BenchStep({ step, view, onDone }: { step: BuildStep; view: BuildView; o
   ];
   const all = dark.size === boards.length || dark.size === 0;
   return (
-    <main className={`bench-step ${step.done ? 'is-done' : ''}`} data-step={step.id}>
+    <main className={`bench-step ${noted.done ? 'is-done' : ''}`} data-step={step.id}>
       <h1>{step.title}</h1>
       <div className={boards.length > 0 ? 'bench-columns' : 'bench-column'}>
         {boards.length > 0 && (
@@ -130,7 +131,7 @@ function BenchStep({ step, view, onDone }: { step: BuildStep; view: BuildView; o
               <QuantityField
                 bare
                 label="Minutes it took"
-                value={step.noted.minutes}
+                value={noted.minutes}
                 kind="plain"
                 system={job.units}
                 emptyForZero
@@ -142,7 +143,7 @@ function BenchStep({ step, view, onDone }: { step: BuildStep; view: BuildView; o
                 It weighs
                 <QuantityField
                   label="What it weighs"
-                  value={step.noted.kg}
+                  value={noted.kg}
                   kind="mass"
                   system={job.units}
                   emptyForZero
@@ -154,7 +155,7 @@ function BenchStep({ step, view, onDone }: { step: BuildStep; view: BuildView; o
               Trouble
               <TextArea
                 label="Trouble"
-                value={step.noted.trouble}
+                value={noted.trouble}
                 maxLength={1000}
                 rows={2}
                 onCommit={(v) => steps.note(step, 'Trouble', (d) => (d.trouble = v))}
@@ -163,13 +164,13 @@ function BenchStep({ step, view, onDone }: { step: BuildStep; view: BuildView; o
           </div>
           <button
             type="button"
-            className={`btn btn-lg bench-done ${step.done ? 'btn-outline-secondary' : 'btn-primary'}`}
+            className={`btn btn-lg bench-done ${noted.done ? 'btn-outline-secondary' : 'btn-primary'}`}
             onClick={() => {
-              steps.tick(step, !step.done);
-              if (!step.done) onDone();
+              steps.tick(step, !noted.done);
+              if (!noted.done) onDone();
             }}
           >
-            {step.done ? 'Not done after all' : 'Done'}
+            {noted.done ? 'Not done after all' : 'Done'}
           </button>
         </div>
       </div>

@@ -32,16 +32,19 @@ export function BuildPage() {
           ]}
         />
         <div className="stage-forms">
-          {state.trouble !== '' ? (
-            <p className="empty" role="alert">
+          {state.trouble !== '' && (
+            <p className="trouble" role="alert">
               {state.trouble}
             </p>
-          ) : !state.view ? (
-            <p className="empty" aria-busy="true">
-              Laying out the sheets…
-            </p>
-          ) : (
+          )}
+          {state.view ? (
             <Outlet context={state} />
+          ) : (
+            state.trouble === '' && (
+              <p className="empty" aria-busy="true">
+                Laying out the sheets…
+              </p>
+            )
           )}
         </div>
       </div>

@@ -93,12 +93,12 @@ export function OrderSheet() {
               {shown
                 .filter((s) => s.day === day)
                 .map((s) => (
-                  <li key={s.id} data-step={s.id} className={s.done ? 'is-done' : ''}>
+                  <li key={s.id} data-step={s.id} className={steps.noted(s).done ? 'is-done' : ''}>
                     <input
                       type="checkbox"
                       className="form-check-input"
                       aria-label={`Done: ${s.title}`}
-                      checked={s.done}
+                      checked={steps.noted(s).done}
                       onChange={(event) => steps.tick(s, event.target.checked)}
                     />
                     <button
@@ -115,7 +115,7 @@ export function OrderSheet() {
                       {s.makers.length > 0 && `, ${s.makers.join(' and ')}`}
                       {s.wait > 0 && `, then ${formatNumber(s.wait, 'plain', job.units)} h: ${s.why}`}
                     </span>
-                    {s.noted.trouble !== '' && <span className="step-trouble">{s.noted.trouble}</span>}
+                    {steps.noted(s).trouble !== '' && <span className="step-trouble">{steps.noted(s).trouble}</span>}
                     {open === s.id && (
                       <dl className="step-more">
                         {(

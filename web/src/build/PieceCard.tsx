@@ -10,6 +10,9 @@ import { derived } from '../document/useDerive';
 import { finishes, grains, holeKinds, materials } from '../words/build';
 import { useBuild } from './useBuild';
 
+/** What drawers leave free where nobody said otherwise, as the document has it. */
+const USUAL_GAPS = { below: 3, above: 5, behind: 2 };
+
 /** The chosen panel: how its part is built, and the holes in it. */
 export function PieceCard({ panel }: { panel: CutPanel }) {
   const { job, session, derive, say, fine, view, unit } = useBuild();
@@ -91,6 +94,26 @@ export function PieceCard({ panel }: { panel: CutPanel }) {
             onCommit={(v) => edit(`Surface of ${item.name}`, (m) => (m.finish = v))}
           />
         </Field>
+        {panel.name.startsWith('drawer') && (
+          <Field label="Free below, above and behind its drawers">
+            {(['below', 'above', 'behind'] as const).map((side) => (
+              <QuantityField
+                key={side}
+                bare
+                label={`Free ${side} the drawers of ${item.name}`}
+                value={(module.gaps ?? USUAL_GAPS)[side]}
+                kind="length"
+                system={job.units}
+                onCommit={(v) =>
+                  edit(`Free ${side} the drawers of ${item.name}`, (m) => {
+                    m.gaps ??= { ...USUAL_GAPS };
+                    m.gaps[side] = v;
+                  })
+                }
+              />
+            ))}
+          </Field>
+        )}
         <Field label="Back">
           <label className="switch-line">
             <input

@@ -49,7 +49,8 @@ export function useBuildAsked(): BuildState {
   });
   const own = progress?.job === job ? progress : undefined;
   return {
-    view: own?.view ?? data,
+    // While a job is refused, what was shown last stays, so that it can be put right.
+    view: own?.view ?? data ?? progress?.view,
     share: isFetching ? (own?.share ?? 0) : undefined,
     trouble: error
       ? error instanceof TypeError

@@ -1,9 +1,20 @@
 import type { BuildStep, StepDone } from '../api/types';
-import { chosenVariant, useSession } from '../document/SessionContext';
+import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
+
+const nothing = (step: BuildStep): StepDone => ({
+  step: step.id,
+  done: false,
+  on: '',
+  by: '',
+  minutes: 0,
+  kg: 0,
+  trouble: '',
+});
 
 /** What is noted of steps: ticks, minutes, a mass, a trouble. */
 export function useSteps() {
   const session = useSession();
+  const { job } = useSnapshot();
   const note = (step: BuildStep, label: string, change: (done: StepDone) => void) =>
     session.edit(
       `${label}: ${step.title}`,
@@ -11,7 +22,7 @@ export function useSteps() {
         const list = chosenVariant(j).done;
         let own = list.find((d) => d.step === step.id);
         if (!own) {
-          own = { step: step.id, done: false, on: '', by: '', minutes: 0, kg: 0, trouble: '' };
+          own = nothing(step);
           list.push(own);
         }
         change(own);
@@ -20,6 +31,8 @@ export function useSteps() {
     );
   return {
     note,
+    /** What is noted of a step by now, also before the server has heard of it. */
+    noted: (step: BuildStep): StepDone => chosenVariant(job).done.find((d) => d.step === step.id) ?? nothing(step),
     tick: (step: BuildStep, done: boolean, minutes?: number) =>
       note(step, done ? 'Done' : 'Not done', (d) => {
         d.done = done;

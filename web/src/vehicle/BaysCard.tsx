@@ -12,6 +12,7 @@ import { formatNumber } from '../quantity/format';
 import { useBayKinds } from '../words/bayKinds';
 import { faces, hinges, obstacleKinds, sides } from '../words/vehicle';
 import { labelOf } from '../words/words';
+import { WallsCard } from './WallsCard';
 import { useVehicleEdit } from './useVehicleEdit';
 
 /** Kinds that have no walls and no door. */
@@ -343,6 +344,7 @@ function OneBay({ bay }: { bay: Bay }) {
           { head: 'High', cell: sized('height', 'Height') },
         ]}
       />
+      <WallsCard bay={bay} />
     </div>
   );
 }
