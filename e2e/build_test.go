@@ -27,7 +27,7 @@ func TestTheCutListInHand(t *testing.T) {
 	p.clickOn("document.querySelector('[data-mark=\"4-01\"]')")
 	p.see(".sheet-piece.is-chosen[data-mark='4-01']")
 	p.see(".part-picture .solid-dark")
-	p.waitText("[aria-label='4-01 top of Drawer unit left']", "Panels of the part")
+	p.waitText("section[aria-label='4-01 top of Drawer unit left']", "Panels of the part")
 	js[any](p, "document.querySelector('[data-mark=\"4-02\"]').focus()")
 	p.keys(kb.Enter)
 	p.see(".sheet-piece.is-chosen[data-mark='4-02']")

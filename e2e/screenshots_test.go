@@ -53,12 +53,6 @@ func TestScreenshots(t *testing.T) {
 			p.see("[data-open]")
 			js[any](p, "document.activeElement.blur()")
 		}},
-		{"focus", "/jobs/river-gauging/layout", "[data-part=drawer-unit-left]", func(p *page) {
-			p.choose("Stand before a space", "Canopy, left side")
-			p.waitFor("document.querySelectorAll('[data-view]').length === 1")
-			p.see("[data-view][aria-busy=false]")
-			js[any](p, "document.activeElement.blur()")
-		}},
 		{"round", "/jobs/river-gauging/layout", "[data-part=drawer-unit-left]", func(p *page) {
 			p.press("Walk round it")
 			p.waitFor("Number(document.querySelector('.round')?.dataset.loaded) > 0")
@@ -80,6 +74,11 @@ func TestScreenshots(t *testing.T) {
 			for range 3 {
 				p.keys(kb.PageDown)
 			}
+			js[any](p, "document.activeElement.blur()")
+		}},
+		{"build", "/jobs/river-gauging/build?part=4-07", ".part-picture", func(p *page) {
+			p.waitFor("!document.querySelector('progress')")
+			p.tick("Order of cuts")
 			js[any](p, "document.activeElement.blur()")
 		}},
 		{"power-days", "/jobs/river-gauging/power", ".course-band", nil},

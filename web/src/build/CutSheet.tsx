@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 
-import type { CutGroup } from '../api/types';
+import type { CutGroup, Sheet } from '../api/types';
 import { Field } from '../components/Field';
 import { Panel } from '../components/Panel';
+import { newId } from '../document/things';
 import { materials } from '../words/build';
 import { counted, labelOf } from '../words/words';
 import { BarsCard } from './BarsCard';
@@ -14,7 +15,7 @@ import { useBuild } from './useBuild';
 
 /** The sheets as pictures, with what is cut from each. */
 export function CutSheet() {
-  const { view, share, stop, build, line, edit, say, fine, area, unit } = useBuild();
+  const { view, share, stop, build, line, edit, fine, area, unit } = useBuild();
   const [search, setSearch] = useSearchParams();
   const [cuts, setCuts] = useState(false);
   const chosen = search.get('part') ?? undefined;
@@ -111,7 +112,26 @@ export function CutSheet() {
                   <figcaption>
                     {s.name}
                     {s.place !== '' && `, ${s.place}`}: {Math.round(100 * s.used)} % used
-                    {s.rests[0] && `, keeps ${say(s.rests[0].length, 'length')} × ${say(s.rests[0].width, 'length')}`}
+                    {s.rests.map((r, n) => (
+                      <button
+                        key={n}
+                        type="button"
+                        className="chip"
+                        title="Put this rest on the list of offcuts"
+                        onClick={() =>
+                          edit('Keep an offcut', (b) =>
+                            b.sheets.push({
+                              ...keptOf(g, r),
+                              id: newId(b.sheets, 'offcut'),
+                              name: `Offcut of ${s.name.charAt(0).toLowerCase()}${s.name.slice(1)}`,
+                              grained: b.sheets.find((x) => x.id === s.sheet)?.grained ?? false,
+                            }),
+                          )
+                        }
+                      >
+                        Keep {fine(r.length)} × {fine(r.width)} {unit('length')}
+                      </button>
+                    ))}
                   </figcaption>
                 </figure>
               ))}
@@ -128,6 +148,22 @@ export function CutSheet() {
 
 const groupName = (g: CutGroup, fine: (mm: number) => string, unit: string) =>
   `${labelOf(materials, g.material)} ${fine(g.thickness)} ${unit}`;
+
+/** A rest as it is kept. */
+const keptOf = (g: CutGroup, r: { length: number; width: number }): Omit<Sheet, 'id' | 'name'> => ({
+  of: g.material,
+  thickness: g.thickness,
+  measured: 0,
+  length: r.length,
+  width: r.width,
+  grained: false,
+  price: 0,
+  have: 1,
+  more: false,
+  offcut: true,
+  place: '',
+  supply: { from: '', number: '', days: 0 },
+});
 
 /** How sure it is that fewer sheets are not possible. */
 function proof(g: CutGroup): string {

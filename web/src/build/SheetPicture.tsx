@@ -39,7 +39,7 @@ export function SheetPicture({ sheet, number, panels, chosen, cuts, fine, onChoo
             role="button"
             tabIndex={0}
             aria-pressed={panel.mark === chosen}
-            aria-label={`${panel.mark} ${panel.name} of ${panel.of}, ${size}`}
+            aria-label={`${panel.mark} ${size} ${panel.name} of ${panel.of}`}
             data-mark={panel.mark}
             onClick={() => onChoose(panel.mark)}
             onKeyDown={(event) => {
@@ -55,21 +55,23 @@ export function SheetPicture({ sheet, number, panels, chosen, cuts, fine, onChoo
               }
               aria-hidden
             >
-              {across > letter * 1.3 && room > letter * 2.6 && (
-                <text x={letter * 0.4} y={letter * 1.1} fontSize={letter} className="sheet-mark">
-                  {panel.mark}
-                </text>
-              )}
-              {across > letter * 2.4 && room > letter * 5.4 && (
-                <text x={letter * 0.4} y={letter * 2.1} fontSize={letter * 0.8}>
-                  {size}
-                </text>
-              )}
-              {across > letter * 3.3 && room > letter * 0.45 * panel.name.length && (
-                <text x={letter * 0.4} y={letter * 3} fontSize={letter * 0.8}>
-                  {panel.name}
-                </text>
-              )}
+              <text>
+                {across > letter * 1.3 && room > letter * 2.6 && (
+                  <tspan x={letter * 0.4} y={letter * 1.1} fontSize={letter} className="sheet-mark">
+                    {panel.mark}
+                  </tspan>
+                )}{' '}
+                {across > letter * 2.4 && room > letter * 5.4 && (
+                  <tspan x={letter * 0.4} y={letter * 2.1} fontSize={letter * 0.8}>
+                    {size}
+                  </tspan>
+                )}{' '}
+                {across > letter * 3.3 && room > letter * 0.45 * panel.name.length && (
+                  <tspan x={letter * 0.4} y={letter * 3} fontSize={letter * 0.8}>
+                    {panel.name}
+                  </tspan>
+                )}
+              </text>
             </g>
           </g>
         );
