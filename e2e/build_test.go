@@ -69,7 +69,14 @@ func TestMoneyAndWays(t *testing.T) {
 	p := open(t, s.url+"/jobs/river-gauging/build/buy")
 	p.waitText("[data-need=runner-ball]", "Heavy ball runners 550")
 	list := filepath.Join(t.TempDir(), "prices.csv")
-	require.NoError(t, os.WriteFile(list, []byte("what;name;id;price;pack\nhandle;Flush handles;handle;25,00;1\nhandle;Cheap;;-3;1\n"), 0o600))
+	require.NoError(
+		t,
+		os.WriteFile(
+			list,
+			[]byte("what;name;id;price;pack\nhandle;Flush handles;handle;25,00;1\nhandle;Cheap;;-3;1\n"),
+			0o600,
+		),
+	)
 	p.press("Read prices and stock")
 	p.upload("Price list, CSV or XLSX", list)
 	p.waitText("tr[data-line='3']", "accepted is more than 0")
@@ -113,7 +120,10 @@ func TestTheCombRackIsFramed(t *testing.T) {
 	p.waitText("[data-rule=nuts-first]", "Before the frame is closed")
 	p.see("[data-step='nuts/comb-rack']")
 	at := func(step string) int {
-		return js[int](p, "[...document.querySelectorAll('[data-step]')].findIndex((e) => e.dataset.step === "+quoted(step)+")")
+		return js[int](
+			p,
+			"[...document.querySelectorAll('[data-step]')].findIndex((e) => e.dataset.step === "+quoted(step)+")",
+		)
 	}
 	assert.Less(t, at("nuts/comb-rack"), at("frame/comb-rack"))
 	assert.Less(t, at("frame/comb-rack"), at("fit/comb-rack"))
@@ -187,7 +197,9 @@ func TestABuildFromNothing(t *testing.T) {
 	p.stage("Layout")
 	p.typeInto("Search components", "drawer")
 	p.clickOn("[...document.querySelectorAll('[data-component]')].find((e) => e.textContent.includes('by its panels'))")
-	p.waitFor("document.querySelector('[data-view] [data-part]') !== null || document.querySelector('.not-added button') !== null")
+	p.waitFor(
+		"document.querySelector('[data-view] [data-part]') !== null || document.querySelector('.not-added button') !== null",
+	)
 	if js[bool](p, "document.querySelector('.not-added button') !== null") {
 		p.press("Add it anyway")
 		p.see("[data-view] [data-part]")

@@ -76,7 +76,12 @@ func (h handlers) registerBuild(api huma.API) {
 			})
 	}
 	const pdf, text = "application/pdf", "text/csv; charset=utf-8"
-	export("build-xlsx", "build.xlsx", "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet", exchange.WriteBuildXLSX)
+	export(
+		"build-xlsx",
+		"build.xlsx",
+		"application/vnd.openxmlformats-officedocument.spreadsheetml.sheet",
+		exchange.WriteBuildXLSX,
+	)
 	export("cut-csv", "cut.csv", text, exchange.WriteCutCSV)
 	export("cut-pdf", "cut.pdf", pdf, exchange.WriteCutPDF)
 	export("cut-svg", "cut.svg", "image/svg+xml", exchange.WriteSheetsSVG)
@@ -89,13 +94,24 @@ func (h handlers) registerBuild(api huma.API) {
 	export("tags-pdf", "tags.pdf", pdf, exchange.WriteTagsPDF)
 	huma.Register(api, operation("steps-pdf", http.MethodGet, "/api/jobs/{id}/steps.pdf"),
 		func(_ context.Context, in *stepsInput) (*fileOutput, error) {
-			return h.file(in.ID, "-steps.pdf", pdf, func(j *fitout.Job) ([]byte, error) { return exchange.WriteStepsPDF(j, in.Who) })
+			return h.file(
+				in.ID,
+				"-steps.pdf",
+				pdf,
+				func(j *fitout.Job) ([]byte, error) { return exchange.WriteStepsPDF(j, in.Who) },
+			)
 		})
 	huma.Register(api, operation("labels-pdf", http.MethodGet, "/api/jobs/{id}/labels.pdf"),
 		func(_ context.Context, in *labelsInput) (*fileOutput, error) {
 			from, err := url.Parse(in.From)
 			if err != nil || from.Scheme != "http" && from.Scheme != "https" || from.Host == "" {
-				return nil, problem(fitout.Problem{Path: "from", Given: in.From, Accepted: "an address that begins with http:// or https://"})
+				return nil, problem(
+					fitout.Problem{
+						Path:     "from",
+						Given:    in.From,
+						Accepted: "an address that begins with http:// or https://",
+					},
+				)
 			}
 			return h.file(in.ID, "-labels.pdf", pdf, func(j *fitout.Job) ([]byte, error) {
 				return exchange.WriteLabels(j, in.Sheet, from.Scheme+"://"+from.Host)

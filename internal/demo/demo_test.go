@@ -88,11 +88,26 @@ func TestDemoElectricsHaveNoFalseAlarm(t *testing.T) {
 	jobs, err := Jobs()
 	require.NoError(t, err)
 	expected := map[string][]string{
-		"river-gauging": {"caution alternator-asked", "caution panel-shaded", "caution mains-caution", "note others-locked",
-			"note cables-uncounted"},
-		"sound-recordist": {"stop charger-chemistry", "stop port-over", "caution no-isolator", "caution battery-with-people",
-			"caution inverter-battery", "caution plugs-mixed", "caution plug-loose", "note no-meter", "note no-way-home",
-			"note mains-caution", "note switch-order"},
+		"river-gauging": {
+			"caution alternator-asked",
+			"caution panel-shaded",
+			"caution mains-caution",
+			"note others-locked",
+			"note cables-uncounted",
+		},
+		"sound-recordist": {
+			"stop charger-chemistry",
+			"stop port-over",
+			"caution no-isolator",
+			"caution battery-with-people",
+			"caution inverter-battery",
+			"caution plugs-mixed",
+			"caution plug-loose",
+			"note no-meter",
+			"note no-way-home",
+			"note mains-caution",
+			"note switch-order",
+		},
 		"queen-bees": {"stop power-runs-out", "stop must-not-drop", "stop fuse-above-cable", "stop fuse-one-end",
 			"caution mains-caution", "caution trailer-fed-twice", "caution inverter-battery", "caution standby",
 			"caution too-dark",
@@ -176,9 +191,21 @@ func TestDemoBuildsWork(t *testing.T) {
 	jobs, err := Jobs()
 	require.NoError(t, err)
 	expected := map[string][]string{
-		"river-gauging":   {"caution delivered-late", "caution delivered-late", "note decision-open", "note licensed-work"},
-		"sound-recordist": {"caution decision-open", "caution drawer-wide", "caution lift-more", "caution lift-more", "caution stainless-salt", "note licensed-work"},
-		"queen-bees":      {"caution lift-more", "caution delivered-late", "note nuts-first", "note licensed-work"},
+		"river-gauging": {
+			"caution delivered-late",
+			"caution delivered-late",
+			"note decision-open",
+			"note licensed-work",
+		},
+		"sound-recordist": {
+			"caution decision-open",
+			"caution drawer-wide",
+			"caution lift-more",
+			"caution lift-more",
+			"caution stainless-salt",
+			"note licensed-work",
+		},
+		"queen-bees": {"caution lift-more", "caution delivered-late", "note nuts-first", "note licensed-work"},
 	}
 	for _, job := range jobs {
 		told := []string{}
@@ -196,7 +223,13 @@ func TestDemoBuildsWork(t *testing.T) {
 			assert.False(t, g.Assumed, "%s: a sheet of %s %.0f is listed", job.ID, g.Material, g.Thickness)
 		}
 		for _, line := range append(v.Lines.Hardware, v.Lines.Bought...) {
-			assert.True(t, line.Each > 0 || strings.Contains(line.What, "Offcut") || reused(&job, line.What), "%s: %s has no price", job.ID, line.What)
+			assert.True(
+				t,
+				line.Each > 0 || strings.Contains(line.What, "Offcut") || reused(&job, line.What),
+				"%s: %s has no price",
+				job.ID,
+				line.What,
+			)
 		}
 		assert.Positive(t, v.Quote.Total)
 		assert.LessOrEqual(t, v.Quote.Total, job.Brief.Budget, "%s stays within its budget", job.ID)

@@ -24,7 +24,9 @@ func WriteBuildDXF(j *fitout.Job) ([]byte, error) {
 	var out bytes.Buffer
 	w := zip.NewWriter(&out)
 	add := func(name string, data []byte) error {
-		f, err := w.CreateHeader(&zip.FileHeader{Name: name, Method: zip.Deflate, Modified: time.Date(2026, 1, 1, 0, 0, 0, 0, time.UTC)})
+		f, err := w.CreateHeader(
+			&zip.FileHeader{Name: name, Method: zip.Deflate, Modified: time.Date(2026, 1, 1, 0, 0, 0, 0, time.UTC)},
+		)
 		if err != nil {
 			return err
 		}

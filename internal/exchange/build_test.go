@@ -171,8 +171,18 @@ func TestATemplateIsTiled(t *testing.T) {
 
 // The outline of a floor goes around its arches and follows its walls as they were measured.
 func TestTheFloorGoesAroundItsArches(t *testing.T) {
-	bay := fitout.Bay{ID: "tub", Name: "Tub", At: fitout.Point{X: 2000, Y: 0}, LengthLeft: 1500, LengthRight: 1500, WidthFront: 1400, WidthRear: 1400,
-		Obstacles: []fitout.Obstacle{{ID: "a", Kind: fitout.WheelArch, Side: fitout.Left, Front: 500, Length: 600, Width: 200, Height: 250}}}
+	bay := fitout.Bay{
+		ID:          "tub",
+		Name:        "Tub",
+		At:          fitout.Point{X: 2000, Y: 0},
+		LengthLeft:  1500,
+		LengthRight: 1500,
+		WidthFront:  1400,
+		WidthRear:   1400,
+		Obstacles: []fitout.Obstacle{
+			{ID: "a", Kind: fitout.WheelArch, Side: fitout.Left, Front: 500, Length: 600, Width: 200, Height: 250},
+		},
+	}
 	o := floorOutline(&bay)
 	area := func(line []spot) float64 {
 		sum := 0.0
@@ -186,7 +196,13 @@ func TestTheFloorGoesAroundItsArches(t *testing.T) {
 		return sum / 2
 	}
 	assert.InDelta(t, 1500*1400-600*200, area(o.Lines[0]), 30)
-	bay.Walls = []fitout.CurvedWall{{ID: "w", Side: fitout.Right, Offsets: []fitout.Offset{{ID: "a", At: 0}, {ID: "b", At: 750, Off: 40}, {ID: "c", At: 1500}}}}
+	bay.Walls = []fitout.CurvedWall{
+		{
+			ID:      "w",
+			Side:    fitout.Right,
+			Offsets: []fitout.Offset{{ID: "a", At: 0}, {ID: "b", At: 750, Off: 40}, {ID: "c", At: 1500}},
+		},
+	}
 	assert.InDelta(t, 1500*1400-600*200+1500*40/2, area(floorOutline(&bay).Lines[0]), 30)
 }
 
@@ -246,7 +262,11 @@ func TestPriceListsComeInFromAWorkbook(t *testing.T) {
 	read, err := ReadPrices(out.Bytes(), &j)
 	require.NoError(t, err)
 	require.Equal(t, 1, read.Good, "%+v", read.Rows)
-	assert.Equal(t, fitout.Goods{ID: "screws-4-40", Name: "Screws 4 × 40", What: fitout.ScrewGoods, Pack: 200, Price: 1450}, *read.Rows[0].Goods)
+	assert.Equal(
+		t,
+		fitout.Goods{ID: "screws-4-40", Name: "Screws 4 × 40", What: fitout.ScrewGoods, Pack: 200, Price: 1450},
+		*read.Rows[0].Goods,
+	)
 }
 
 // Whatever a price list is filled with, it is read or refused with a sentence.

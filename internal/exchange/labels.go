@@ -66,7 +66,13 @@ func WriteLabels(j *fitout.Job, sheet LabelSheet, address string) ([]byte, error
 		line(1, "", 9, size)
 		line(2, "", 8, of)
 		line(3, "", 7, where)
-		return qrCode(pdf, strings.TrimRight(address, "/")+"/jobs/"+j.ID+"/build?part="+mark, x+g.wide-code-3, y+3, code)
+		return qrCode(
+			pdf,
+			strings.TrimRight(address, "/")+"/jobs/"+j.ID+"/build?part="+mark,
+			x+g.wide-code-3,
+			y+3,
+			code,
+		)
 	}
 	for i := range v.Panels {
 		p := &v.Panels[i]

@@ -39,8 +39,26 @@ const MaxPrices = 1000
 const MaxPriceFile = 4 << 20
 
 // priceColumns are the columns of a price list, in mm, whole pieces, and the currency of the job.
-var priceColumns = []string{"id", "what", "name", "material", "thickness", "length", "width", "pack", "price", "have", "more", "grain", "offcut",
-	"measured", "place", "supplier", "number", "days"}
+var priceColumns = []string{
+	"id",
+	"what",
+	"name",
+	"material",
+	"thickness",
+	"length",
+	"width",
+	"pack",
+	"price",
+	"have",
+	"more",
+	"grain",
+	"offcut",
+	"measured",
+	"place",
+	"supplier",
+	"number",
+	"days",
+}
 
 // WritePrices writes stock and price list of a job as CSV that ReadPrices reads back.
 func WritePrices(j *fitout.Job) ([]byte, error) {
@@ -61,17 +79,81 @@ func WritePrices(j *fitout.Job) ([]byte, error) {
 		return exactly(value)
 	}
 	for _, s := range b.Sheets {
-		rows = append(rows, []string{s.ID, "sheet", plainText(s.Name), string(s.Of), mm(s.Thickness), mm(s.Length), mm(s.Width), "", price(s.Price),
-			fmt.Sprint(s.Have), yesNo(s.More), yesNo(s.Grained), yesNo(s.Offcut), mm(s.Measured), plainText(s.Place), plainText(s.Supply.From),
-			plainText(s.Supply.Number), mm(s.Supply.Days)})
+		rows = append(
+			rows,
+			[]string{
+				s.ID,
+				"sheet",
+				plainText(s.Name),
+				string(s.Of),
+				mm(s.Thickness),
+				mm(s.Length),
+				mm(s.Width),
+				"",
+				price(s.Price),
+				fmt.Sprint(
+					s.Have,
+				),
+				yesNo(s.More),
+				yesNo(s.Grained),
+				yesNo(s.Offcut),
+				mm(s.Measured),
+				plainText(s.Place),
+				plainText(s.Supply.From),
+				plainText(s.Supply.Number),
+				mm(s.Supply.Days),
+			},
+		)
 	}
 	for _, s := range b.Bars {
-		rows = append(rows, []string{s.ID, "bar", plainText(s.Name), "", "", mm(s.Length), "", "", price(s.Price), fmt.Sprint(s.Have), yesNo(s.More), "",
-			"", "", plainText(s.Place), plainText(s.Supply.From), plainText(s.Supply.Number), mm(s.Supply.Days)})
+		rows = append(
+			rows,
+			[]string{
+				s.ID,
+				"bar",
+				plainText(s.Name),
+				"",
+				"",
+				mm(s.Length),
+				"",
+				"",
+				price(s.Price),
+				fmt.Sprint(s.Have),
+				yesNo(s.More),
+				"",
+				"",
+				"",
+				plainText(s.Place),
+				plainText(s.Supply.From),
+				plainText(s.Supply.Number),
+				mm(s.Supply.Days),
+			},
+		)
 	}
 	for _, g := range b.Goods {
-		rows = append(rows, []string{g.ID, string(g.What), plainText(g.Name), "", "", mm(g.Length), "", mm(g.Pack), price(g.Price), exactly(g.Have), "", "",
-			"", "", "", plainText(g.Supply.From), plainText(g.Supply.Number), mm(g.Supply.Days)})
+		rows = append(
+			rows,
+			[]string{
+				g.ID,
+				string(g.What),
+				plainText(g.Name),
+				"",
+				"",
+				mm(g.Length),
+				"",
+				mm(g.Pack),
+				price(g.Price),
+				exactly(g.Have),
+				"",
+				"",
+				"",
+				"",
+				"",
+				plainText(g.Supply.From),
+				plainText(g.Supply.Number),
+				mm(g.Supply.Days),
+			},
+		)
 	}
 	err := w.WriteAll(rows)
 	return out.Bytes(), err
@@ -81,7 +163,10 @@ func WritePrices(j *fitout.Job) ([]byte, error) {
 // columns in any order; what and name are needed. The job is only looked at for what it has already.
 func ReadPrices(data []byte, j *fitout.Job) (PricesRead, error) {
 	if len(data) > MaxPriceFile {
-		return PricesRead{}, fmt.Errorf("the file has more than %d MB; accepted is a price list up to that", MaxPriceFile>>20)
+		return PricesRead{}, fmt.Errorf(
+			"the file has more than %d MB; accepted is a price list up to that",
+			MaxPriceFile>>20,
+		)
 	}
 	text := string(data)
 	if bytes.HasPrefix(data, []byte("PK")) {
@@ -118,7 +203,10 @@ func ReadPrices(data []byte, j *fitout.Job) (PricesRead, error) {
 
 // firstSheet is the first sheet of a workbook as CSV.
 func firstSheet(data []byte) (string, error) {
-	f, err := excelize.OpenReader(bytes.NewReader(data), excelize.Options{UnzipSizeLimit: 64 << 20, UnzipXMLSizeLimit: 16 << 20, RawCellValue: true})
+	f, err := excelize.OpenReader(
+		bytes.NewReader(data),
+		excelize.Options{UnzipSizeLimit: 64 << 20, UnzipXMLSizeLimit: 16 << 20, RawCellValue: true},
+	)
 	if err != nil {
 		return "", errors.New("the file is not a workbook that can be read; save it as XLSX or CSV and try again")
 	}
@@ -165,7 +253,10 @@ func (c *cellsOf) price() int {
 	}
 	value := c.figure("price")
 	if len(c.errors) == 0 && (value <= 0 || value > 1e9) {
-		c.errors = append(c.errors, fmt.Sprintf("price: %q; accepted is more than 0, or an empty cell where it is not known", c.at["price"]))
+		c.errors = append(
+			c.errors,
+			fmt.Sprintf("price: %q; accepted is more than 0, or an empty cell where it is not known", c.at["price"]),
+		)
 	}
 	return int(math.Round(max(0, min(1e9, value)) * 100))
 }
@@ -230,21 +321,52 @@ func priceRow(line int, cells, columns []string, j *fitout.Job, taken map[string
 	prefix := ""
 	switch what := strings.ToLower(c.at["what"]); what {
 	case "sheet":
-		s := fitout.Sheet{ID: id, Name: c.text("name"), Of: fitout.Material(strings.ToLower(c.at["material"])), Thickness: c.figure("thickness"),
-			Measured: c.figure("measured"), Length: c.figure("length"), Width: c.figure("width"), Grained: c.yes("grain"), Price: c.price(),
-			Have: c.whole("have"), More: c.yes("more"), Offcut: c.yes("offcut"), Place: c.text("place"), Supply: supply}
+		s := fitout.Sheet{
+			ID:        id,
+			Name:      c.text("name"),
+			Of:        fitout.Material(strings.ToLower(c.at["material"])),
+			Thickness: c.figure("thickness"),
+			Measured: c.figure(
+				"measured",
+			),
+			Length:  c.figure("length"),
+			Width:   c.figure("width"),
+			Grained: c.yes("grain"),
+			Price:   c.price(),
+			Have:    c.whole("have"),
+			More:    c.yes("more"),
+			Offcut:  c.yes("offcut"),
+			Place:   c.text("place"),
+			Supply:  supply,
+		}
 		row.Sheet, prefix = &s, "build.sheets[0]."
 		trial.Build.Sheets = []fitout.Sheet{s}
 		row.Known = slices.ContainsFunc(j.Build.Sheets, func(o fitout.Sheet) bool { return o.ID == id })
 	case "bar":
-		b := fitout.Profile{ID: id, Name: c.text("name"), Length: c.figure("length"), Price: c.price(), Have: c.whole("have"), More: c.yes("more"),
-			Place: c.text("place"), Supply: supply}
+		b := fitout.Profile{
+			ID:     id,
+			Name:   c.text("name"),
+			Length: c.figure("length"),
+			Price:  c.price(),
+			Have:   c.whole("have"),
+			More:   c.yes("more"),
+			Place:  c.text("place"),
+			Supply: supply,
+		}
 		row.Bar, prefix = &b, "build.bars[0]."
 		trial.Build.Bars = []fitout.Profile{b}
 		row.Known = slices.ContainsFunc(j.Build.Bars, func(o fitout.Profile) bool { return o.ID == id })
 	default:
-		g := fitout.Goods{ID: id, Name: c.text("name"), What: fitout.What(what), Length: c.figure("length"), Pack: c.figure("pack"), Price: c.price(),
-			Have: c.figure("have"), Supply: supply}
+		g := fitout.Goods{
+			ID:     id,
+			Name:   c.text("name"),
+			What:   fitout.What(what),
+			Length: c.figure("length"),
+			Pack:   c.figure("pack"),
+			Price:  c.price(),
+			Have:   c.figure("have"),
+			Supply: supply,
+		}
 		row.Goods, prefix = &g, "build.goods[0]."
 		trial.Build.Goods = []fitout.Goods{g}
 		row.Known = slices.ContainsFunc(j.Build.Goods, func(o fitout.Goods) bool { return o.ID == id })

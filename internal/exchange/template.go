@@ -44,7 +44,11 @@ func WriteTemplatePDF(j *fitout.Job, of string, paper Paper) ([]byte, error) {
 	}
 	o, ok := outlineOf(j, of)
 	if !ok {
-		return nil, fitout.Problem{Path: "of", Given: of, Accepted: "the id of a measured space, or the mark of a panel"}
+		return nil, fitout.Problem{
+			Path:     "of",
+			Given:    of,
+			Accepted: "the id of a measured space, or the mark of a panel",
+		}
 	}
 	pdf := fpdf.NewCustom(&fpdf.InitType{UnitStr: "mm", Size: fpdf.SizeType{Wd: size[0], Ht: size[1]}})
 	text := withFonts(pdf)
@@ -63,7 +67,16 @@ func WriteTemplatePDF(j *fitout.Job, of string, paper Paper) ([]byte, error) {
 			pdf.AddPage()
 			x, y := low.X+float64(column)*stepX, low.Y+float64(row)*stepY
 			place := fmt.Sprintf("%c%d", 'A'+column%26, row+1)
-			tile(pdf, text, &o, spot{x, y}, wide, tall, fmt.Sprintf("%s, %s: page %s of %d × %d", j.Name, o.Name, place, columns, rows), place)
+			tile(
+				pdf,
+				text,
+				&o,
+				spot{x, y},
+				wide,
+				tall,
+				fmt.Sprintf("%s, %s: page %s of %d × %d", j.Name, o.Name, place, columns, rows),
+				place,
+			)
 		}
 	}
 	var out bytes.Buffer
@@ -160,7 +173,10 @@ func outlineOf(j *fitout.Job, of string) (outline, bool) {
 
 // panelOutline is a panel as it is cut, with its holes.
 func panelOutline(p *build.CutPanel) outline {
-	o := outline{Name: p.Mark + " " + p.Of + ", " + p.Name, Lines: [][]spot{{{0, 0}, {p.CutLength, 0}, {p.CutLength, p.CutWidth}, {0, p.CutWidth}}}}
+	o := outline{
+		Name:  p.Mark + " " + p.Of + ", " + p.Name,
+		Lines: [][]spot{{{0, 0}, {p.CutLength, 0}, {p.CutLength, p.CutWidth}, {0, p.CutWidth}}},
+	}
 	for _, h := range p.Holes {
 		o.Marked = append(o.Marked, spot{h.U, h.V})
 		if h.Width == 0 {
@@ -176,7 +192,12 @@ func panelOutline(p *build.CutPanel) outline {
 func roundedRect(x, y, length, width, radius float64) []spot {
 	radius = min(radius, length/2, width/2)
 	if radius <= 0 {
-		return []spot{{x - length/2, y - width/2}, {x + length/2, y - width/2}, {x + length/2, y + width/2}, {x - length/2, y + width/2}}
+		return []spot{
+			{x - length/2, y - width/2},
+			{x + length/2, y - width/2},
+			{x + length/2, y + width/2},
+			{x - length/2, y + width/2},
+		}
 	}
 	var line []spot
 	for corner := range 4 {

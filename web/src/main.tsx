@@ -23,6 +23,7 @@ import './styles/cases.css';
 import './styles/power.css';
 import './styles/range.css';
 import './styles/build.css';
+import './styles/bench.css';
 import './styles/phone.css';
 import './styles/print.css';
 

@@ -15,49 +15,150 @@ import (
 func soundBuild() fitout.Job {
 	j := fitout.NewJob("job", "Job", fitout.AustraliaNZ)
 	bay := func(id string, kind fitout.BayKind, at fitout.Point, face fitout.Face) fitout.Bay {
-		return fitout.Bay{ID: id, Name: id, Kind: kind, At: at, Sealed: true, LengthLeft: 1800, LengthRight: 1800, WidthFront: 1500,
-			WidthRear: 1500, HeightFront: 900, HeightRear: 900, Walls: []fitout.CurvedWall{},
-			Opening: fitout.Opening{Face: face, Width: 1400, Height: 850, Hinge: fitout.HingeTop, Swing: 90}, Obstacles: []fitout.Obstacle{}}
+		return fitout.Bay{
+			ID:          id,
+			Name:        id,
+			Kind:        kind,
+			At:          at,
+			Sealed:      true,
+			LengthLeft:  1800,
+			LengthRight: 1800,
+			WidthFront:  1500,
+			WidthRear:   1500,
+			HeightFront: 900,
+			HeightRear:  900,
+			Walls:       []fitout.CurvedWall{},
+			Opening: fitout.Opening{
+				Face:   face,
+				Width:  1400,
+				Height: 850,
+				Hinge:  fitout.HingeTop,
+				Swing:  90,
+			},
+			Obstacles: []fitout.Obstacle{},
+		}
 	}
 	j.Vehicle.Bays = []fitout.Bay{bay("tray", fitout.BayCanopyRear, fitout.Point{X: 2200, Z: 900}, fitout.FaceRear),
 		bay("below", fitout.BayUnderTray, fitout.Point{X: 2200, Z: 400}, fitout.FaceLeft)}
 	part := func(id, bay string, kind fitout.ModuleKind, faces fitout.Face, wall fitout.Material, panel float64, at fitout.Point,
 		size fitout.Size, cells ...string) fitout.Item {
-		m := &fitout.Module{Kind: kind, Faces: faces, Wall: wall, Panel: panel, Runner: fitout.NoRunner, Stack: fitout.Above,
-			Latch: fitout.RatedLatch, Holes: []fitout.Hole{}, Fixings: []fitout.Fixing{}}
+		m := &fitout.Module{
+			Kind:    kind,
+			Faces:   faces,
+			Wall:    wall,
+			Panel:   panel,
+			Runner:  fitout.NoRunner,
+			Stack:   fitout.Above,
+			Latch:   fitout.RatedLatch,
+			Holes:   []fitout.Hole{},
+			Fixings: []fitout.Fixing{},
+		}
 		for _, c := range cells {
 			m.Cells = append(m.Cells, fitout.Cell{ID: c, Name: c})
 		}
-		return fitout.Item{ID: id, Name: id, Form: fitout.FormBox, Source: fitout.ByMaterial, Bay: bay, At: at, Size: size,
-			Presence: fitout.Presence{Kind: fitout.Always}, Module: m}
+		return fitout.Item{
+			ID:       id,
+			Name:     id,
+			Form:     fitout.FormBox,
+			Source:   fitout.ByMaterial,
+			Bay:      bay,
+			At:       at,
+			Size:     size,
+			Presence: fitout.Presence{Kind: fitout.Always},
+			Module:   m,
+		}
 	}
-	unit := part("unit", "tray", fitout.Drawers, fitout.FaceRear, fitout.Plywood, 9, fitout.Point{X: 3550, Y: 0, Z: 1050},
-		fitout.Size{Length: 900, Width: 640, Height: 300}, "drawer")
+	unit := part(
+		"unit",
+		"tray",
+		fitout.Drawers,
+		fitout.FaceRear,
+		fitout.Plywood,
+		9,
+		fitout.Point{X: 3550, Y: 0, Z: 1050},
+		fitout.Size{Length: 900, Width: 640, Height: 300},
+		"drawer",
+	)
 	unit.Module.Runner, unit.Module.Lining = fitout.BallRunner, 3
-	unit.Module.Holes = []fitout.Hole{{ID: "grip", For: fitout.FingerHole, Panel: "drawer front", U: 283, V: 200, Length: 110, Width: 30, Radius: 14}}
+	unit.Module.Holes = []fitout.Hole{
+		{ID: "grip", For: fitout.FingerHole, Panel: "drawer front", U: 283, V: 200, Length: 110, Width: 30, Radius: 14},
+	}
 	unit.Module.Fixings = []fitout.Fixing{{Mount: "ring"}}
 	j.Vehicle.Mounts = []fitout.Mount{{ID: "ring", Name: "Ring", At: fitout.Point{X: 3550, Z: 900}, Rating: 400}}
-	rack := part("rack", "tray", fitout.Locker, fitout.FaceRear, fitout.Extrusion, 6, fitout.Point{X: 2600, Y: 400, Z: 1250},
-		fitout.Size{Length: 600, Width: 500, Height: 700}, "a", "b")
-	box := part("box", "below", fitout.UnderTrayBox, fitout.FaceLeft, fitout.Aluminium, 2, fitout.Point{X: 3000, Y: -500, Z: 600},
-		fitout.Size{Length: 600, Width: 400, Height: 300}, "box")
-	battery := part("battery", "tray", fitout.BatteryBox, fitout.FaceTop, fitout.NoMaterial, 0, fitout.Point{X: 2400, Y: -500, Z: 1000},
-		fitout.Size{Length: 300, Width: 200, Height: 200})
+	rack := part(
+		"rack",
+		"tray",
+		fitout.Locker,
+		fitout.FaceRear,
+		fitout.Extrusion,
+		6,
+		fitout.Point{X: 2600, Y: 400, Z: 1250},
+		fitout.Size{Length: 600, Width: 500, Height: 700},
+		"a",
+		"b",
+	)
+	box := part(
+		"box",
+		"below",
+		fitout.UnderTrayBox,
+		fitout.FaceLeft,
+		fitout.Aluminium,
+		2,
+		fitout.Point{X: 3000, Y: -500, Z: 600},
+		fitout.Size{Length: 600, Width: 400, Height: 300},
+		"box",
+	)
+	battery := part(
+		"battery",
+		"tray",
+		fitout.BatteryBox,
+		fitout.FaceTop,
+		fitout.NoMaterial,
+		0,
+		fitout.Point{X: 2400, Y: -500, Z: 1000},
+		fitout.Size{Length: 300, Width: 200, Height: 200},
+	)
 	battery.Mass, battery.Source, battery.Price = 20, fitout.DataSheet, 90000
-	weights := fitout.Item{ID: "tools", Name: "tools", Form: fitout.FormBox, Mass: 15, Source: fitout.ByScale, Size: fitout.Size{Length: 300,
-		Width: 200, Height: 100}, Presence: fitout.Presence{Kind: fitout.Always}, In: &fitout.InCell{Module: "unit", Cell: "drawer"}}
+	weights := fitout.Item{
+		ID:     "tools",
+		Name:   "tools",
+		Form:   fitout.FormBox,
+		Mass:   15,
+		Source: fitout.ByScale,
+		Size: fitout.Size{Length: 300,
+			Width: 200, Height: 100},
+		Presence: fitout.Presence{Kind: fitout.Always},
+		In:       &fitout.InCell{Module: "unit", Cell: "drawer"},
+	}
 	j.Variants[0].Items = []fitout.Item{unit, rack, box, battery, weights}
 	sheet := func(id string, of fitout.Material, thick float64) fitout.Sheet {
-		return fitout.Sheet{ID: id, Name: id, Of: of, Thickness: thick, Length: 2440, Width: 1220, Price: 10000, Have: 1, More: true}
+		return fitout.Sheet{
+			ID:        id,
+			Name:      id,
+			Of:        of,
+			Thickness: thick,
+			Length:    2440,
+			Width:     1220,
+			Price:     10000,
+			Have:      1,
+			More:      true,
+		}
 	}
 	b := &j.Build
-	b.Sheets = []fitout.Sheet{sheet("ply", fitout.Plywood, 9), sheet("alu", fitout.Aluminium, 2), sheet("panel", fitout.Extrusion, 6)}
+	b.Sheets = []fitout.Sheet{
+		sheet("ply", fitout.Plywood, 9),
+		sheet("alu", fitout.Aluminium, 2),
+		sheet("panel", fitout.Extrusion, 6),
+	}
 	b.Bars = []fitout.Profile{{ID: "bar", Name: "bar", Length: 6000, Price: 7000, More: true}}
 	for _, what := range []fitout.What{fitout.RunnerBall, fitout.HingeGoods, fitout.HingeBlock, fitout.LatchGoods, fitout.HandleGoods, fitout.ScrewGoods,
 		fitout.Bracket, fitout.Bolt, fitout.SlotNut, fitout.FixingGoods, fitout.Adhesive, fitout.LiningGoods, fitout.Sealant} {
 		b.Goods = append(b.Goods, fitout.Goods{ID: string(what), Name: string(what), What: what, Price: 500})
 	}
-	b.Makers = []fitout.Maker{{ID: "a", Name: "A", Skill: fitout.AllSkills}, {ID: "b", Name: "B", Skill: fitout.AllSkills}}
+	b.Makers = []fitout.Maker{
+		{ID: "a", Name: "A", Skill: fitout.AllSkills},
+		{ID: "b", Name: "B", Skill: fitout.AllSkills},
+	}
 	b.Money.Rate, b.Start = 8000, "2026-03-30"
 	b.Shop.Screws, b.Shop.Salt, b.Shop.Parted, b.Shop.SwingIn = fitout.StainlessA4, fitout.IsSo, fitout.IsSo, true
 	j.Brief.Budget, j.Brief.Currency = 1_500_000, "$"
@@ -90,7 +191,11 @@ var buildMistakes = []struct {
 	rule          string
 	mistake, near func(j *fitout.Job)
 }{
-	{"panel-too-large", func(j *fitout.Job) { partOf(j, "unit").Size.Length = 2425 }, func(j *fitout.Job) { partOf(j, "unit").Size.Length = 2420 }},
+	{
+		"panel-too-large",
+		func(j *fitout.Job) { partOf(j, "unit").Size.Length = 2425 },
+		func(j *fitout.Job) { partOf(j, "unit").Size.Length = 2420 },
+	},
 	{"grain-not-kept",
 		func(j *fitout.Job) {
 			j.Build.Sheets[0].Grained, partOf(j, "unit").Module.Grain, partOf(j, "unit").Size.Length = true, fitout.GrainAcross, 1300
@@ -100,31 +205,95 @@ var buildMistakes = []struct {
 		}},
 	{"sheet-too-small", func(j *fitout.Job) { j.Build.Sheets[1].Width, j.Build.Sheets[0].Width = 1220, 20 },
 		func(j *fitout.Job) { j.Build.Sheets[0].Offcut, j.Build.Sheets[0].More = false, true }},
-	{"sheet-missing", func(j *fitout.Job) { j.Build.Sheets = j.Build.Sheets[1:] }, func(j *fitout.Job) { j.Build.Sheets = nil }},
-	{"stock-short", func(j *fitout.Job) { j.Build.Sheets[0].More = false }, func(j *fitout.Job) { j.Build.Sheets[0].More, j.Build.Sheets[0].Have = false, 2 }},
-	{"hole-near-edge", func(j *fitout.Job) { partOf(j, "unit").Module.Holes[0].V = 32 }, func(j *fitout.Job) { partOf(j, "unit").Module.Holes[0].V = 33 }},
+	{
+		"sheet-missing",
+		func(j *fitout.Job) { j.Build.Sheets = j.Build.Sheets[1:] },
+		func(j *fitout.Job) { j.Build.Sheets = nil },
+	},
+	{
+		"stock-short",
+		func(j *fitout.Job) { j.Build.Sheets[0].More = false },
+		func(j *fitout.Job) { j.Build.Sheets[0].More, j.Build.Sheets[0].Have = false, 2 },
+	},
+	{
+		"hole-near-edge",
+		func(j *fitout.Job) { partOf(j, "unit").Module.Holes[0].V = 32 },
+		func(j *fitout.Job) { partOf(j, "unit").Module.Holes[0].V = 33 },
+	},
 	{"hole-in-joint", // the back stands against the top from 882 to 891 along it
 		func(j *fitout.Job) {
-			partOf(j, "unit").Module.Cells = append(partOf(j, "unit").Module.Cells, fitout.Cell{ID: "second", Name: "second"})
+			partOf(j, "unit").Module.Cells = append(
+				partOf(j, "unit").Module.Cells,
+				fitout.Cell{ID: "second", Name: "second"},
+			)
 			partOf(j, "unit").Module.Stack = fitout.Beside
-			partOf(j, "unit").Module.Holes[0] = fitout.Hole{ID: "grip", For: fitout.CableHole, Panel: "top", U: 450, V: 320, Length: 40}
+			partOf(j, "unit").Module.Holes[0] = fitout.Hole{
+				ID:     "grip",
+				For:    fitout.CableHole,
+				Panel:  "top",
+				U:      450,
+				V:      320,
+				Length: 40,
+			}
 		},
 		func(j *fitout.Job) {
-			partOf(j, "unit").Module.Cells = append(partOf(j, "unit").Module.Cells, fitout.Cell{ID: "second", Name: "second"})
+			partOf(j, "unit").Module.Cells = append(
+				partOf(j, "unit").Module.Cells,
+				fitout.Cell{ID: "second", Name: "second"},
+			)
 			partOf(j, "unit").Module.Stack = fitout.Beside
-			partOf(j, "unit").Module.Holes[0] = fitout.Hole{ID: "grip", For: fitout.CableHole, Panel: "top", U: 450, V: 360, Length: 40}
+			partOf(j, "unit").Module.Holes[0] = fitout.Hole{
+				ID:     "grip",
+				For:    fitout.CableHole,
+				Panel:  "top",
+				U:      450,
+				V:      360,
+				Length: 40,
+			}
 		}},
-	{"hole-nowhere", func(j *fitout.Job) { partOf(j, "unit").Module.Holes[0].Panel = "lid" }, func(j *fitout.Job) { partOf(j, "unit").Module.Holes[0].Panel = "top" }},
+	{
+		"hole-nowhere",
+		func(j *fitout.Job) { partOf(j, "unit").Module.Holes[0].Panel = "lid" },
+		func(j *fitout.Job) { partOf(j, "unit").Module.Holes[0].Panel = "top" },
+	},
 	{"device-deep",
 		func(j *fitout.Job) {
-			partOf(j, "unit").Module.Holes[0] = fitout.Hole{ID: "grip", For: fitout.DeviceHole, Panel: "back", U: 300, V: 140, Length: 60, Depth: 900}
+			partOf(j, "unit").Module.Holes[0] = fitout.Hole{
+				ID:     "grip",
+				For:    fitout.DeviceHole,
+				Panel:  "back",
+				U:      300,
+				V:      140,
+				Length: 60,
+				Depth:  900,
+			}
 		},
 		func(j *fitout.Job) {
-			partOf(j, "unit").Module.Holes[0] = fitout.Hole{ID: "grip", For: fitout.DeviceHole, Panel: "back", U: 300, V: 140, Length: 60, Depth: 880}
+			partOf(j, "unit").Module.Holes[0] = fitout.Hole{
+				ID:     "grip",
+				For:    fitout.DeviceHole,
+				Panel:  "back",
+				U:      300,
+				V:      140,
+				Length: 60,
+				Depth:  880,
+			}
 		}},
-	{"runner-none", func(j *fitout.Job) { partOf(j, "unit").Size.Length = 305 }, func(j *fitout.Job) { partOf(j, "unit").Size.Length = 311 }},
-	{"drawer-wide", func(j *fitout.Job) { j.Build.Sheets[0].Measured = 9.3 }, func(j *fitout.Job) { j.Build.Sheets[0].Measured = 9.2 }},
-	{"drawer-thin", func(j *fitout.Job) { partOf(j, "tools").Mass = 120 }, func(j *fitout.Job) { partOf(j, "tools").Mass = 30 }},
+	{
+		"runner-none",
+		func(j *fitout.Job) { partOf(j, "unit").Size.Length = 305 },
+		func(j *fitout.Job) { partOf(j, "unit").Size.Length = 311 },
+	},
+	{
+		"drawer-wide",
+		func(j *fitout.Job) { j.Build.Sheets[0].Measured = 9.3 },
+		func(j *fitout.Job) { j.Build.Sheets[0].Measured = 9.2 },
+	},
+	{
+		"drawer-thin",
+		func(j *fitout.Job) { partOf(j, "tools").Mass = 120 },
+		func(j *fitout.Job) { partOf(j, "tools").Mass = 30 },
+	},
 	{"screw-foam",
 		func(j *fitout.Job) {
 			partOf(j, "unit").Module.Wall = fitout.FoamCore
@@ -160,15 +329,23 @@ var buildMistakes = []struct {
 	{"scribed-blind", func(j *fitout.Job) { partOf(j, "unit").Module.Scribed = true },
 		func(j *fitout.Job) {
 			partOf(j, "unit").Module.Scribed = true
-			j.Vehicle.Bays[0].Walls = []fitout.CurvedWall{{ID: "w", Side: fitout.Left, Offsets: []fitout.Offset{{ID: "a"}, {ID: "b", At: 1800, Off: 20}}}}
+			j.Vehicle.Bays[0].Walls = []fitout.CurvedWall{
+				{ID: "w", Side: fitout.Left, Offsets: []fitout.Offset{{ID: "a"}, {ID: "b", At: 1800, Off: 20}}},
+			}
 		}},
 	{"licensed-work", func(j *fitout.Job) { partOf(j, "battery").Module.Kind = fitout.FuelTank },
 		func(j *fitout.Job) { partOf(j, "battery").Module.Kind = fitout.WaterTank }},
 	{"proof-missing", func(j *fitout.Job) {
-		partOf(j, "unit").Making = &fitout.Making{How: fitout.MadeBought, Ways: []fitout.MakeWay{{How: fitout.MadeBought, Cost: 9}}}
+		partOf(j, "unit").Making = &fitout.Making{
+			How:  fitout.MadeBought,
+			Ways: []fitout.MakeWay{{How: fitout.MadeBought, Cost: 9}},
+		}
 	},
 		func(j *fitout.Job) {
-			partOf(j, "unit").Making = &fitout.Making{How: fitout.MadeBought, Ways: []fitout.MakeWay{{How: fitout.MadeBought, Cost: 9, Proof: "dry fit"}}}
+			partOf(j, "unit").Making = &fitout.Making{
+				How:  fitout.MadeBought,
+				Ways: []fitout.MakeWay{{How: fitout.MadeBought, Cost: 9, Proof: "dry fit"}},
+			}
 		}},
 	{"order-ring", func(j *fitout.Job) {
 		j.Build.Reasons = []fitout.Reason{{ID: "r", First: "fit/unit", Then: "fit/rack", Why: "as we always do"}}
@@ -176,15 +353,33 @@ var buildMistakes = []struct {
 		func(j *fitout.Job) {
 			j.Build.Reasons = []fitout.Reason{{ID: "r", First: "fit/rack", Then: "fit/unit", Why: "as we always do"}}
 		}},
-	{"lift-more", func(j *fitout.Job) { partOf(j, "battery").Mass = 51 }, func(j *fitout.Job) { partOf(j, "battery").Mass = 50 }},
-	{"over-budget", func(j *fitout.Job) { j.Brief.Budget = 300_000 }, func(j *fitout.Job) { j.Brief.Budget = 1_200_000 }},
-	{"price-missing", func(j *fitout.Job) { j.Build.Sheets[0].Price = 0 }, func(j *fitout.Job) { j.Build.Sheets[0].Price = 1 }},
+	{
+		"lift-more",
+		func(j *fitout.Job) { partOf(j, "battery").Mass = 51 },
+		func(j *fitout.Job) { partOf(j, "battery").Mass = 50 },
+	},
+	{
+		"over-budget",
+		func(j *fitout.Job) { j.Brief.Budget = 300_000 },
+		func(j *fitout.Job) { j.Brief.Budget = 1_200_000 },
+	},
+	{
+		"price-missing",
+		func(j *fitout.Job) { j.Build.Sheets[0].Price = 0 },
+		func(j *fitout.Job) { j.Build.Sheets[0].Price = 1 },
+	},
 	{"delivered-late",
 		func(j *fitout.Job) {
-			partOf(j, "battery").Making = &fitout.Making{How: fitout.MadeBought, Ways: []fitout.MakeWay{{How: fitout.MadeBought, Cost: 90000, Supply: fitout.Supply{Days: 30}}}}
+			partOf(j, "battery").Making = &fitout.Making{
+				How:  fitout.MadeBought,
+				Ways: []fitout.MakeWay{{How: fitout.MadeBought, Cost: 90000, Supply: fitout.Supply{Days: 30}}},
+			}
 		},
 		func(j *fitout.Job) {
-			partOf(j, "battery").Making = &fitout.Making{How: fitout.MadeBought, Ways: []fitout.MakeWay{{How: fitout.MadeBought, Cost: 90000, Supply: fitout.Supply{Days: 1}}}}
+			partOf(j, "battery").Making = &fitout.Making{
+				How:  fitout.MadeBought,
+				Ways: []fitout.MakeWay{{How: fitout.MadeBought, Cost: 90000, Supply: fitout.Supply{Days: 1}}},
+			}
 		}},
 	{"decision-open", func(j *fitout.Job) {
 		j.Build.Decisions = []fitout.Decision{{ID: "d", Question: "Which?", Until: "2026-04-02"}}
@@ -241,7 +436,11 @@ func TestWhatIsSaidOfABuildMendsIt(t *testing.T) {
 	})
 	assert.Empty(t, mended, "the sheet is known by what it measures too")
 	near := toldOfBuild(t, func(j *fitout.Job) { partOf(j, "unit").Module.Holes[0].V = 20 })["hole-near-edge"]
-	assert.NotContains(t, toldOfBuild(t, func(j *fitout.Job) { partOf(j, "unit").Module.Holes[0].V = 20 - near.Margin }), "hole-near-edge")
+	assert.NotContains(
+		t,
+		toldOfBuild(t, func(j *fitout.Job) { partOf(j, "unit").Module.Holes[0].V = 20 - near.Margin }),
+		"hole-near-edge",
+	)
 	thin := func(j *fitout.Job) { partOf(j, "tools").Mass = 120 }
 	require.Contains(t, toldOfBuild(t, thin)["drawer-thin"].Sentence, "Make it 1")
 }

@@ -20,9 +20,17 @@ import (
 // bench is a job with a level bay that opens to the rear, its floor at 900.
 func bench(items ...fitout.Item) fitout.Job {
 	j := fitout.NewJob("job", "Job", fitout.AustraliaNZ)
-	j.Vehicle.Bays = []fitout.Bay{{ID: "tray", Name: "Tray", Kind: fitout.BayCanopyRear, At: fitout.Point{X: 2200, Z: 900}, Sealed: true,
-		LengthLeft: 1800, LengthRight: 1800, WidthFront: 1500, WidthRear: 1500, HeightFront: 900, HeightRear: 900,
-		Opening: fitout.Opening{Face: fitout.FaceRear, Width: 1400, Height: 850, Hinge: fitout.HingeTop, Swing: 90}, Obstacles: []fitout.Obstacle{}}}
+	j.Vehicle.Bays = []fitout.Bay{
+		{ID: "tray", Name: "Tray", Kind: fitout.BayCanopyRear, At: fitout.Point{X: 2200, Z: 900}, Sealed: true,
+			LengthLeft: 1800, LengthRight: 1800, WidthFront: 1500, WidthRear: 1500, HeightFront: 900, HeightRear: 900,
+			Opening: fitout.Opening{
+				Face:   fitout.FaceRear,
+				Width:  1400,
+				Height: 850,
+				Hinge:  fitout.HingeTop,
+				Swing:  90,
+			}, Obstacles: []fitout.Obstacle{}},
+	}
 	j.Variants[0].Items = items
 	return j
 }
@@ -46,9 +54,17 @@ func rack(change ...func(*fitout.Item)) fitout.Item {
 	i := unit()
 	i.ID, i.Name, i.At.X, i.At.Y, i.At.Z = "rack", "Rack", 2600, 300, 1250
 	i.Size = fitout.Size{Length: 600, Width: 500, Height: 700}
-	i.Module = &fitout.Module{Kind: fitout.Locker, Faces: fitout.FaceRear, Wall: fitout.Extrusion, Panel: 6, Runner: fitout.NoRunner,
-		Stack: fitout.Above, Latch: fitout.RatedLatch, Fixings: []fitout.Fixing{},
-		Cells: []fitout.Cell{{ID: "a", Name: "A"}, {ID: "b", Name: "B"}, {ID: "c", Name: "C"}}}
+	i.Module = &fitout.Module{
+		Kind:    fitout.Locker,
+		Faces:   fitout.FaceRear,
+		Wall:    fitout.Extrusion,
+		Panel:   6,
+		Runner:  fitout.NoRunner,
+		Stack:   fitout.Above,
+		Latch:   fitout.RatedLatch,
+		Fixings: []fitout.Fixing{},
+		Cells:   []fitout.Cell{{ID: "a", Name: "A"}, {ID: "b", Name: "B"}, {ID: "c", Name: "C"}},
+	}
 	for _, c := range change {
 		c(&i)
 	}
@@ -87,7 +103,14 @@ func TestATaperedBearer(t *testing.T) {
 	floor := unit(func(i *fitout.Item) {
 		i.Size = fitout.Size{Length: 1200, Width: 1000, Height: 40}
 		i.At.Z = 920
-		i.Module = &fitout.Module{Kind: fitout.FalseFloor, Faces: fitout.FaceNone, Wall: fitout.Plywood, Panel: 12, Cells: []fitout.Cell{}, Fixings: []fitout.Fixing{}}
+		i.Module = &fitout.Module{
+			Kind:    fitout.FalseFloor,
+			Faces:   fitout.FaceNone,
+			Wall:    fitout.Plywood,
+			Panel:   12,
+			Cells:   []fitout.Cell{},
+			Fixings: []fitout.Fixing{},
+		}
 	})
 	j := bench(floor)
 	j.Vehicle.Bays[0].TiltAlong = 2.4
@@ -133,7 +156,14 @@ func TestTheOrderOfABuild(t *testing.T) {
 	floor := unit(func(i *fitout.Item) {
 		i.ID, i.Name, i.At.Z = "floor", "Floor", 906
 		i.Size = fitout.Size{Length: 1700, Width: 1400, Height: 12}
-		i.Module = &fitout.Module{Kind: fitout.FalseFloor, Faces: fitout.FaceNone, Wall: fitout.Plywood, Panel: 12, Cells: []fitout.Cell{}, Fixings: []fitout.Fixing{}}
+		i.Module = &fitout.Module{
+			Kind:    fitout.FalseFloor,
+			Faces:   fitout.FaceNone,
+			Wall:    fitout.Plywood,
+			Panel:   12,
+			Cells:   []fitout.Cell{},
+			Fixings: []fitout.Fixing{},
+		}
 	})
 	on := unit(func(i *fitout.Item) { i.At.Z, i.Module.Finish = 912+150, fitout.PaintFinish })
 	behind := rack(func(i *fitout.Item) { i.At.Z, i.At.Y = 912+350, 0 })
@@ -261,7 +291,10 @@ func TestEveryPanelIsOnASheet(t *testing.T) {
 func BenchmarkPanelsOf60Modules(b *testing.B) {
 	var items []fitout.Item
 	for k := range 60 {
-		items = append(items, unit(func(i *fitout.Item) { i.ID = fmt.Sprint("unit-", k); i.At.X = 2600 + math.Mod(float64(k)*40, 1000) }))
+		items = append(
+			items,
+			unit(func(i *fitout.Item) { i.ID = fmt.Sprint("unit-", k); i.At.X = 2600 + math.Mod(float64(k)*40, 1000) }),
+		)
 	}
 	j := bench(items...)
 	p := plan.Of(&j)

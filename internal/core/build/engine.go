@@ -29,7 +29,10 @@ func Engine() plan.Engine[BuildFigures] {
 	for i, rule := range all {
 		rules[i] = func(p *plan.Plan) []fitout.Finding { return rule(LookAt(p)) }
 	}
-	return plan.Engine[BuildFigures]{Figures: func(p *plan.Plan) BuildFigures { return figuresOf(LookAt(p)) }, Rules: rules}
+	return plan.Engine[BuildFigures]{
+		Figures: func(p *plan.Plan) BuildFigures { return figuresOf(LookAt(p)) },
+		Rules:   rules,
+	}
 }
 
 // InAll is what the build of a plan takes in all.

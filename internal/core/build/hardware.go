@@ -51,8 +51,11 @@ func StandardRunner(lengths []fitout.RunnerLength, drawer float64) float64 {
 	return best
 }
 
-var runnerGoods = map[fitout.Runner]fitout.What{fitout.BallRunner: fitout.RunnerBall, fitout.RollerRunner: fitout.RunnerRoller,
-	fitout.StripRunner: fitout.RunnerStrip}
+var runnerGoods = map[fitout.Runner]fitout.What{
+	fitout.BallRunner:   fitout.RunnerBall,
+	fitout.RollerRunner: fitout.RunnerRoller,
+	fitout.StripRunner:  fitout.RunnerStrip,
+}
 
 // opens are how many lids, flaps, doors, drawers or slides a module has.
 func opens(m *Made) int {
@@ -133,7 +136,12 @@ func hardwareOf(l *List, b *fitout.Build) []HardwareNeed {
 		surface := 0.0
 		for _, p := range m.Panels {
 			surface += 2 * l.Panels[p].Length * l.Panels[p].Width / 1e6
-			add(fitout.Edging, 0, (float64(l.Panels[p].BandLong)*l.Panels[p].Length+float64(l.Panels[p].BandShort)*l.Panels[p].Width)/1000, m.ID)
+			add(
+				fitout.Edging,
+				0,
+				(float64(l.Panels[p].BandLong)*l.Panels[p].Length+float64(l.Panels[p].BandShort)*l.Panels[p].Width)/1000,
+				m.ID,
+			)
 		}
 		if d.Finish != fitout.NoFinish {
 			add(fitout.PaintGoods, 0, surface*b.Shop.Paint*b.Shop.Coats, m.ID)
@@ -144,7 +152,10 @@ func hardwareOf(l *List, b *fitout.Build) []HardwareNeed {
 	}
 	for k := range b.Goods {
 		if g := &b.Goods[k]; g.What == fitout.OtherGoods || g.What == fitout.Sealant {
-			needs = append(needs, HardwareNeed{What: g.What, Name: g.Name, Count: max(1, g.Pack), Modules: []string{}, Goods: g.ID})
+			needs = append(
+				needs,
+				HardwareNeed{What: g.What, Name: g.Name, Count: max(1, g.Pack), Modules: []string{}, Goods: g.ID},
+			)
 		}
 	}
 	for k := range needs {
@@ -208,7 +219,8 @@ func priced(n *HardwareNeed, b *fitout.Build) {
 	var found *fitout.Goods
 	for k := range b.Goods {
 		g := &b.Goods[k]
-		if n.Goods != "" && g.ID != n.Goods || n.Goods == "" && (g.What != n.What || g.Length != 0 && g.Length != n.Length) {
+		if n.Goods != "" && g.ID != n.Goods ||
+			n.Goods == "" && (g.What != n.What || g.Length != 0 && g.Length != n.Length) {
 			continue
 		}
 		if found == nil || g.Length == n.Length && found.Length != n.Length {

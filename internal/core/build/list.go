@@ -116,11 +116,22 @@ func ListOf(p *plan.Plan) *List {
 	l := &List{}
 	for i := range p.Items {
 		item := &p.Items[i]
-		if item.Module == nil || !item.Work.Now() || item.Work == fitout.WorkExisting || item.Module.Kind == fitout.PlainGear {
+		if item.Module == nil || !item.Work.Now() || item.Work == fitout.WorkExisting ||
+			item.Module.Kind == fitout.PlainGear {
 			continue
 		}
-		m := Made{Number: len(l.Made) + 1, ID: item.ID, Name: item.Name, How: HowOf(item), Kg: item.Mass, Box: item.Box(),
-			Panels: []int{}, Rods: []int{}, item: item, at: i}
+		m := Made{
+			Number: len(l.Made) + 1,
+			ID:     item.ID,
+			Name:   item.Name,
+			How:    HowOf(item),
+			Kg:     item.Mass,
+			Box:    item.Box(),
+			Panels: []int{},
+			Rods:   []int{},
+			item:   item,
+			at:     i,
+		}
 		if m.How == fitout.MadeHere || m.How == fitout.MadeOut {
 			m.anatomy = module.AnatomyOf(item)
 			l.cut(&m)

@@ -59,7 +59,16 @@ func (l *Look) leastKinds(g *CutGroup) []KindUsed {
 	for i := range g.stock {
 		if g.stock[i].Count < 0 {
 			n, s := cut.Bound(g.cuts, g.stock[i].Length, g.stock[i].Width, l.Job.Build.Shop.Kerf), &g.kinds[i]
-			return []KindUsed{{s.ID, s.Name + ", at least", n, max(0, n-s.Have), s.Price, times(s.Price, float64(n), l.Job.Build.Money.Decimals)}}
+			return []KindUsed{
+				{
+					s.ID,
+					s.Name + ", at least",
+					n,
+					max(0, n-s.Have),
+					s.Price,
+					times(s.Price, float64(n), l.Job.Build.Money.Decimals),
+				},
+			}
 		}
 	}
 	return nil
@@ -87,17 +96,37 @@ func (l *Look) leastSheets() int {
 // lines are what the build costs, line by line. Before the sheets are laid out they are counted by their bound.
 func (l *Look) lines() cost.CostLines {
 	m := &l.Job.Build.Money
-	out := cost.CostLines{Material: []cost.CostLine{}, Hardware: []cost.CostLine{}, Bought: []cost.CostLine{}, Work: []cost.CostLine{}}
+	out := cost.CostLines{
+		Material: []cost.CostLine{},
+		Hardware: []cost.CostLine{},
+		Bought:   []cost.CostLine{},
+		Work:     []cost.CostLine{},
+	}
 	for k := range l.Groups {
 		for _, kind := range l.kinds(&l.Groups[k]) {
-			out.Material = append(out.Material, cost.CostLine{What: kind.Name, Count: float64(kind.Used), Unit: "sheets", Each: kind.Each, Sum: kind.Sum})
+			out.Material = append(
+				out.Material,
+				cost.CostLine{
+					What:  kind.Name,
+					Count: float64(kind.Used),
+					Unit:  "sheets",
+					Each:  kind.Each,
+					Sum:   kind.Sum,
+				},
+			)
 		}
 	}
 	for _, b := range l.Bars {
-		out.Material = append(out.Material, cost.CostLine{What: b.Name, Count: float64(len(b.Bars)), Unit: "bars", Each: b.Each, Sum: b.Sum})
+		out.Material = append(
+			out.Material,
+			cost.CostLine{What: b.Name, Count: float64(len(b.Bars)), Unit: "bars", Each: b.Each, Sum: b.Sum},
+		)
 	}
 	for _, n := range l.Hardware {
-		out.Hardware = append(out.Hardware, cost.CostLine{What: n.Name, Count: n.Count, Unit: n.Unit, Each: n.Each, Sum: n.Sum})
+		out.Hardware = append(
+			out.Hardware,
+			cost.CostLine{What: n.Name, Count: n.Count, Unit: n.Unit, Each: n.Each, Sum: n.Sum},
+		)
 	}
 	for k := range l.List.Made {
 		made := &l.List.Made[k]
@@ -146,7 +175,13 @@ func roundHours(h float64) float64 {
 
 // about begins a finding about a part of the build, or the build itself.
 func about(rule string, severity fitout.Severity, id string) fitout.Finding {
-	return fitout.Finding{Rule: rule, Severity: severity, Subject: fitout.Subject{Kind: "build", ID: id}, Source: "practice", Waivable: true}
+	return fitout.Finding{
+		Rule:     rule,
+		Severity: severity,
+		Subject:  fitout.Subject{Kind: "build", ID: id},
+		Source:   "practice",
+		Waivable: true,
+	}
 }
 
 // price puts cents into words, with the brief's currency.

@@ -31,7 +31,8 @@ func (l *Look) has(what fitout.What) bool {
 // screwFoam cautions of hinges and runners that are screwed into the edges of foam core.
 func screwFoam(l *Look) []fitout.Finding {
 	return l.each(func(m *Made) *fitout.Finding {
-		if m.item.Module.Wall != fitout.FoamCore || len(m.anatomy.Runners) == 0 && hinges(m, &l.Job.Build.Shop) == 0 || l.has(fitout.FixingGoods) {
+		if m.item.Module.Wall != fitout.FoamCore || len(m.anatomy.Runners) == 0 && hinges(m, &l.Job.Build.Shop) == 0 ||
+			l.has(fitout.FixingGoods) {
 			return nil
 		}
 		f := about("screw-foam", fitout.Caution, m.ID)
@@ -66,7 +67,10 @@ func nutsFirst(l *Look) []fitout.Finding {
 		}
 		f := about("nuts-first", fitout.Note, m.ID)
 		f.Title = fmt.Sprintf("%d slot nuts of %s go in before their slots are closed", count, words.Lower(m.Name))
-		f.Sentence = "Before the frame is closed: " + strings.Join(told, "; ") + ". A nut that is forgotten costs taking the frame apart."
+		f.Sentence = "Before the frame is closed: " + strings.Join(
+			told,
+			"; ",
+		) + ". A nut that is forgotten costs taking the frame apart."
 		f.Over(float64(count), 0, "")
 		return &f
 	})
@@ -79,7 +83,10 @@ func nutBehind(l *Look) []fitout.Finding {
 			return nil
 		}
 		done := func(work string) bool {
-			return slices.ContainsFunc(l.Variant.Done, func(d fitout.StepDone) bool { return d.Step == work+"/"+m.ID && d.Done })
+			return slices.ContainsFunc(
+				l.Variant.Done,
+				func(d fitout.StepDone) bool { return d.Step == work+"/"+m.ID && d.Done },
+			)
 		}
 		if !done("frame") || done("nuts") {
 			return nil
@@ -102,7 +109,10 @@ func hingeNoBlock(l *Look) []fitout.Finding {
 		}
 		f := about("hinge-no-block", fitout.Caution, m.ID)
 		f.Title = "Hinges of " + words.Lower(m.Name) + " have no blocks"
-		f.Sentence = fmt.Sprintf("A slot alone does not hold a hinge. Put %d hinge blocks for the profile on the list of what is bought.", n)
+		f.Sentence = fmt.Sprintf(
+			"A slot alone does not hold a hinge. Put %d hinge blocks for the profile on the list of what is bought.",
+			n,
+		)
 		f.Under(0, float64(n), "")
 		return &f
 	})
@@ -128,7 +138,9 @@ func metalsTouch(l *Look) []fitout.Finding {
 	b := &l.Job.Build.Shop
 	return l.each(func(m *Made) *fitout.Finding {
 		wall := m.item.Module.Wall
-		if wall != fitout.Aluminium && wall != fitout.Extrusion || b.Screws == fitout.ScrewNotSaid || b.Parted == fitout.IsSo || !l.wet(m) {
+		if wall != fitout.Aluminium && wall != fitout.Extrusion || b.Screws == fitout.ScrewNotSaid ||
+			b.Parted == fitout.IsSo ||
+			!l.wet(m) {
 			return nil
 		}
 		f := about("metals-touch", fitout.Caution, m.ID)
@@ -143,13 +155,16 @@ func metalsTouch(l *Look) []fitout.Finding {
 // stainlessSalt cautions of screws that do not stand salt.
 func stainlessSalt(l *Look) []fitout.Finding {
 	b := &l.Job.Build.Shop
-	if b.Salt != fitout.IsSo || b.Screws == fitout.ScrewNotSaid || b.Screws == fitout.StainlessA4 || len(l.List.Made) == 0 {
+	if b.Salt != fitout.IsSo || b.Screws == fitout.ScrewNotSaid || b.Screws == fitout.StainlessA4 ||
+		len(l.List.Made) == 0 {
 		return nil
 	}
 	f := about("stainless-salt", fitout.Caution, "")
 	f.Title = "Screws do not stand the salt"
-	f.Sentence = fmt.Sprintf("Near the sea or on salted roads %s rusts. Take stainless of grade A4.",
-		map[fitout.ScrewKind]string{fitout.Zinc: "zinc-plated steel", fitout.StainlessA2: "stainless of grade A2"}[b.Screws])
+	f.Sentence = fmt.Sprintf(
+		"Near the sea or on salted roads %s rusts. Take stainless of grade A4.",
+		map[fitout.ScrewKind]string{fitout.Zinc: "zinc-plated steel", fitout.StainlessA2: "stainless of grade A2"}[b.Screws],
+	)
 	f.Margin = -1
 	return []fitout.Finding{f}
 }
@@ -171,8 +186,11 @@ func bodyUnsealed(l *Look) []fitout.Finding {
 	}
 	f := about("body-unsealed", fitout.Caution, "")
 	f.Title = "Sealing of holes through the body is not planned"
-	f.Sentence = fmt.Sprintf("%d fixings, drains and vents go through it. Every hole is deburred, painted and sealed; put sealant on the list of "+
-		"what is bought.", n)
+	f.Sentence = fmt.Sprintf(
+		"%d fixings, drains and vents go through it. Every hole is deburred, painted and sealed; put sealant on the list of "+
+			"what is bought.",
+		n,
+	)
 	f.Over(float64(n), 0, "")
 	return []fitout.Finding{f}
 }
@@ -186,8 +204,10 @@ func scribedBlind(l *Look) []fitout.Finding {
 		}
 		f := about("scribed-blind", fitout.Note, m.ID)
 		f.Title = "Wall behind " + words.Lower(m.Name) + " was not measured"
-		f.Sentence = fmt.Sprintf("Its back is fitted to the vehicle by hand. Take offsets of the wall of %s from a straight edge, and print its template.",
-			words.Lower(bay.Name))
+		f.Sentence = fmt.Sprintf(
+			"Its back is fitted to the vehicle by hand. Take offsets of the wall of %s from a straight edge, and print its template.",
+			words.Lower(bay.Name),
+		)
 		f.Margin = -1
 		return &f
 	})
@@ -217,7 +237,9 @@ func licensed(l *Look) []fitout.Finding {
 	}
 	f := about("licensed-work", fitout.Note, "")
 	f.Title = "Work for licensed trades"
-	f.Sentence = words.Capital(words.List(what)) + ": done or signed by whom local rules name, or insurance and warranty may not stand."
+	f.Sentence = words.Capital(
+		words.List(what),
+	) + ": done or signed by whom local rules name, or insurance and warranty may not stand."
 	f.Margin = -1
 	return []fitout.Finding{f}
 }
@@ -227,7 +249,8 @@ func proofMissing(l *Look) []fitout.Finding {
 	var found []fitout.Finding
 	for k := range l.List.Made {
 		m := &l.List.Made[k]
-		if m.item.Making == nil || m.How == fitout.MadeHere || module.Of(m.item.Module.Kind).Shape == module.Bought && m.How == fitout.MadeBought ||
+		if m.item.Making == nil || m.How == fitout.MadeHere ||
+			module.Of(m.item.Module.Kind).Shape == module.Bought && m.How == fitout.MadeBought ||
 			WayOf(m.item).Proof != "" {
 			continue
 		}

@@ -26,16 +26,26 @@ func panelTooLarge(l *Look) []fitout.Finding {
 			f.With, f.Waivable = []string{p.Mark}, false
 			f.Title = fmt.Sprintf("%s of %s is larger than any sheet", words.Capital(p.Name), words.Lower(p.Of))
 			length, width := g.largest()
-			f.Sentence = fmt.Sprintf("It is %s × %s; the largest sheet of %s %s has %s × %s inside its trimmed edges. Make it of two, or "+
-				"put a larger sheet on the list.", l.Say.Length(p.CutLength), l.Say.Length(p.CutWidth), materialName[p.Material],
-				l.fine(p.Thickness), l.Say.Length(length), l.Say.Length(width))
+			f.Sentence = fmt.Sprintf(
+				"It is %s × %s; the largest sheet of %s %s has %s × %s inside its trimmed edges. Make it of two, or "+
+					"put a larger sheet on the list.",
+				l.Say.Length(p.CutLength),
+				l.Say.Length(p.CutWidth),
+				materialName[p.Material],
+				l.fine(p.Thickness),
+				l.Say.Length(length),
+				l.Say.Length(width),
+			)
 			f.Over(p.CutLength, length, "mm")
 			free := cut.Piece{Length: c.Length, Width: c.Width, Turn: true}
 			if !c.Turn && g.lies(&free) {
 				f.Rule, f.Severity, f.Waivable = "grain-not-kept", fitout.Caution, true
 				f.Title = fmt.Sprintf("Grain of %s cannot be kept", words.Lower(p.Name))
-				f.Sentence = fmt.Sprintf("%s of %s lies on the sheet only across its grain. Let the grain run free, or make it of two.",
-					words.Capital(p.Name), words.Lower(p.Of))
+				f.Sentence = fmt.Sprintf(
+					"%s of %s lies on the sheet only across its grain. Let the grain run free, or make it of two.",
+					words.Capital(p.Name),
+					words.Lower(p.Of),
+				)
 			}
 			f.Margin = -1
 			found = append(found, f)
@@ -46,11 +56,13 @@ func panelTooLarge(l *Look) []fitout.Finding {
 
 // materialName is what materials are called.
 var materialName = map[fitout.Material]string{fitout.Plywood: "plywood", fitout.Aluminium: "aluminium",
+
 	fitout.Extrusion: "panel for profile", fitout.FoamCore: "foam core"}
 
 func (g *CutGroup) lies(p *cut.Piece) bool {
 	return slices.ContainsFunc(g.stock, func(s cut.Stock) bool {
-		return s.Count != 0 && (p.Length <= s.Length+0.01 && p.Width <= s.Width+0.01 || p.Turn && p.Width <= s.Length+0.01 && p.Length <= s.Width+0.01)
+		return s.Count != 0 &&
+			(p.Length <= s.Length+0.01 && p.Width <= s.Width+0.01 || p.Turn && p.Width <= s.Length+0.01 && p.Length <= s.Width+0.01)
 	})
 }
 
@@ -80,8 +92,11 @@ func sheetUseless(l *Look) []fitout.Finding {
 		f := about("sheet-too-small", fitout.Caution, "")
 		f.With = []string{s.ID}
 		f.Title = s.Name + " has nothing inside its edges"
-		f.Sentence = fmt.Sprintf("It is %s wide, and %s are cut off each edge. Enter it as an offcut, whose edges are cut already.",
-			l.Say.Length(min(s.Length, s.Width)), l.Say.Length(b.Shop.Trim))
+		f.Sentence = fmt.Sprintf(
+			"It is %s wide, and %s are cut off each edge. Enter it as an offcut, whose edges are cut already.",
+			l.Say.Length(min(s.Length, s.Width)),
+			l.Say.Length(b.Shop.Trim),
+		)
 		f.Under(min(s.Length, s.Width), 2*b.Shop.Trim, "mm")
 		f.Margin = min(f.Margin, -1)
 		found = append(found, f)
@@ -100,8 +115,12 @@ func sheetMissing(l *Look) []fitout.Finding {
 		f := about("sheet-missing", fitout.Note, "")
 		f.With = []string{string(g.Material), fmt.Sprint(g.Thickness)}
 		f.Title = fmt.Sprintf("No sheet of %s %s on the list", materialName[g.Material], l.fine(g.Thickness))
-		f.Sentence = fmt.Sprintf("A sheet of %s × %s without a price is assumed for %d pieces. Add the one that is bought.",
-			l.Say.Length(usualSheet.Length), l.Say.Length(usualSheet.Width), len(g.Pieces))
+		f.Sentence = fmt.Sprintf(
+			"A sheet of %s × %s without a price is assumed for %d pieces. Add the one that is bought.",
+			l.Say.Length(usualSheet.Length),
+			l.Say.Length(usualSheet.Width),
+			len(g.Pieces),
+		)
 		f.Margin = -1
 		found = append(found, f)
 	}
@@ -124,25 +143,13 @@ func stockShort(l *Look) []fitout.Finding {
 		f := about("stock-short", fitout.Stop, "")
 		f.With = []string{string(g.Material), fmt.Sprint(g.Thickness)}
 		f.Title = fmt.Sprintf("Not enough %s %s", materialName[g.Material], l.fine(g.Thickness))
-		f.Sentence = fmt.Sprintf("The pieces have %.2f m², the stock %.2f m², and no sheet of it is marked as one that can be bought.", g.Area, have)
+		f.Sentence = fmt.Sprintf(
+			"The pieces have %.2f m², the stock %.2f m², and no sheet of it is marked as one that can be bought.",
+			g.Area,
+			have,
+		)
 		f.Under(have, g.Area, "m²")
 		found = append(found, f)
-	}
-	return found
-}
-
-// holes looks at each hole of each panel that is built.
-func (l *Look) holes(see func(m *Made, p *CutPanel, h *fitout.Hole) *fitout.Finding) []fitout.Finding {
-	var found []fitout.Finding
-	for k := range l.List.Panels {
-		p := &l.List.Panels[k]
-		for i := range p.Holes {
-			m := l.made(p.Module)
-			if f := see(m, p, &p.Holes[i]); f != nil {
-				f.With = []string{p.Mark, p.Holes[i].ID}
-				found = append(found, *f)
-			}
-		}
 	}
 	return found
 }
@@ -154,134 +161,6 @@ func (l *Look) made(id string) *Made {
 		}
 	}
 	return nil
-}
-
-// sizeOf is how far a hole reaches along the length and the width of its panel.
-func sizeOf(h *fitout.Hole) (u, v float64) {
-	if h.Width == 0 {
-		return h.Length, h.Length
-	}
-	return h.Length, h.Width
-}
-
-// holeNearEdge cautions of a hole nearer than two thicknesses to an edge, and stops one that is over it.
-func holeNearEdge(l *Look) []fitout.Finding {
-	return l.holes(func(_ *Made, p *CutPanel, h *fitout.Hole) *fitout.Finding {
-		u, v := sizeOf(h)
-		least := min(h.U-u/2, h.V-v/2, p.Length-h.U-u/2, p.Width-h.V-v/2)
-		if least >= 2*p.Thickness-0.01 {
-			return nil
-		}
-		f := about("hole-near-edge", fitout.Caution, p.Module)
-		f.Title = fmt.Sprintf("Hole in %s of %s is near its edge", words.Lower(p.Name), words.Lower(p.Of))
-		f.Sentence = fmt.Sprintf("It leaves %s; two thicknesses, %s, hold. Move it %s inward, or make it smaller.", l.Say.Length(least),
-			l.Say.Length(2*p.Thickness), l.Say.Length(2*p.Thickness-least))
-		if least < 0 {
-			f.Severity = fitout.Stop
-			f.Title = fmt.Sprintf("Hole in %s of %s goes over its edge", words.Lower(p.Name), words.Lower(p.Of))
-		}
-		f.Under(least, 2*p.Thickness, "mm")
-		return &f
-	})
-}
-
-// axes are the directions of a panel's length and width: 0 x, 1 y, 2 z.
-func axes(p *CutPanel) (u, v int) {
-	s := p.Box.Size()
-	sides := [3]float64{s.Length, s.Width, s.Height}
-	left := []int{}
-	for k := range 3 {
-		if k != p.Thin {
-			left = append(left, k)
-		}
-	}
-	if sides[left[0]] >= sides[left[1]] {
-		return left[0], left[1]
-	}
-	return left[1], left[0]
-}
-
-func part(p fitout.Point, axis int) float64 { return [3]float64{p.X, p.Y, p.Z}[axis] }
-
-// holeInJoint cautions of a hole where another panel stands against this one.
-func holeInJoint(l *Look) []fitout.Finding {
-	return l.holes(func(m *Made, p *CutPanel, h *fitout.Hole) *fitout.Finding {
-		along, over := axes(p)
-		u, v := sizeOf(h)
-		at := slices.IndexFunc(m.Panels, func(k int) bool { return l.List.Panels[k].Mark == p.Mark })
-		for _, j := range m.joined {
-			if j.a != at && j.b != at || part(j.region.To, p.Thin)-part(j.region.From, p.Thin) > touching {
-				continue // another panel's edge: that is the edge of this one
-			}
-			overlap := func(axis int, middle, size float64) bool {
-				from := part(p.Box.From, axis)
-				return part(j.region.From, axis)-from < middle+size/2-0.01 && part(j.region.To, axis)-from > middle-size/2+0.01
-			}
-			if !overlap(along, h.U, u) || !overlap(over, h.V, v) {
-				continue
-			}
-			other := m.Panels[j.a+j.b-at]
-			f := about("hole-in-joint", fitout.Caution, p.Module)
-			f.Title = fmt.Sprintf("Hole in %s of %s goes through a joint", words.Lower(p.Name), words.Lower(p.Of))
-			f.Sentence = fmt.Sprintf("There %s stands against it. Move the hole off the joint.", words.Lower(l.List.Panels[other].Name))
-			f.Margin, f.Source = -1, "physics"
-			return &f
-		}
-		return nil
-	})
-}
-
-// holeNowhere stops a hole in a panel that its module does not have.
-func holeNowhere(l *Look) []fitout.Finding {
-	var found []fitout.Finding
-	for k := range l.List.Made {
-		m := &l.List.Made[k]
-		for _, h := range m.item.Module.Holes {
-			if len(m.Panels) == 0 || slices.ContainsFunc(m.Panels, func(p int) bool { return l.List.Panels[p].Name == h.Panel }) {
-				continue
-			}
-			f := about("hole-nowhere", fitout.Stop, m.ID)
-			f.With = []string{h.ID}
-			f.Title = fmt.Sprintf("%s has no %s for a hole", m.Name, words.Lower(orNothing(h.Panel)))
-			names := []string{}
-			for _, p := range m.Panels {
-				if name := l.List.Panels[p].Name; !slices.Contains(names, name) {
-					names = append(names, name)
-				}
-			}
-			f.Sentence = "Its panels are " + words.List(names) + ". Choose one of them."
-			f.Margin = -1
-			found = append(found, f)
-		}
-	}
-	return found
-}
-
-func orNothing(name string) string {
-	if name == "" {
-		return "panel"
-	}
-	return name
-}
-
-// deviceDeep cautions of a device that reaches further behind its panel than there is room.
-func deviceDeep(l *Look) []fitout.Finding {
-	return l.holes(func(m *Made, p *CutPanel, h *fitout.Hole) *fitout.Finding {
-		if h.Depth == 0 {
-			return nil
-		}
-		s := m.Box.Size()
-		room := [3]float64{s.Length, s.Width, s.Height}[p.Thin] - 2*p.Thickness
-		if h.Depth <= room {
-			return nil
-		}
-		f := about("device-deep", fitout.Stop, p.Module)
-		f.Title = fmt.Sprintf("No room behind %s of %s", words.Lower(p.Name), words.Lower(p.Of))
-		f.Sentence = fmt.Sprintf("What goes into it wants %s behind the panel; there are %s. Put it elsewhere, or take one that is %s shallower.",
-			l.Say.Length(h.Depth), l.Say.Length(room), l.Say.Length(h.Depth-room))
-		f.Over(h.Depth, room, "mm")
-		return &f
-	})
 }
 
 // runnerNone stops a drawer that is shorter than any runner.
@@ -300,7 +179,11 @@ func runnerNone(l *Look) []fitout.Finding {
 			f := about("runner-none", fitout.Stop, m.ID)
 			f.With = []string{r.Cell}
 			f.Title = "No runner is as short as the drawer of " + words.Lower(m.Name)
-			f.Sentence = fmt.Sprintf("The drawer is %s long; the shortest runner on the list has %s.", l.Say.Length(r.Depth), l.Say.Length(least))
+			f.Sentence = fmt.Sprintf(
+				"The drawer is %s long; the shortest runner on the list has %s.",
+				l.Say.Length(r.Depth),
+				l.Say.Length(least),
+			)
 			if math.IsInf(least, 1) {
 				f.Sentence, least = "No length of runner is on the workshop's list.", 0
 			}
@@ -318,7 +201,8 @@ func drawerWide(l *Look) []fitout.Finding {
 	var found []fitout.Finding
 	for k := range l.List.Made {
 		m := &l.List.Made[k]
-		if m.How != fitout.MadeHere || len(m.anatomy.Runners) == 0 || module.Of(m.item.Module.Kind).Motion != module.Drawers {
+		if m.How != fitout.MadeHere || len(m.anatomy.Runners) == 0 ||
+			module.Of(m.item.Module.Kind).Motion != module.Drawers {
 			continue
 		}
 		d := m.item.Module
@@ -331,10 +215,21 @@ func drawerWide(l *Look) []fitout.Finding {
 			f := about("drawer-wide", fitout.Caution, m.ID)
 			f.With = []string{s.ID}
 			f.Title = "Drawer of " + words.Lower(m.Name) + " is wider than its room"
-			f.Sentence = fmt.Sprintf("%s measures %s, not %s: between the sides %s are lost. Enter %s as the panels' thickness, and cut after that.",
-				s.Name, l.fine(s.Measured), l.fine(s.Thickness), l.fine(over), l.fine(s.Measured))
+			f.Sentence = fmt.Sprintf(
+				"%s measures %s, not %s: between the sides %s are lost. Enter %s as the panels' thickness, and cut after that.",
+				s.Name,
+				l.fine(s.Measured),
+				l.fine(s.Thickness),
+				l.fine(over),
+				l.fine(s.Measured),
+			)
 			f.Over(s.Measured, s.Thickness, "mm")
-			f.Fixes = []fitout.Fix{{Label: "Panels of " + l.fine(s.Measured), Edit: fitout.FixEdit{Kind: "panel-thickness", ID: m.ID, Value: s.Measured}}}
+			f.Fixes = []fitout.Fix{
+				{
+					Label: "Panels of " + l.fine(s.Measured),
+					Edit:  fitout.FixEdit{Kind: "panel-thickness", ID: m.ID, Value: s.Measured},
+				},
+			}
 			found = append(found, f)
 			break
 		}
@@ -343,7 +238,12 @@ func drawerWide(l *Look) []fitout.Finding {
 }
 
 // Stiffness of panels across their span, N/mm²: practice figures for planning.
-var stiffness = map[fitout.Material]float64{fitout.Plywood: 8000, fitout.Aluminium: 70000, fitout.Extrusion: 9000, fitout.FoamCore: 5000}
+var stiffness = map[fitout.Material]float64{
+	fitout.Plywood:   8000,
+	fitout.Aluminium: 70000,
+	fitout.Extrusion: 9000,
+	fitout.FoamCore:  5000,
+}
 
 const gravity = 9.81
 
@@ -377,11 +277,23 @@ func drawerThin(l *Look) []fitout.Finding {
 			f := about("drawer-thin", fitout.Caution, p.Module)
 			f.With = []string{p.Mark}
 			f.Title = "Drawer of " + words.Lower(p.Of) + " bends"
-			f.Sentence = fmt.Sprintf("Under %s its bottom of %s bends %s over %s; a 200th, %s, is held to be sound. Make it %s thick, or set a "+
-				"batten under it.", l.Say.Mass(load), l.fine(p.Thickness), l.fine(sag), l.Say.Length(p.Width), l.fine(most),
-				l.fine(thick))
+			f.Sentence = fmt.Sprintf(
+				"Under %s its bottom of %s bends %s over %s; a 200th, %s, is held to be sound. Make it %s thick, or set a "+
+					"batten under it.",
+				l.Say.Mass(load),
+				l.fine(p.Thickness),
+				l.fine(sag),
+				l.Say.Length(p.Width),
+				l.fine(most),
+				l.fine(thick),
+			)
 			f.Over(sag, most, "mm")
-			f.Fixes = []fitout.Fix{{Label: "Panels of " + l.fine(thick), Edit: fitout.FixEdit{Kind: "panel-thickness", ID: p.Module, Value: thick}}}
+			f.Fixes = []fitout.Fix{
+				{
+					Label: "Panels of " + l.fine(thick),
+					Edit:  fitout.FixEdit{Kind: "panel-thickness", ID: p.Module, Value: thick},
+				},
+			}
 			found = append(found, f)
 		}
 	}

@@ -19,7 +19,10 @@ func orderRing(l *Look) []fitout.Finding {
 	}
 	f := about("order-ring", fitout.Stop, "")
 	f.Title = "The order of work runs in a ring"
-	f.Sentence = "Each waits for the other: " + strings.Join(ring, "; ") + ". Take one of these reasons back, or change what stands where."
+	f.Sentence = "Each waits for the other: " + strings.Join(
+		ring,
+		"; ",
+	) + ". Take one of these reasons back, or change what stands where."
 	f.Margin, f.Waivable, f.Source = -1, false, "physics"
 	return []fitout.Finding{f}
 }
@@ -39,8 +42,12 @@ func tooFew(l *Look) []fitout.Finding {
 		}
 		f := about("lift-more", fitout.Caution, s.Module)
 		f.Title = s.Title + fmt.Sprintf(" takes %d people", s.People)
-		f.Sentence = fmt.Sprintf("It weighs %s, and one lifts %s; %d build. Get help or a hoist for that step.", l.Say.Mass(s.Kg),
-			l.Say.Mass(l.Job.Practice.OneLifts), makers)
+		f.Sentence = fmt.Sprintf(
+			"It weighs %s, and one lifts %s; %d build. Get help or a hoist for that step.",
+			l.Say.Mass(s.Kg),
+			l.Say.Mass(l.Job.Practice.OneLifts),
+			makers,
+		)
 		f.Over(float64(s.People), float64(makers), "")
 		found = append(found, f)
 	}
@@ -60,8 +67,11 @@ func overBudget(l *Look) []fitout.Finding {
 	}
 	f := about("over-budget", fitout.Caution, "")
 	f.Title = "Over the budget by " + l.price(q.Total-budget)
-	f.Sentence = fmt.Sprintf("The build costs at least %s, an estimate; the brief allows %s. See under Cost what each part takes.", l.price(q.Total),
-		l.price(budget))
+	f.Sentence = fmt.Sprintf(
+		"The build costs at least %s, an estimate; the brief allows %s. See under Cost what each part takes.",
+		l.price(q.Total),
+		l.price(budget),
+	)
 	f.Over(float64(q.Total)/100, float64(budget)/100, "")
 	f.Source = "brief"
 	return []fitout.Finding{f}
@@ -105,7 +115,9 @@ func deliveredLate(l *Look) []fitout.Finding {
 	w := l.Work()
 	free := 0.0 // when all else that is made is ready
 	for i := range w.Steps {
-		if s := &w.Steps[i]; s.Work != "order" && s.Work != "weigh" && s.Work != "fit" && s.Work != "clean" && s.Work != "connect" && s.Work != "torque" {
+		if s := &w.Steps[i]; s.Work != "order" && s.Work != "weigh" && s.Work != "fit" && s.Work != "clean" &&
+			s.Work != "connect" &&
+			s.Work != "torque" {
 			free = max(free, s.To+s.Wait)
 		}
 	}
@@ -118,8 +130,12 @@ func deliveredLate(l *Look) []fitout.Finding {
 		days := math.Ceil((there - free) / 24)
 		f := about("delivered-late", fitout.Caution, s.Module)
 		f.Title = words.Capital(words.Lower(l.Name(s.Module))) + " comes after it is needed"
-		f.Sentence = fmt.Sprintf("Delivery takes %.0f days; all that is made is ready %.0f days before. Order it %.0f days before the build begins, or begin later.",
-			s.Wait/24, days, days)
+		f.Sentence = fmt.Sprintf(
+			"Delivery takes %.0f days; all that is made is ready %.0f days before. Order it %.0f days before the build begins, or begin later.",
+			s.Wait/24,
+			days,
+			days,
+		)
 		f.Over(s.Wait/24, s.Wait/24-days, "days")
 		found = append(found, f)
 	}

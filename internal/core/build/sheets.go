@@ -160,7 +160,11 @@ func (g *CutGroup) sheets(l *List, b *fitout.Build) {
 	}
 	if len(g.kinds) == 0 {
 		s := usualSheet
-		s.Of, s.Thickness, s.Name = g.Material, g.Thickness, fmt.Sprintf("Sheet %.0f × %.0f, assumed", s.Length, s.Width)
+		s.Of, s.Thickness, s.Name = g.Material, g.Thickness, fmt.Sprintf(
+			"Sheet %.0f × %.0f, assumed",
+			s.Length,
+			s.Width,
+		)
 		g.kinds, g.Assumed, best = []fitout.Sheet{s}, true, 0
 		g.stock = []cut.Stock{{Length: s.Length - 2*b.Shop.Trim, Width: s.Width - 2*b.Shop.Trim}}
 	}
@@ -182,7 +186,8 @@ func (g *CutGroup) fitting(l *List, s cut.Stock) int {
 	n := 0
 	for _, i := range g.Pieces {
 		p := &l.Panels[i]
-		if min(p.CutLength, p.CutWidth) <= min(s.Length, s.Width) && max(p.CutLength, p.CutWidth) <= max(s.Length, s.Width) {
+		if min(p.CutLength, p.CutWidth) <= min(s.Length, s.Width) &&
+			max(p.CutLength, p.CutWidth) <= max(s.Length, s.Width) {
 			n++
 		}
 	}
@@ -232,10 +237,24 @@ func (g *CutGroup) told(l *cut.Layout, trim float64) SheetCut {
 	if s.Offcut {
 		trim = 0
 	}
-	out := SheetCut{Sheet: s.ID, Name: s.Name, Length: s.Length, Width: s.Width, Trim: trim, Used: l.Used(), Offcut: s.Offcut,
-		Place: s.Place, Pieces: []PieceCut{}, Cuts: []CutTold{}, Rests: []RestTold{}}
+	out := SheetCut{
+		Sheet:  s.ID,
+		Name:   s.Name,
+		Length: s.Length,
+		Width:  s.Width,
+		Trim:   trim,
+		Used:   l.Used(),
+		Offcut: s.Offcut,
+		Place:  s.Place,
+		Pieces: []PieceCut{},
+		Cuts:   []CutTold{},
+		Rests:  []RestTold{},
+	}
 	for _, p := range l.Pieces {
-		out.Pieces = append(out.Pieces, PieceCut{g.Pieces[p.Piece], p.X + trim, p.Y + trim, p.Length, p.Width, p.Turned})
+		out.Pieces = append(
+			out.Pieces,
+			PieceCut{g.Pieces[p.Piece], p.X + trim, p.Y + trim, p.Length, p.Width, p.Turned},
+		)
 	}
 	for _, c := range l.Cuts {
 		out.Cuts = append(out.Cuts, CutTold{c.X + trim, c.Y + trim, c.Length, c.Rip})
@@ -282,9 +301,19 @@ func barsOf(l *List, b *fitout.Build) []BarGroup {
 			continue
 		}
 		worth = cost
-		best = &BarGroup{Bar: bar.ID, Name: bar.Name, Length: bar.Length, Bound: n.Bound, Proven: n.Proven, Each: bar.Price,
-			Buy: max(0, len(n.Bars)-bar.Have), Sum: times(bar.Price, float64(len(n.Bars)), b.Money.Decimals),
-			Bars: [][]int{}, Left: []int{}, Assumed: len(b.Bars) == 0}
+		best = &BarGroup{
+			Bar:     bar.ID,
+			Name:    bar.Name,
+			Length:  bar.Length,
+			Bound:   n.Bound,
+			Proven:  n.Proven,
+			Each:    bar.Price,
+			Buy:     max(0, len(n.Bars)-bar.Have),
+			Sum:     times(bar.Price, float64(len(n.Bars)), b.Money.Decimals),
+			Bars:    [][]int{},
+			Left:    []int{},
+			Assumed: len(b.Bars) == 0,
+		}
 		for _, on := range n.Bars {
 			all := make([]int, len(on))
 			for i := range on {

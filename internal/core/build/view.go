@@ -85,9 +85,24 @@ func ViewOf(ctx context.Context, p *plan.Plan, effort cut.Effort, told func(shar
 	l := LookAt(p)
 	l.Nest(ctx, effort, told)
 	w := l.Work()
-	v := BuildView{Parts: l.List.Made, Panels: l.List.Panels, Rods: l.List.Rods, Groups: l.Groups, Bars: l.Bars, Hardware: l.Hardware,
-		Lines: l.lines(), Budget: p.Job.Brief.Budget, Steps: w.Steps, Ring: w.Ring, Days: w.Days, Hours: roundHours(w.Hours),
-		Learned: l.learned(), Others: l.others(), Bearers: l.bearers(), Ways: l.ways()}
+	v := BuildView{
+		Parts:    l.List.Made,
+		Panels:   l.List.Panels,
+		Rods:     l.List.Rods,
+		Groups:   l.Groups,
+		Bars:     l.Bars,
+		Hardware: l.Hardware,
+		Lines:    l.lines(),
+		Budget:   p.Job.Brief.Budget,
+		Steps:    w.Steps,
+		Ring:     w.Ring,
+		Days:     w.Days,
+		Hours:    roundHours(w.Hours),
+		Learned:  l.learned(),
+		Others:   l.others(),
+		Bearers:  l.bearers(),
+		Ways:     l.ways(),
+	}
 	v.Quote = cost.QuoteOf(&v.Lines, &p.Job.Build.Money)
 	fill(&v)
 	return v
@@ -190,7 +205,18 @@ func (l *Look) bearers() []Bearer {
 			along        bool
 		}{{bay.TiltAlong, s.Length, true}, {bay.TiltAcross, s.Width, false}} {
 			if math.Abs(side.tilt) >= 0.1 {
-				all = append(all, Bearer{m.ID, m.Name, side.length, least, TaperedBearer(side.length, side.tilt, least), side.tilt, side.along})
+				all = append(
+					all,
+					Bearer{
+						m.ID,
+						m.Name,
+						side.length,
+						least,
+						TaperedBearer(side.length, side.tilt, least),
+						side.tilt,
+						side.along,
+					},
+				)
 			}
 		}
 	}

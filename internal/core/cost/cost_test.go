@@ -14,7 +14,9 @@ import (
 // Worked example: materials 842.60, hardware 516.35, bought 1890.00, mark-up 18 %, 31.5 h at 88.00, tax 10 %.
 func TestAQuoteByHand(t *testing.T) {
 	q := cost.QuoteOf(&cost.CostLines{
-		Material: []cost.CostLine{{Sum: 84260}}, Hardware: []cost.CostLine{{Sum: 51635}}, Bought: []cost.CostLine{{Sum: 189000}},
+		Material: []cost.CostLine{
+			{Sum: 84260},
+		}, Hardware: []cost.CostLine{{Sum: 51635}}, Bought: []cost.CostLine{{Sum: 189000}},
 		Work: []cost.CostLine{cost.Of("Work", 31.5, "h", 8800, 2)},
 	}, &fitout.Money{MarkUp: 0.18, Tax: 0.1, Decimals: 2, Deposit: 0.4, Midway: 0.3})
 	// (842.60 + 516.35 + 1890.00) · 1.18 = 3248.95 · 1.18 = 3833.761

@@ -49,7 +49,14 @@ func sawn(r *rand.Rand, length, width float64, n int, turn bool) []cut.Piece {
 }
 
 func nest(pieces []cut.Piece, length, width float64) cut.Nesting {
-	return cut.Nest(context.Background(), pieces, []cut.Stock{{Length: length, Width: width, Count: -1}}, kerf, cut.Thorough, nil)
+	return cut.Nest(
+		context.Background(),
+		pieces,
+		[]cut.Stock{{Length: length, Width: width, Count: -1}},
+		kerf,
+		cut.Thorough,
+		nil,
+	)
 }
 
 // A sheet that was cut into twelve pieces goes back onto one sheet: at least 90 of 100 times, and never onto more
@@ -145,7 +152,8 @@ func saw(t *rapid.T, l *cut.Layout, kerf float64) {
 	for n, c := range l.Cuts {
 		found := false
 		for k, p := range parts {
-			across := !c.Rip && math.Abs(c.Y-p.y) < slack && math.Abs(c.Length-p.w) < slack && c.X > p.x && c.X < p.x+p.l
+			across := !c.Rip && math.Abs(c.Y-p.y) < slack && math.Abs(c.Length-p.w) < slack && c.X > p.x &&
+				c.X < p.x+p.l
 			rip := c.Rip && math.Abs(c.X-p.x) < slack && math.Abs(c.Length-p.l) < slack && c.Y > p.y && c.Y < p.y+p.w
 			if !across && !rip {
 				continue
@@ -195,16 +203,28 @@ func saw(t *rapid.T, l *cut.Layout, kerf float64) {
 
 // An offcut that is there is used before a sheet is bought.
 func TestOffcutsComeFirst(t *testing.T) {
-	out := cut.Nest(context.Background(), []cut.Piece{{Length: 600, Width: 400, Turn: true}, {Length: 500, Width: 400, Turn: true}},
-		[]cut.Stock{{Length: 2420, Width: 1200, Count: -1}, {Length: 700, Width: 450, Count: 1}}, kerf, cut.Thorough, nil)
+	out := cut.Nest(
+		context.Background(),
+		[]cut.Piece{{Length: 600, Width: 400, Turn: true}, {Length: 500, Width: 400, Turn: true}},
+		[]cut.Stock{
+			{Length: 2420, Width: 1200, Count: -1},
+			{Length: 700, Width: 450, Count: 1},
+		},
+		kerf,
+		cut.Thorough,
+		nil,
+	)
 	require.Len(t, out.Layouts, 2)
 	assert.ElementsMatch(t, []int{0, 1}, []int{out.Layouts[0].Stock, out.Layouts[1].Stock})
 }
 
 // What is larger than any sheet is told, and stops nothing else; nor does a sheet without size.
 func TestWhatCannotBeCutIsLeft(t *testing.T) {
-	out := nest([]cut.Piece{{Length: 2600, Width: 100}, {Length: 500, Width: 400}, {Length: 1300, Width: 1250, Turn: true}},
-		2420, 1200)
+	out := nest(
+		[]cut.Piece{{Length: 2600, Width: 100}, {Length: 500, Width: 400}, {Length: 1300, Width: 1250, Turn: true}},
+		2420,
+		1200,
+	)
 	assert.ElementsMatch(t, []int{0, 2}, out.Left)
 	assert.Len(t, out.Layouts, 1)
 	none := nest([]cut.Piece{{Length: 500, Width: 400}}, -10, -10)
@@ -220,7 +240,14 @@ func TestVeryManyPanels(t *testing.T) {
 	}
 	ctx, stop := context.WithCancel(context.Background())
 	defer stop()
-	out := cut.Nest(ctx, pieces, []cut.Stock{{Length: 2420, Width: 1200, Count: -1}}, kerf, cut.Thorough, func(float64) { stop() })
+	out := cut.Nest(
+		ctx,
+		pieces,
+		[]cut.Stock{{Length: 2420, Width: 1200, Count: -1}},
+		kerf,
+		cut.Thorough,
+		func(float64) { stop() },
+	)
 	assert.Empty(t, out.Left)
 	assert.Less(t, out.Gap, 0.25, "%d sheets, bound %d", len(out.Layouts), out.Bound)
 }
@@ -312,7 +339,14 @@ func BenchmarkQuickNest80Pieces(b *testing.B) {
 		pieces[i] = cut.Piece{Length: float64(150 + r.IntN(1000)), Width: float64(80 + r.IntN(500)), Turn: i%4 > 0}
 	}
 	for b.Loop() {
-		cut.Nest(context.Background(), pieces, []cut.Stock{{Length: 2420, Width: 1200, Count: -1}}, kerf, cut.Quick, nil)
+		cut.Nest(
+			context.Background(),
+			pieces,
+			[]cut.Stock{{Length: 2420, Width: 1200, Count: -1}},
+			kerf,
+			cut.Quick,
+			nil,
+		)
 	}
 }
 

@@ -21,7 +21,14 @@ const (
 // there are as many as it takes. It looks for the fewest sheets, then for the largest rest on the last one; told
 // is given the share that is done. What cannot lie on any sheet is left. Ending the context returns the best
 // so far. The same pieces give the same answer.
-func Nest(ctx context.Context, pieces []Piece, stock []Stock, kerf float64, effort Effort, told func(share float64)) Nesting {
+func Nest(
+	ctx context.Context,
+	pieces []Piece,
+	stock []Stock,
+	kerf float64,
+	effort Effort,
+	told func(share float64),
+) Nesting {
 	s := &search{ctx: ctx, pieces: pieces, stock: stock, kerf: kerf, random: rand.New(rand.NewPCG(16, 1926))}
 	s.ready()
 	best := s.first(effort)
@@ -107,7 +114,10 @@ var orders = [...]func(p *Piece) float64{
 
 func (s *search) sorted(order int) []int {
 	line := slices.Clone(s.may)
-	slices.SortStableFunc(line, func(a, b int) int { return cmp.Compare(orders[order](&s.pieces[b]), orders[order](&s.pieces[a])) })
+	slices.SortStableFunc(
+		line,
+		func(a, b int) int { return cmp.Compare(orders[order](&s.pieces[b]), orders[order](&s.pieces[a])) },
+	)
 	return line
 }
 
@@ -121,7 +131,8 @@ func (s *search) first(effort Effort) packing {
 		line := s.sorted(order)
 		for fit := range fitRules {
 			for split := range splitRules {
-				if effort == Quick && (order >= fewManners || fit > leastShort || split > ripLong) || len(line) > manyPieces && order+int(fit)+int(split) > 0 {
+				if effort == Quick && (order >= fewManners || fit > leastShort || split > ripLong) ||
+					len(line) > manyPieces && order+int(fit)+int(split) > 0 {
 					continue
 				}
 				if s.ctx.Err() != nil && len(best.trees) > 0 {

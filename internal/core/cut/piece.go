@@ -96,7 +96,8 @@ func Bound(pieces []Piece, length, width, kerf float64) int {
 func lonely(p *Piece, length, width, kerf float64) bool {
 	half := func(l, w float64) bool { return 2*l+kerf > length+slack && 2*w+kerf > width+slack }
 	if p.Turn {
-		return half(min(p.Length, p.Width), max(p.Length, p.Width)) && half(max(p.Length, p.Width), min(p.Length, p.Width))
+		return half(min(p.Length, p.Width), max(p.Length, p.Width)) &&
+			half(max(p.Length, p.Width), min(p.Length, p.Width))
 	}
 	return half(p.Length, p.Width)
 }

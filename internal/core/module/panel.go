@@ -220,8 +220,11 @@ func (b *builder) framed(closed bool) {
 	}
 	for _, back := range []bool{false, true} {
 		for _, top := range []bool{false, true} {
-			b.rod(fmt.Sprintf("rail, %s, %s", map[bool]string{false: "face", true: "back"}[back],
-				map[bool]string{false: "bottom", true: "top"}[top]), [3]span{{p, w - p}, at(back, d), at(top, h)}, w-2*p, true)
+			b.rod(fmt.Sprintf(
+				"rail, %s, %s",
+				map[bool]string{false: "face", true: "back"}[back],
+				map[bool]string{false: "bottom", true: "top"}[top],
+			), [3]span{{p, w - p}, at(back, d), at(top, h)}, w-2*p, true)
 		}
 	}
 	middle := func(of float64) span { return span{of - p/2 - b.t/2, of - p/2 + b.t/2} }

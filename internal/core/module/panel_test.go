@@ -90,7 +90,13 @@ func TestAFrameByHand(t *testing.T) {
 	assert.Equal(t, map[string]int{"bottom 556 × 456 × 6": 1, "top 556 × 456 × 6": 1, "left side 656 × 456 × 6": 1,
 		"right side 656 × 456 × 6": 1, "back 656 × 556 × 6": 1, "divider 656 × 440 × 6": 1}, counted(made.Panels))
 	cells := Cells(&i)
-	assert.InDelta(t, (600-3*30)/2.0, cells[0].Outer.Size().Width, 1e-9, "the profile takes its width, not the thin panel")
+	assert.InDelta(
+		t,
+		(600-3*30)/2.0,
+		cells[0].Outer.Size().Width,
+		1e-9,
+		"the profile takes its width, not the thin panel",
+	)
 }
 
 // Whatever is built of panels: the parts weigh together what the module weighs, lie within it, and no two boards
@@ -100,17 +106,24 @@ func TestThePartsAreTheModule(t *testing.T) {
 		side := func(name string) float64 { return float64(rapid.IntRange(200, 1800).Draw(t, name)) }
 		i := sized(rapid.SampledFrom(builtKinds()).Draw(t, "kind"), side("length"), side("width"), side("height"))
 		m := i.Module
-		m.Wall = rapid.SampledFrom([]fitout.Material{fitout.Plywood, fitout.Aluminium, fitout.Extrusion, fitout.FoamCore}).Draw(
-			t, "wall")
+		m.Wall = rapid.SampledFrom([]fitout.Material{fitout.Plywood, fitout.Aluminium, fitout.Extrusion, fitout.FoamCore}).
+			Draw(
+				t, "wall")
 		m.Panel = rapid.SampledFrom([]float64{2, 6, 9, 12, 15}).Draw(t, "panel")
-		m.Faces = rapid.SampledFrom([]fitout.Face{fitout.FaceRear, fitout.FaceLeft, fitout.FaceRight, fitout.FaceFront}).Draw(
-			t, "faces")
+		m.Faces = rapid.SampledFrom([]fitout.Face{fitout.FaceRear, fitout.FaceLeft, fitout.FaceRight, fitout.FaceFront}).
+			Draw(
+				t, "faces")
 		m.Lining = rapid.SampledFrom([]float64{0, 3}).Draw(t, "lining")
-		m.Runner = rapid.SampledFrom([]fitout.Runner{fitout.NoRunner, fitout.BallRunner, fitout.RollerRunner}).Draw(t, "runner")
+		m.Runner = rapid.SampledFrom([]fitout.Runner{fitout.NoRunner, fitout.BallRunner, fitout.RollerRunner}).
+			Draw(t, "runner")
 		m.Stack = rapid.SampledFrom([]fitout.Stack{fitout.Beside, fitout.Above}).Draw(t, "stack")
 		for k := range rapid.IntRange(0, 4).Draw(t, "cells") {
-			m.Cells = append(m.Cells, fitout.Cell{ID: string(rune('a' + k)), Name: "Cell", Walls: rapid.IntRange(0, 2).Draw(t,
-				"walls"), Cover: rapid.Bool().Draw(t, "cover"), Share: float64(rapid.IntRange(1, 3).Draw(t, "share"))})
+			m.Cells = append(
+				m.Cells,
+				fitout.Cell{ID: string(rune('a' + k)), Name: "Cell", Walls: rapid.IntRange(0, 2).Draw(t,
+					"walls"),
+					Cover: rapid.Bool().Draw(t, "cover"), Share: float64(rapid.IntRange(1, 3).Draw(t, "share"))},
+			)
 		}
 		made, sum := AnatomyOf(&i), 0.0
 		roomy := true // a drawer that is hardly wider than its sides is none

@@ -43,8 +43,11 @@ func TestWhatIsHeavyIsLiftedOnce(t *testing.T) {
 func TestARingIsNamed(t *testing.T) {
 	steps := []order.Step{{ID: "a", Minutes: 1}, {ID: "b", Minutes: 1}, {ID: "c", Minutes: 1}, {ID: "free", Minutes: 1},
 		{ID: "into", Minutes: 1}}
-	s := order.Sort(steps, []order.Reason{{4, 0, "before"}, {0, 1, "b stands on a"}, {1, 2, "c closes b"}, {2, 0, "a hangs on c"}},
-		order.Makers{})
+	s := order.Sort(
+		steps,
+		[]order.Reason{{4, 0, "before"}, {0, 1, "b stands on a"}, {1, 2, "c closes b"}, {2, 0, "a hangs on c"}},
+		order.Makers{},
+	)
 	why := []string{}
 	for _, r := range s.Ring {
 		why = append(why, r.Why)
@@ -82,7 +85,9 @@ func TestEveryOrderRespectsEveryReason(t *testing.T) {
 		steps := make([]order.Step, n)
 		for i := range steps {
 			steps[i] = order.Step{ID: fmt.Sprint(i), Minutes: float64(rapid.IntRange(1, 1200).Draw(t, "minutes")),
-				Wait: float64(rapid.SampledFrom([]int{0, 0, 12, 30}).Draw(t, "wait")), People: rapid.IntRange(0, 3).Draw(t, "people"),
+				Wait: float64(
+					rapid.SampledFrom([]int{0, 0, 12, 30}).Draw(t, "wait"),
+				), People: rapid.IntRange(0, 3).Draw(t, "people"),
 				Skill: rapid.SampledFrom([]string{"", "joinery", "electric"}).Draw(t, "skill")}
 		}
 		var reasons []order.Reason
@@ -92,8 +97,10 @@ func TestEveryOrderRespectsEveryReason(t *testing.T) {
 				reasons = append(reasons, order.Reason{First: min(a, b), Then: max(a, b)})
 			}
 		}
-		m := order.Makers{Skills: rapid.SliceOfN(rapid.SampledFrom([]string{"all", "joinery", "electric"}), 0, 3).Draw(t, "makers"),
-			Day: float64(rapid.IntRange(1, 16).Draw(t, "day"))}
+		m := order.Makers{
+			Skills: rapid.SliceOfN(rapid.SampledFrom([]string{"all", "joinery", "electric"}), 0, 3).Draw(t, "makers"),
+			Day:    float64(rapid.IntRange(1, 16).Draw(t, "day")),
+		}
 		s := order.Sort(steps, reasons, m)
 		if len(s.Ring) > 0 || len(s.Slots) != n {
 			t.Fatalf("%d of %d steps, ring %v", len(s.Slots), n, s.Ring)
@@ -116,7 +123,13 @@ func TestEveryOrderRespectsEveryReason(t *testing.T) {
 		}
 		for _, r := range reasons {
 			if at[r.Then].From < at[r.First].Ready-1e-6 {
-				t.Fatalf("step %d begins at %.2f, %d is ready at %.2f", r.Then, at[r.Then].From, r.First, at[r.First].Ready)
+				t.Fatalf(
+					"step %d begins at %.2f, %d is ready at %.2f",
+					r.Then,
+					at[r.Then].From,
+					r.First,
+					at[r.First].Ready,
+				)
 			}
 		}
 	})
@@ -126,7 +139,11 @@ func BenchmarkOrder300Steps(b *testing.B) {
 	r := rand.New(rand.NewPCG(1, 2))
 	steps := make([]order.Step, 300)
 	for i := range steps {
-		steps[i] = order.Step{ID: fmt.Sprint(i), Minutes: float64(5 + r.IntN(90)), Wait: []float64{0, 0, 0, 12}[r.IntN(4)]}
+		steps[i] = order.Step{
+			ID:      fmt.Sprint(i),
+			Minutes: float64(5 + r.IntN(90)),
+			Wait:    []float64{0, 0, 0, 12}[r.IntN(4)],
+		}
 	}
 	var reasons []order.Reason
 	for i := range 600 {
