@@ -37,6 +37,7 @@ export function GoodsCard() {
       }
     >
       <ThingTable<Goods>
+        className="stock-table"
         label="Price list"
         what="Goods"
         things={build.goods}

@@ -6,11 +6,12 @@ import { ThingTable } from '../components/ThingTable';
 import { drop, newId, on } from '../document/things';
 import { materials } from '../words/build';
 import { useBuild } from './useBuild';
-import { supplyColumns } from './supply';
+import { stockColumns, supplyColumns } from './supply';
 
 /** Sheets, offcuts and bars: what is there and what can be bought. */
 export function StockCard() {
-  const { build, edit, input, box, text, unit } = useBuild();
+  const fields = useBuild();
+  const { build, edit, input, box, text, unit } = fields;
   const sheet = (s: Sheet, label: string, change: (x: Sheet) => void) =>
     edit(`${label} of ${s.name}`, (b) => on(b.sheets, s.id, change));
   const number = (s: Sheet, key: 'length' | 'width' | 'thickness' | 'measured', label: string, empty = false) =>
@@ -50,6 +51,7 @@ export function StockCard() {
         }
       >
         <ThingTable<Sheet>
+          className="stock-table stock-sheets"
           label="Sheets and offcuts"
           what="Sheet"
           things={build.sheets}
@@ -77,31 +79,7 @@ export function StockCard() {
             },
             { head: `Length ${unit('length')}`, title: 'Along the grain', cell: (s) => number(s, 'length', 'Length') },
             { head: `Width ${unit('length')}`, cell: (s) => number(s, 'width', 'Width') },
-            {
-              head: 'Price',
-              cell: (s) =>
-                input(
-                  `Price of ${s.name}`,
-                  s.price / 100,
-                  'plain',
-                  (b, v) => on(b.sheets, s.id, (x) => (x.price = Math.round(v * 100))),
-                  true,
-                ),
-            },
-            {
-              head: 'In stock',
-              cell: (s) =>
-                input(`In stock of ${s.name}`, s.have, 'plain', (b, v) =>
-                  on(b.sheets, s.id, (x) => (x.have = Math.round(v))),
-                ),
-            },
-            {
-              head: 'More',
-              title: 'More can be bought',
-              centred: true,
-              cell: (s) =>
-                box(`More of ${s.name} can be bought`, s.more, (b, v) => on(b.sheets, s.id, (x) => (x.more = v))),
-            },
+            ...stockColumns<Sheet>((b) => b.sheets, fields),
             {
               head: 'Grain',
               title: 'Its grain shows or counts',
@@ -143,6 +121,7 @@ export function StockCard() {
         }
       >
         <ThingTable<Profile>
+          className="stock-table"
           label="Bars"
           what="Bar"
           things={build.bars}
@@ -155,31 +134,7 @@ export function StockCard() {
               cell: (s) =>
                 input(`Length of ${s.name}`, s.length, 'length', (b, v) => on(b.bars, s.id, (x) => (x.length = v))),
             },
-            {
-              head: 'Price',
-              cell: (s) =>
-                input(
-                  `Price of ${s.name}`,
-                  s.price / 100,
-                  'plain',
-                  (b, v) => on(b.bars, s.id, (x) => (x.price = Math.round(v * 100))),
-                  true,
-                ),
-            },
-            {
-              head: 'In stock',
-              cell: (s) =>
-                input(`In stock of ${s.name}`, s.have, 'plain', (b, v) =>
-                  on(b.bars, s.id, (x) => (x.have = Math.round(v))),
-                ),
-            },
-            {
-              head: 'More',
-              title: 'More can be bought',
-              centred: true,
-              cell: (s) =>
-                box(`More of ${s.name} can be bought`, s.more, (b, v) => on(b.bars, s.id, (x) => (x.more = v))),
-            },
+            ...stockColumns<Profile>((b) => b.bars, fields),
             ...supplyColumns<Profile>(
               (s, label, change) => edit(`${label} of ${s.name}`, (b) => on(b.bars, s.id, (x) => change(x.supply))),
               input,

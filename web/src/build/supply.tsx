@@ -52,3 +52,52 @@ export function supplyColumns<T extends Supplied>(
     },
   ];
 }
+
+interface Stocked {
+  id: string;
+  name: string;
+  price: number;
+  have: number;
+  more: boolean;
+}
+
+/** What something costs, how many are there, and whether more can be bought, as columns of its table. */
+export function stockColumns<T extends Stocked>(
+  list: (build: Build) => Stocked[],
+  {
+    input,
+    box,
+  }: {
+    input: Input;
+    box: (label: string, checked: boolean, set: (build: Build, checked: boolean) => void) => ReactNode;
+  },
+): Column<T>[] {
+  const on = (build: Build, id: string, change: (x: Stocked) => void) =>
+    list(build)
+      .filter((x) => x.id === id)
+      .forEach(change);
+  return [
+    {
+      head: 'Price',
+      cell: (t) =>
+        input(
+          `Price of ${t.name}`,
+          t.price / 100,
+          'plain',
+          (b, v) => on(b, t.id, (x) => (x.price = Math.round(v * 100))),
+          true,
+        ),
+    },
+    {
+      head: 'In stock',
+      cell: (t) =>
+        input(`In stock of ${t.name}`, t.have, 'plain', (b, v) => on(b, t.id, (x) => (x.have = Math.round(v)))),
+    },
+    {
+      head: 'More',
+      title: 'More can be bought',
+      centred: true,
+      cell: (t) => box(`More of ${t.name} can be bought`, t.more, (b, v) => on(b, t.id, (x) => (x.more = v))),
+    },
+  ];
+}
