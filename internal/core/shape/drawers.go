@@ -5,8 +5,7 @@ import "zaino/internal/core/module"
 // drawers are a carcass with runners and a drawer in each room: its front covers the edges
 // of the carcass but for a gap, and has a handle.
 func drawers(b *builder) {
-	b.carcass(true)
-	b.dividers()
+	b.carcass()
 	for _, r := range b.rooms() {
 		b.runners(r)
 		b.leaf(r.id, func() { b.drawer(r) })

@@ -21,8 +21,7 @@ func liddedBox(b *builder) {
 
 // locker is a carcass with a door.
 func locker(b *builder) {
-	b.carcass(true)
-	b.dividers()
+	b.carcass()
 	t := b.panel()
 	b.leaf("", func() {
 		b.block(3, b.W-3, 0, max(t, 5), 3, b.H-3, Front)
@@ -36,7 +35,7 @@ func locker(b *builder) {
 
 // underTrayBox hangs below: its face comes down, with two catches.
 func underTrayBox(b *builder) {
-	b.carcass(true)
+	b.carcass()
 	t := b.panel()
 	b.leaf("", func() {
 		b.block(4, b.W-4, 0, max(t, 4), 4, b.H-4, Front)

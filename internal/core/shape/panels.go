@@ -22,18 +22,28 @@ func (b *builder) material() Tone {
 	return Carcass
 }
 
-// carcass adds bottom, top, sides and back, with or without its top.
-func (b *builder) carcass(top bool) {
+// carcass adds the panels and profiles of a module, its dividers among them, as they are cut; of one that is bought
+// whole a bottom, a top, sides, a back and dividers, as thick as such things are.
+func (b *builder) carcass() {
+	made := module.AnatomyOf(b.item)
+	for i := range made.Panels {
+		if p := &made.Panels[i]; p.Cell == "" {
+			b.add(between(p.Box.From, p.Box.To, b.material()))
+		}
+	}
+	for i := range made.Rods {
+		b.add(between(made.Rods[i].Box.From, made.Rods[i].Box.To, Metal))
+	}
+	if len(made.Panels) > 0 {
+		return
+	}
 	t, tone := b.panel(), b.material()
 	b.block(0, b.W, 0, b.D, 0, t, tone)
-	high := b.H
-	if top {
-		b.block(0, b.W, 0, b.D, b.H-t, b.H, tone)
-		high -= t
-	}
-	b.block(0, t, 0, b.D, t, high, tone)
-	b.block(b.W-t, b.W, 0, b.D, t, high, tone)
-	b.block(t, b.W-t, b.D-t, b.D, t, high, tone)
+	b.block(0, b.W, 0, b.D, b.H-t, b.H, tone)
+	b.block(0, t, 0, b.D, t, b.H-t, tone)
+	b.block(b.W-t, b.W, 0, b.D, t, b.H-t, tone)
+	b.block(t, b.W-t, b.D-t, b.D, t, b.H-t, tone)
+	b.dividers()
 }
 
 // room is where a compartment stands in the frame of the face.
