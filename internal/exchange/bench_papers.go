@@ -128,6 +128,7 @@ func WriteTagsPDF(j *fitout.Job) ([]byte, error) {
 // what goes where, and its hardware.
 func WriteAssemblyPDF(j *fitout.Job) ([]byte, error) {
 	_, v := built(j)
+	z := sizesOf(j)
 	pdf, text := pages(j.Name+", assembly", j.Name+", assembly")
 	first := true
 	for i := range v.Parts {
@@ -154,9 +155,9 @@ func WriteAssemblyPDF(j *fitout.Job) ([]byte, error) {
 						"%s  %s  %s × %s × %s",
 						p.Mark,
 						p.Name,
-						tenths(p.CutLength),
-						tenths(p.CutWidth),
-						tenths(p.Thickness),
+						z.say(p.CutLength),
+						z.say(p.CutWidth),
+						z.say(p.Thickness),
 					),
 				),
 				"",
@@ -169,7 +170,7 @@ func WriteAssemblyPDF(j *fitout.Job) ([]byte, error) {
 			pdf.MultiCell(
 				0,
 				4,
-				text(fmt.Sprintf("%s  %s  %s%s", r.Mark, r.Name, tenths(r.Length), nutWords(r))),
+				text(fmt.Sprintf("%s  %s  %s%s", r.Mark, r.Name, z.say(r.Length), nutWords(r))),
 				"",
 				"L",
 				false,

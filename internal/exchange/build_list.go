@@ -69,12 +69,24 @@ func banding(p *build.CutPanel) string {
 
 var grainWords = map[fitout.Grain]string{fitout.GrainAlong: "along", fitout.GrainAcross: "across"}
 
-// cutTables are the cut list and the bar list as tables of figures in mm.
-func cutTables(v *build.BuildView) []report.Table {
+// cutTables are the cut list and the bar list as tables of figures in the job's units.
+func cutTables(v *build.BuildView, z sizes) []report.Table {
 	list := report.Table{
 		Name: "Cut list",
-		Head: []string{"marks", "count", "part", "panel", "length mm", "width mm", "thick mm", "material",
-			"grain", "banded", "holes", "note"},
+		Head: []string{
+			"marks",
+			"count",
+			"part",
+			"panel",
+			"length " + z.unit(),
+			"width " + z.unit(),
+			"thick " + z.unit(),
+			"material",
+			"grain",
+			"banded",
+			"holes",
+			"note",
+		},
 	}
 	for _, r := range cutRows(v) {
 		p, note := r.p, ""
@@ -83,27 +95,27 @@ func cutTables(v *build.BuildView) []report.Table {
 		}
 		list.Rows = append(
 			list.Rows,
-			[]string{strings.Join(r.marks, " "), strconv.Itoa(len(r.marks)), p.Of, p.Name, tenths(p.CutLength),
-				tenths(
+			[]string{strings.Join(r.marks, " "), strconv.Itoa(len(r.marks)), p.Of, p.Name, z.say(p.CutLength),
+				z.say(
 					p.CutWidth,
-				), tenths(p.Thickness), string(p.Material), grainWords[p.Grain], banding(p), strconv.Itoa(len(p.Holes)), note},
+				), z.say(p.Thickness), string(p.Material), grainWords[p.Grain], banding(p), strconv.Itoa(len(p.Holes)), note},
 		)
 	}
-	bars := report.Table{Name: "Bar list", Head: []string{"bar", "length mm", "pieces", "left mm"}}
+	bars := report.Table{Name: "Bar list", Head: []string{"bar", "length " + z.unit(), "pieces", "left " + z.unit()}}
 	for _, g := range v.Bars {
 		for k, on := range g.Bars {
 			left, pieces := g.Length, []string{}
 			for _, r := range on {
-				pieces = append(pieces, v.Rods[r].Mark+" "+tenths(v.Rods[r].Length))
+				pieces = append(pieces, v.Rods[r].Mark+" "+z.say(v.Rods[r].Length))
 				left -= v.Rods[r].Length
 			}
 			bars.Rows = append(
 				bars.Rows,
 				[]string{
 					fmt.Sprintf("%s %d", g.Name, k+1),
-					tenths(g.Length),
+					z.say(g.Length),
 					strings.Join(pieces, ", "),
-					tenths(max(0, left)),
+					z.say(max(0, left)),
 				},
 			)
 		}
@@ -125,12 +137,29 @@ func cutTables(v *build.BuildView) []report.Table {
 	return []report.Table{list, bars, nuts}
 }
 
-func tenths(mm float64) string { return strconv.FormatFloat(mm, 'f', 1, 64) }
+// sizes puts measures into the units of a job, as finely as they are cut: tenths of a mm, thousandths of an inch.
+type sizes struct{ us bool }
+
+func sizesOf(j *fitout.Job) sizes { return sizes{j.Units == fitout.US} }
+
+func (z sizes) unit() string {
+	if z.us {
+		return "in"
+	}
+	return "mm"
+}
+
+func (z sizes) say(mm float64) string {
+	if z.us {
+		return strconv.FormatFloat(mm/25.4, 'f', 3, 64)
+	}
+	return strconv.FormatFloat(mm, 'f', 1, 64)
+}
 
 // WriteCutCSV writes the cut list as CSV: one line for panels that are the same.
 func WriteCutCSV(j *fitout.Job) ([]byte, error) {
 	_, v := built(j)
-	return writeSheetCSV(&report.Sheet{Tables: cutTables(&v)[:1]})
+	return writeSheetCSV(&report.Sheet{Tables: cutTables(&v, sizesOf(j))[:1]})
 }
 
 // supplyOf is where something comes from, by the id of its goods, sheet or bar.

@@ -283,3 +283,11 @@ func TestNoPriceListBreaksTheReader(t *testing.T) {
 		}
 	})
 }
+
+// A workshop that thinks in inches gets its cut list in them, fine enough to cut by.
+func TestTheCutListIsInTheUnitsOfTheJob(t *testing.T) {
+	data, err := WriteCutCSV(demoJob(t, "queen-bees"))
+	require.NoError(t, err)
+	assert.Contains(t, string(data), "length in")
+	assert.Contains(t, string(data), "34.000,20.000,0.079", "the tray of 863.6 × 508 × 2 mm")
+}

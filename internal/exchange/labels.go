@@ -43,6 +43,7 @@ func WriteLabels(j *fitout.Job, sheet LabelSheet, address string) ([]byte, error
 		return nil, fitout.Problem{Path: "labels", Given: string(sheet), Accepted: "24, 14 or 30 to a sheet"}
 	}
 	_, v := built(j)
+	z := sizesOf(j)
 	pdf := fpdf.NewCustom(&fpdf.InitType{UnitStr: "mm", Size: g.paper})
 	text := withFonts(pdf)
 	pdf.SetTitle(j.Name+", labels", true)
@@ -79,12 +80,12 @@ func WriteLabels(j *fitout.Job, sheet LabelSheet, address string) ([]byte, error
 		if !p.Here {
 			continue
 		}
-		if err := add(p.Mark, fmt.Sprintf("%s × %s × %s", tenths(p.CutLength), tenths(p.CutWidth), tenths(p.Thickness)), p.Of, p.Name); err != nil {
+		if err := add(p.Mark, fmt.Sprintf("%s × %s × %s", z.say(p.CutLength), z.say(p.CutWidth), z.say(p.Thickness)), p.Of, p.Name); err != nil {
 			return nil, err
 		}
 	}
 	for i := range v.Rods {
-		if err := add(v.Rods[i].Mark, tenths(v.Rods[i].Length), v.Rods[i].Of, v.Rods[i].Name); err != nil {
+		if err := add(v.Rods[i].Mark, z.say(v.Rods[i].Length), v.Rods[i].Of, v.Rods[i].Name); err != nil {
 			return nil, err
 		}
 	}

@@ -16,29 +16,41 @@ import (
 // WriteCutPDF writes the cut list, the bars, and every sheet with the order of its cuts as pages.
 func WriteCutPDF(j *fitout.Job) ([]byte, error) {
 	p, v := built(j)
+	z := sizesOf(j)
 	s := report.Sheet{Job: j.Name, Customer: j.Customer, Variant: p.Variant.Name, Subject: "cut list",
-		About: fmt.Sprintf("%d panels; sizes in mm, banding taken off", len(v.Panels)), Tables: cutTables(&v),
+		About: fmt.Sprintf(
+			"%d panels; sizes in %s, banding taken off",
+			len(v.Panels),
+			z.unit(),
+		), Tables: cutTables(&v, z),
 		Cautions: []string{"Measure the first panel of each size before the rest is cut. Guard, eyes, ears and dust."}}
 	return writeSheetPDF(&s, noPicture, func(pdf *fpdf.Fpdf, text func(string) string) {
 		n := 0
 		for g := range v.Groups {
 			for k := range v.Groups[g].Sheets {
 				n++
-				sheetPage(pdf, text, &v, &v.Groups[g].Sheets[k], n)
+				sheetPage(pdf, text, &v, &v.Groups[g].Sheets[k], n, z)
 			}
 		}
 	})
 }
 
 // sheetPage draws one sheet with its pieces and the order of its cuts on a page of its own.
-func sheetPage(pdf *fpdf.Fpdf, text func(string) string, v *build.BuildView, s *build.SheetCut, n int) {
+func sheetPage(pdf *fpdf.Fpdf, text func(string) string, v *build.BuildView, s *build.SheetCut, n int, z sizes) {
 	pdf.AddPage()
 	pdf.SetFont(sans, "B", 12)
-	pdf.MultiCell(0, 6, text(fmt.Sprintf("Sheet %d: %s, %.0f × %.0f", n, s.Name, s.Length, s.Width)), "", "L", false)
+	pdf.MultiCell(
+		0,
+		6,
+		text(fmt.Sprintf("Sheet %d: %s, %s × %s %s", n, s.Name, z.say(s.Length), z.say(s.Width), z.unit())),
+		"",
+		"L",
+		false,
+	)
 	pdf.SetFont(sans, "", 8)
 	about := fmt.Sprintf("%d pieces, %.0f %% used", len(s.Pieces), 100*s.Used)
 	if s.Trim > 0 {
-		about += fmt.Sprintf("; first %.0f mm off every edge", s.Trim)
+		about += fmt.Sprintf("; first %s %s off every edge", z.say(s.Trim), z.unit())
 	}
 	if s.Place != "" {
 		about += "; kept in " + s.Place
@@ -59,7 +71,7 @@ func sheetPage(pdf *fpdf.Fpdf, text func(string) string, v *build.BuildView, s *
 		if pdf.GetStringWidth(label) < q.Length*scale-1 {
 			pdf.Text(x0+q.X*scale+0.8, y0+q.Y*scale+high, label)
 		}
-		size := text(fmt.Sprintf("%s  %s × %s", p.Name, tenths(q.Length), tenths(q.Width)))
+		size := text(fmt.Sprintf("%s  %s × %s", p.Name, z.say(q.Length), z.say(q.Width)))
 		pdf.SetFont(sans, "", high*2)
 		if pdf.GetStringWidth(size) < q.Length*scale-1 && q.Width*scale > 2.3*high {
 			pdf.Text(x0+q.X*scale+0.8, y0+q.Y*scale+2.1*high, size)
@@ -87,7 +99,7 @@ func sheetPage(pdf *fpdf.Fpdf, text func(string) string, v *build.BuildView, s *
 		if c.Rip {
 			way, at = "along at", c.Y
 		}
-		order = append(order, fmt.Sprintf("%d %s %s", k+1, way, tenths(at)))
+		order = append(order, fmt.Sprintf("%d %s %s", k+1, way, z.say(at)))
 	}
 	pdf.MultiCell(
 		0,
@@ -98,7 +110,7 @@ func sheetPage(pdf *fpdf.Fpdf, text func(string) string, v *build.BuildView, s *
 		false,
 	)
 	for _, r := range s.Rests {
-		pdf.MultiCell(0, 4.2, text(fmt.Sprintf("Keep: %s × %s", tenths(r.Length), tenths(r.Width))), "", "L", false)
+		pdf.MultiCell(0, 4.2, text(fmt.Sprintf("Keep: %s × %s", z.say(r.Length), z.say(r.Width))), "", "L", false)
 	}
 }
 
