@@ -27,7 +27,7 @@ func withFonts(pdf *fpdf.Fpdf) func(string) string {
 }
 
 // drawable replaces the few signs that the letters lack.
-var drawable = strings.NewReplacer("\u202f", " ", "\u00a0", " ", "∓", "-/+")
+var drawable = strings.NewReplacer("\t", " ", "\r", "", "\u202f", " ", "\u00a0", " ", "∓", "-/+")
 
 // pages begins a document of A4 pages with its title, a foot that counts them, and what puts
 // text into its letters.

@@ -14,6 +14,7 @@ import (
 	"zaino/internal/core/build"
 	"zaino/internal/core/cut"
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/module"
 	"zaino/internal/core/plan"
 )
 
@@ -122,7 +123,7 @@ func TestATaperedBearer(t *testing.T) {
 // What bends 5 W ℓ³/(384 E b t³/12): a bottom of 9 mm plywood 500 wide and 800 long under 40 kg, by hand.
 func TestAPanelBends(t *testing.T) {
 	i := 800.0 * 9 * 9 * 9 / 12
-	assert.InDelta(t, 5*40*9.81*500*500*500/(384*8000*i), build.Sag(fitout.Plywood, 40, 500, 800, 9), 1e-9)
+	assert.InDelta(t, 5*40*9.81*500*500*500/(384*8000*i), module.Sag(fitout.Plywood, 40, 500, 800, 9), 1e-9)
 }
 
 // Banding comes off the cut size, and only at the face.

@@ -237,22 +237,6 @@ func drawerWide(l *Look) []fitout.Finding {
 	return found
 }
 
-// Stiffness of panels across their span, N/mm²: practice figures for planning.
-var stiffness = map[fitout.Material]float64{
-	fitout.Plywood:   8000,
-	fitout.Aluminium: 70000,
-	fitout.Extrusion: 9000,
-	fitout.FoamCore:  5000,
-}
-
-const gravity = 9.81
-
-// Sag is how far a panel of thickness t on a span bends under a load spread over it, held at both ends, mm:
-// 5 W ℓ³ / (384 E I) with I = b t³/12. load in kg; span, width and thickness in mm.
-func Sag(wall fitout.Material, load, span, width, thick float64) float64 {
-	return 5 * load * gravity * math.Pow(span, 3) / (384 * stiffness[wall] * width * math.Pow(thick, 3) / 12)
-}
-
 // drawerThin cautions of a drawer whose bottom bends more than a 200th of its width under what lies in it.
 func drawerThin(l *Look) []fitout.Finding {
 	var found []fitout.Finding
@@ -268,10 +252,10 @@ func drawerThin(l *Look) []fitout.Finding {
 		if p.Name != "drawer bottom" || load == 0 {
 			continue
 		}
-		most := p.Width / 200
-		if sag := Sag(p.Material, load, p.Width, p.Length, p.Thickness); sag > most {
+		most := p.Width * module.SagShare
+		if sag := module.Sag(p.Material, load, p.Width, p.Length, p.Thickness); sag > most {
 			thick := p.Thickness
-			for Sag(p.Material, load, p.Width, p.Length, thick) > most {
+			for module.Sag(p.Material, load, p.Width, p.Length, thick) > most {
 				thick += 0.5
 			}
 			f := about("drawer-thin", fitout.Caution, p.Module)

@@ -2,23 +2,14 @@ package fit
 
 import (
 	"fmt"
-	"math"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/module"
 	"zaino/internal/core/quantity"
 )
 
-// Stiffness of panels across their span, N/mm²: birch-type plywood, aluminium
-// sheet, an extrusion's panel, a sandwich with thin skins (of its whole
-// thickness). Practice figures for planning.
-var stiffness = map[fitout.Material]float64{fitout.Plywood: 8000, fitout.Aluminium: 70000, fitout.Extrusion: 9000,
-	fitout.FoamCore: 5000}
-
-// sagShare is the share of its span by which a panel may bend.
-const sagShare = 1.0 / 150
-
 // panelSag cautions about a shelf, floor or platform that bends more than a
-// 150th of its span under what stands on it, and under a person where one lies or
+// 200th of its span under what stands on it, and under a person where one lies or
 // stands: d = 5 W l³ / (384 E b t³/12) with the load W spread over the panel,
 // held along its two long edges.
 func panelSag(s *Scene) []fitout.Finding {
@@ -26,8 +17,7 @@ func panelSag(s *Scene) []fitout.Finding {
 	for i := range s.Parts {
 		p := &s.Parts[i]
 		m := p.Module()
-		e := stiffness[m.Wall]
-		if e == 0 || m.Panel == 0 {
+		if module.Stiffness(m.Wall) == 0 || m.Panel == 0 {
 			continue
 		}
 		kg := 0.0
@@ -46,10 +36,8 @@ func panelSag(s *Scene) []fitout.Finding {
 		if span <= 0 {
 			continue // a panel without a span is not drawn yet
 		}
-		sag := func(t float64) float64 {
-			return 5 * kg * gravity * math.Pow(span, 3) / (384 * e * width * math.Pow(t, 3) / 12)
-		}
-		most := span * sagShare
+		sag := func(t float64) float64 { return module.Sag(m.Wall, kg, span, width, t) }
+		most := span * module.SagShare
 		if !quantity.Exceeds(sag(m.Panel), most) {
 			continue
 		}

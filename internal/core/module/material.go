@@ -52,3 +52,30 @@ func runnerKg(r fitout.Runner) float64 {
 	}
 	return 0
 }
+
+// SagShare is the share of its span by which a shelf, floor or bottom may bend.
+const SagShare = 1.0 / 200
+
+const gravity = 9.81 // m/s²
+
+// Stiffness is that of panels across their span, N/mm²: birch-type plywood, aluminium sheet, the thin panel of a
+// frame, a sandwich with thin skins (of its whole thickness). Practice figures for planning; 0 for what is bought.
+func Stiffness(wall fitout.Material) float64 {
+	switch wall {
+	case fitout.Plywood:
+		return 8000
+	case fitout.Aluminium:
+		return 70000
+	case fitout.Extrusion:
+		return 9000
+	case fitout.FoamCore:
+		return 5000
+	}
+	return 0
+}
+
+// Sag is how far a panel bends under a load spread over it, held at both ends of its span, mm: 5 W ℓ³/(384 E I)
+// with I = b t³/12 (beam theory). load in kg; span ℓ, width b and thickness t in mm, more than 0.
+func Sag(wall fitout.Material, load, span, width, thick float64) float64 {
+	return 5 * load * gravity * span * span * span / (384 * Stiffness(wall) * width * thick * thick * thick / 12)
+}
