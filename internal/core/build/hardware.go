@@ -85,7 +85,7 @@ func hinges(m *Made, shop *fitout.Shop) int {
 	}
 	kg := 0.0
 	for k := range m.anatomy.Panels {
-		if name := m.anatomy.Panels[k].Name; name == "lid" || name == "face" {
+		if name := m.anatomy.Panels[k].Name; name == "lid" || name == "door" || name == "flap" {
 			kg = max(kg, m.anatomy.Panels[k].Kg)
 		}
 	}

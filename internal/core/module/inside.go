@@ -55,7 +55,7 @@ func Cells(i *fitout.Item) []Cell {
 			inside = narrowed(i, outer, panel+m.Lining, panel+m.Lining, 0)
 			inside.From.Z = min(inside.To.Z, inside.From.Z+panel+m.Lining)
 		default:
-			inside = narrowed(i, bay, m.Lining, m.Lining, 0)
+			inside = narrowed(i, behindLeaf(i, bay), m.Lining, m.Lining, 0)
 		}
 		if c.Cover && spec.Motion != Drawers { // it takes its thickness off the height
 			inside.To.Z = max(inside.From.Z, inside.To.Z-panel)
@@ -64,6 +64,25 @@ func Cells(i *fitout.Item) []Cell {
 		at += size + side
 	}
 	return cells
+}
+
+// behindLeaf is what a door or flap leaves of a room: it stands between the sides, as thick as a panel.
+func behindLeaf(i *fitout.Item, bay fitout.Box) fitout.Box {
+	if i.Module.Wall == fitout.NoMaterial || !hasLeaf(Of(i.Module.Kind)) {
+		return bay
+	}
+	t := i.Module.Panel
+	switch i.Module.Faces {
+	case fitout.FaceRear:
+		bay.To.X = max(bay.From.X, bay.To.X-t)
+	case fitout.FaceFront:
+		bay.From.X = min(bay.To.X, bay.From.X+t)
+	case fitout.FaceRight:
+		bay.To.Y = max(bay.From.Y, bay.To.Y-t)
+	case fitout.FaceLeft:
+		bay.From.Y = min(bay.To.Y, bay.From.Y+t)
+	}
+	return bay
 }
 
 // drawerIn is what a drawer measures outside in its room: the runners take their width at its sides, and

@@ -91,6 +91,7 @@ func AnatomyOf(i *fitout.Item) Anatomy {
 		b.panel("tray", "", [3]span{{0, b.w}, {0, b.d}, {0, b.t}}, [2]int{})
 		b.run("", b.box, b.d)
 	default:
+		b.leaf(spec)
 		if i.Module.Wall == fitout.Extrusion {
 			b.framed(spec.Shape == OpenBox)
 		} else {
@@ -155,6 +156,21 @@ func (b *builder) board(name, cell string, box fitout.Box, banded [2]int) {
 	length, width := most, s.Length+s.Width+s.Height-thick-most
 	b.made.Panels = append(b.made.Panels, Panel{Name: name, Cell: cell, Box: box, Length: length, Width: width,
 		Thickness: thick, Banded: banded, Kg: box.Litres() / 1000 * density(b.m.Wall)})
+}
+
+// leafGap is what a door or flap leaves free all round, mm.
+const leafGap = 2.0
+
+// hasLeaf tells whether a kind is shut by a door or a flap that stands between its sides.
+func hasLeaf(s Spec) bool { return s.Shape == Carcass && (s.Motion == DoorOut || s.Motion == FlapOut) }
+
+// leaf is the door or flap between the sides of a carcass.
+func (b *builder) leaf(s Spec) {
+	if hasLeaf(s) {
+		in := wall(b.m) + leafGap
+		name := map[Motion]string{DoorOut: "door", FlapOut: "flap"}[s.Motion]
+		b.panel(name, "", [3]span{{in, b.w - in}, {0, b.t}, {in, b.h - in}}, [2]int{})
+	}
 }
 
 // sides are what the two sides of a module are called.
@@ -257,7 +273,7 @@ func (b *builder) dividers(cells []Cell, closed bool) {
 	}
 	side, t := wall(b.m), b.t
 	face := 0.0
-	if closed {
+	if closed || hasLeaf(Of(b.m.Kind)) {
 		face = side
 	}
 	room := b.w - float64(n+1)*side

@@ -88,7 +88,7 @@ func TestAFrameByHand(t *testing.T) {
 	assert.Equal(t, 10, closed, "the ends of every rail stand against an upright or another rail")
 	assert.InDelta(t, (4*700+4*540+6*440)/1000.0, metres, 1e-9)
 	assert.Equal(t, map[string]int{"bottom 556 × 456 × 6": 1, "top 556 × 456 × 6": 1, "left side 656 × 456 × 6": 1,
-		"right side 656 × 456 × 6": 1, "back 656 × 556 × 6": 1, "divider 656 × 440 × 6": 1}, counted(made.Panels))
+		"right side 656 × 456 × 6": 1, "back 656 × 556 × 6": 1, "divider 656 × 440 × 6": 1, "door 636 × 536 × 6": 1}, counted(made.Panels))
 	cells := Cells(&i)
 	assert.InDelta(
 		t,

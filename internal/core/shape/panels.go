@@ -27,7 +27,7 @@ func (b *builder) material() Tone {
 func (b *builder) carcass() {
 	made := module.AnatomyOf(b.item)
 	for i := range made.Panels {
-		if p := &made.Panels[i]; p.Cell == "" {
+		if p := &made.Panels[i]; p.Cell == "" && p.Name != "door" && p.Name != "flap" { // those move
 			b.add(between(p.Box.From, p.Box.To, b.material()))
 		}
 	}
