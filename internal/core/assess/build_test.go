@@ -7,7 +7,10 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"zaino/internal/core/assess"
+	"zaino/internal/core/build"
+	"zaino/internal/core/edit"
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/plan"
 )
 
 // soundBuild is a workshop's job that can be built as it is planned: a drawer unit of plywood, a rack framed in
@@ -424,6 +427,25 @@ func TestRulesOfTheBuildSeeTheirMistakes(t *testing.T) {
 		})
 	}
 	assert.GreaterOrEqual(t, len(seen), 28)
+}
+
+// A part that is bought instead of made weighs what its papers say, and made here again what its panels weigh; one
+// that is reused costs nothing.
+func TestAWayIsChosen(t *testing.T) {
+	j := soundBuild()
+	partOf(&j, "unit").Making = &fitout.Making{Ways: []fitout.MakeWay{{How: fitout.MadeBought, Cost: 150000, Kg: 41, Proof: "drawing"}}}
+	panels := plan.Of(&j).Items[0].Mass
+	bought, err := edit.Apply(&j, nil, []fitout.FixEdit{{Kind: "make-way", ID: "unit", With: "bought"}})
+	require.NoError(t, err)
+	p := plan.Of(&bought)
+	assert.InDelta(t, 41, p.Items[0].Mass, 0)
+	assert.Greater(t, build.InAll(p).Total, build.InAll(plan.Of(&j)).Total)
+	here, err := edit.Apply(&bought, nil, []fitout.FixEdit{{Kind: "make-way", ID: "unit", With: "here"}})
+	require.NoError(t, err)
+	assert.InDelta(t, panels, plan.Of(&here).Items[0].Mass, 1e-9)
+	reused, err := edit.Apply(&j, nil, []fitout.FixEdit{{Kind: "make-way", ID: "battery", With: "reused"}})
+	require.NoError(t, err)
+	assert.Less(t, build.InAll(plan.Of(&reused)).Total, build.InAll(plan.Of(&j)).Total-80_000, "its price is not asked for")
 }
 
 // What a finding of the build says to do mends it.

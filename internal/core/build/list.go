@@ -68,7 +68,6 @@ type Made struct {
 	Box     fitout.Box     `json:"box"`
 	anatomy module.Anatomy
 	item    *fitout.Item
-	at      int // in the plan
 	joined  []joint
 }
 
@@ -113,36 +112,31 @@ func WayOf(i *fitout.Item) fitout.MakeWay {
 // ListOf gathers what is built of a plan. Parts that are there already, come later or are fitted by others are
 // none of it.
 func ListOf(p *plan.Plan) *List {
-	l := &List{}
+	l := &List{Made: make([]Made, 0, len(p.Items))}
+	panels, rods := 0, 0
 	for i := range p.Items {
 		item := &p.Items[i]
 		if item.Module == nil || !item.Work.Now() || item.Work == fitout.WorkExisting ||
 			item.Module.Kind == fitout.PlainGear {
 			continue
 		}
-		m := Made{
-			Number: len(l.Made) + 1,
-			ID:     item.ID,
-			Name:   item.Name,
-			How:    HowOf(item),
-			Kg:     item.Mass,
-			Box:    item.Box(),
-			Panels: []int{},
-			Rods:   []int{},
-			item:   item,
-			at:     i,
-		}
+		m := Made{Number: len(l.Made) + 1, ID: item.ID, Name: item.Name, How: HowOf(item), Kg: item.Mass, Box: item.Box(), item: item}
 		if m.How == fitout.MadeHere || m.How == fitout.MadeOut {
 			m.anatomy = module.AnatomyOf(item)
-			l.cut(&m)
+			panels, rods = panels+len(m.anatomy.Panels), rods+len(m.anatomy.Rods)
 		}
 		l.Made = append(l.Made, m)
+	}
+	l.Panels, l.Rods = make([]CutPanel, 0, panels), make([]Rod, 0, rods)
+	for k := range l.Made {
+		l.cut(&l.Made[k])
 	}
 	return l
 }
 
 // cut adds the panels and profiles of a module to the list.
 func (l *List) cut(m *Made) {
+	m.Panels, m.Rods = make([]int, 0, len(m.anatomy.Panels)), make([]int, 0, len(m.anatomy.Rods))
 	for k := range m.anatomy.Panels {
 		p := &m.anatomy.Panels[k]
 		own := CutPanel{Mark: mark(m.Number, "-", k+1), Module: m.ID, Of: m.Name, Name: p.Name, Cell: p.Cell,

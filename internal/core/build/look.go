@@ -134,7 +134,7 @@ func (l *Look) lines() cost.CostLines {
 		switch each := way.Cost; {
 		case made.How == fitout.MadeHere && each > 0:
 			out.Bought = append(out.Bought, cost.Of(made.Name+", further cost", 1, "pieces", each, m.Decimals))
-		case made.How == fitout.MadeHere:
+		case made.How == fitout.MadeHere, made.How == fitout.MadeReused && each == 0:
 		default:
 			if each == 0 {
 				each = made.item.Price

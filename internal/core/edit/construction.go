@@ -50,6 +50,22 @@ func rebuilt(i *fitout.Item, change func(m *fitout.Module)) bool {
 	return true
 }
 
+// makeWay chooses how a part comes about; it weighs then what is known of that way.
+var makeWay = item(func(_ *fitout.Job, i *fitout.Item, e *fitout.FixEdit) bool {
+	chosen := fitout.Making{Ways: []fitout.MakeWay{}}
+	if i.Making != nil {
+		chosen = *i.Making
+	}
+	chosen.How = fitout.HowMade(e.With)
+	i.Making = &chosen
+	if way := build.WayOf(i); way.Kg > 0 {
+		i.Mass, i.Source = way.Kg, fitout.DataSheet
+	} else if chosen.How == fitout.MadeHere && i.Module != nil && i.Module.Wall != fitout.NoMaterial {
+		i.Source = fitout.ByMaterial
+	}
+	return true
+})
+
 // buildIn builds all that is made here of another material, in panels of a thickness.
 var buildIn = Kind{Apply: func(j *fitout.Job, _ []fitout.Component, e *fitout.FixEdit) (fitout.Job, bool) {
 	changed := build.OtherwiseBuilt(j, fitout.Material(e.With), e.Value)

@@ -50,6 +50,7 @@ var kinds = map[string]Kind{
 	"panel-thickness":  panelThick,
 	"wall":             wall,
 	"build-in":         buildIn,
+	"make-way":         makeWay,
 	"pace-learned":     paceLearned,
 	"outside":          outside,
 	"rating":           rating,

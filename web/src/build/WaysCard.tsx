@@ -6,13 +6,14 @@ import { TextField } from '../components/TextField';
 import { RemoveButton } from '../components/ListButtons';
 import { chosenVariant } from '../document/SessionContext';
 import { on } from '../document/things';
+import { derived } from '../document/useDerive';
 import { hows } from '../words/build';
 import { formatNumber } from '../quantity/format';
 import { useBuild } from './useBuild';
 
 /** Make, buy, have made or reuse: each way that was thought of, side by side. */
 export function WaysCard() {
-  const { view, job, session, money, say } = useBuild();
+  const { view, job, session, money, say, derive } = useBuild();
   if (!view) return null;
   const items = new Map(chosenVariant(job).items.map((i) => [i.id, i]));
   const edit = (item: Item, label: string, change: (m: NonNullable<Item['making']>) => void) =>
@@ -44,7 +45,9 @@ export function WaysCard() {
                   label={`How ${part.name} comes about`}
                   value={part.how}
                   options={hows}
-                  onCommit={(v) => edit(item, 'How it comes about', (m) => (m.how = v))}
+                  onCommit={(v) =>
+                    void derive(`How ${part.name} comes about`, derived('make-way', { id: part.id, with: v }))
+                  }
                 />
                 <span className="hint">
                   {known
