@@ -20,8 +20,8 @@ func TestTheCutListInHand(t *testing.T) {
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/load")
 	p.stage("Build")
-	p.waitText(".cut-group h3", "10 pieces")
-	p.waitFor("document.querySelectorAll('.sheet-piece').length === 37")
+	p.waitText(".cut-group h3", "12 pieces")
+	p.waitFor("document.querySelectorAll('.sheet-piece').length === 40")
 	p.waitFor("!document.querySelector('progress')")
 
 	p.clickOn("document.querySelector('[data-mark=\"4-01\"]')")
@@ -39,7 +39,7 @@ func TestTheCutListInHand(t *testing.T) {
 	p.enter("Panels of Drawer unit left", "9")
 	p.waitFor("document.querySelector('[data-pad=rear] [data-figure=load]').textContent !== " + quoted(rear))
 	p.waitFor("!document.querySelector('section[aria-label=\"Plywood 12 mm\"]')")
-	p.waitText("section[aria-label='Plywood 9 mm'] h3", "27 pieces")
+	p.waitText("section[aria-label='Plywood 9 mm'] h3", "28 pieces")
 	p.press("Undo: Panels of Drawer unit left")
 	p.see("section[aria-label='Plywood 12 mm']")
 

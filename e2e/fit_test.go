@@ -42,7 +42,7 @@ func TestRulesAreTrippedAndMendedOnTheBench(t *testing.T) {
 		spoil, mend func()
 	}{
 		{"latch-missing", "instrument-rack", chosen("Shut by", "A magnet"), fixed("Fit a rated latch")},
-		{"lip", "drawer-unit-left", typed("Above its floor of "+unit, "0"), fixed("Raise it by 6 mm")},
+		{"lip", "drawer-unit-left", typed("Above its floor of "+unit, "0"), fixed("Raise it by 3 mm")},
 		{"runner-length", "drawer-unit-left", typed("Comes out by of "+unit, "620"), fixed("Let it come out by 550 mm")},
 		{"runner-load", "sample-fridge", typed("Rated of "+fridge, "60"), undone},
 		{"parts-clash", "pantry-pull-out", typed("Behind its front of "+pantry, "940"), undone},

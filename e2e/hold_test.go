@@ -115,17 +115,17 @@ func TestAFixOnTheBenchIsTriedInTheViews(t *testing.T) {
 	y := "(" + part("left", "drawer-unit-left") + ".getBoundingClientRect().y - " + part("left", "pantry-pull-out") +
 		".getBoundingClientRect().y)"
 	low := js[float64](p, y)
-	p.press("Raise it by 6 mm")
+	p.press("Raise it by 3 mm")
 	p.waitText(".trial-bar", "Mends:")
-	p.waitFor(y + " < " + tenths(low-0.3))
+	p.waitFor(y + " < " + tenths(low-0.15))
 	p.keys(kb.Escape)
 	p.waitFor("!document.querySelector('.trial-bar')")
 	p.waitFor("Math.abs(" + y + " - " + tenths(low) + ") < 0.5")
-	p.press("Raise it by 6 mm")
+	p.press("Raise it by 3 mm")
 	p.see(".trial-bar")
-	p.press("Raise it by 6 mm") // pressed once more it is put back too
+	p.press("Raise it by 3 mm") // pressed once more it is put back too
 	p.waitFor("!document.querySelector('.trial-bar')")
-	p.press("Raise it by 6 mm")
+	p.press("Raise it by 3 mm")
 	p.press("Keep it")
 	p.tells("lip", false)
 	p.saved()
