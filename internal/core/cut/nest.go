@@ -100,7 +100,30 @@ func (s *search) ready() {
 	l, w := s.stock[size].Length, s.stock[size].Width
 	s.sheet = (l + s.kerf) * (w + s.kerf)
 	s.inOne /= s.sheet
-	s.bound = Bound(own, l, w, s.kerf)
+	s.bound = s.fewest(own, l, w)
+}
+
+// fewest is how many sheets of the main size it takes at least beside those of the limited sizes, all of which may
+// be filled to the edge; without a main size, how many of the largest.
+func (s *search) fewest(pieces []Piece, length, width float64) int {
+	if s.main < 0 || len(s.sizes) == 0 {
+		return Bound(pieces, length, width, s.kerf)
+	}
+	spare := 0.0
+	for _, size := range s.sizes {
+		o := &s.stock[size]
+		spare += float64(o.Count) * (o.Length + s.kerf) * (o.Width + s.kerf)
+	}
+	alone := 0
+	for i := range pieces {
+		elsewhere := slices.ContainsFunc(s.sizes, func(size int) bool {
+			return fits(&pieces[i], s.stock[size].Length, s.stock[size].Width)
+		})
+		if !elsewhere && lonely(&pieces[i], length, width, s.kerf) {
+			alone++
+		}
+	}
+	return max(alone, int(math.Ceil(s.inOne-spare/s.sheet-1e-9)))
 }
 
 // orders are the ways in which pieces are lined up.
@@ -150,38 +173,41 @@ func (s *search) first(effort Effort) packing {
 // manyPieces is from how many on one order and one manner have to do.
 const manyPieces = 1500
 
-// pack lays a line of pieces out, each on the first sheets on which it fits, in one manner.
+// pack lays a line of pieces out in one manner: on the limited sizes first, then on as many of the main one as it takes.
 func (s *search) pack(line []int, m manner) packing {
 	var p packing
-	rest := line
-	for _, size := range s.sizes {
-		for range s.stock[size].Count {
-			if len(rest) == 0 {
-				return p
-			}
-			t := newTree(size, s.stock[size].Length, s.stock[size].Width)
-			if after := s.fill([]*tree{t}, rest, m, false); len(after) < len(rest) {
-				p.trees, rest = append(p.trees, t), after
-			} else {
-				break // none of them fits the next either
-			}
-		}
-	}
+	rest := s.fillLimited(&p, line, make([]int, len(s.stock)), m)
 	if s.main < 0 {
 		p.left = slices.Clone(rest)
 		return p
 	}
 	own := make([]*tree, 0, 8)
-	left := s.fillAll(&own, rest, m)
-	p.trees, p.left = append(p.trees, own...), left
+	p.left = s.fillAll(&own, rest, m)
+	p.trees = append(p.trees, own...)
 	return p
 }
 
-// fill puts what fits onto sheets and returns what did not.
-func (s *search) fill(trees []*tree, line []int, m manner, first bool) []int {
+// fillLimited puts what fits onto sheets of the limited sizes that are not used yet, and returns what did not.
+func (s *search) fillLimited(p *packing, line, used []int, m manner) []int {
+	rest := line
+	for _, size := range s.sizes {
+		for range s.stock[size].Count - used[size] {
+			t := newTree(size, s.stock[size].Length, s.stock[size].Width)
+			after := s.fill(t, rest, m)
+			if len(after) == len(rest) {
+				break // none of them fits the next either
+			}
+			p.trees, rest = append(p.trees, t), after
+		}
+	}
+	return rest
+}
+
+// fill puts what fits onto one sheet and returns what did not.
+func (s *search) fill(t *tree, line []int, m manner) []int {
 	var after []int
 	for _, i := range line {
-		if !s.place(trees, i, m, first) {
+		if !s.place([]*tree{t}, i, m) {
 			after = append(after, i)
 		}
 	}
@@ -196,7 +222,7 @@ func (s *search) fillAll(trees *[]*tree, line []int, m manner) []int {
 	var left []int
 	for _, i := range line {
 		p := &s.pieces[i]
-		if s.place((*trees)[max(0, len(*trees)-recentSheets):], i, m, true) {
+		if s.place((*trees)[max(0, len(*trees)-recentSheets):], i, m) {
 			continue
 		}
 		size := &s.stock[s.main]
@@ -206,19 +232,19 @@ func (s *search) fillAll(trees *[]*tree, line []int, m manner) []int {
 		}
 		t := newTree(s.main, size.Length, size.Width)
 		*trees = append(*trees, t)
-		s.place((*trees)[len(*trees)-1:], i, m, true)
+		s.place((*trees)[len(*trees)-1:], i, m)
 	}
 	return left
 }
 
 // place puts one piece where it fits best: on the first sheet that takes it, or on the best of all.
-func (s *search) place(trees []*tree, i int, m manner, first bool) bool {
+func (s *search) place(trees []*tree, i int, m manner) bool {
 	p := &s.pieces[i]
 	at, where, turned, score := -1, 0, false, math.Inf(1)
 	for k, t := range trees {
 		if free, turn, sc, ok := t.best(p, m.fit); ok && sc < score {
 			at, where, turned, score = k, free, turn, sc
-			if first && m.fit == lowest {
+			if m.fit == lowest {
 				break
 			}
 		}
@@ -230,8 +256,8 @@ func (s *search) place(trees []*tree, i int, m manner, first bool) bool {
 	return true
 }
 
-// worth is what an answer is judged by, smaller first: pieces left over, sheets that are bought, offcuts that
-// are used, and what is used of the sheet that is used least.
+// worth is what an answer is judged by, smaller first: pieces left over, sheets that are bought, what is used of the
+// one that is used least, and offcuts that are used.
 func (s *search) worth(p *packing) [4]float64 {
 	bought, least := 0.0, 1.0
 	others := 0.0
@@ -244,7 +270,7 @@ func (s *search) worth(p *packing) [4]float64 {
 		root := &t.nodes[0]
 		least = min(least, 1-t.largest()/(root.l*root.w))
 	}
-	return [4]float64{float64(len(p.left)), bought, others, least}
+	return [4]float64{float64(len(p.left)), bought, least, others}
 }
 
 func (s *search) better(a, b *packing) bool {
@@ -274,7 +300,7 @@ func (s *search) improve(best packing, told func(float64)) packing {
 				told(float64(turn) / float64(most))
 			}
 		}
-		if len(best.left) == 0 && len(best.trees) <= s.bound && len(best.trees) == 1 && turn > most/8 {
+		if bought := len(best.trees) - s.limited(&best); turn > most/8 && len(best.left) == 0 && bought <= min(1, s.bound) {
 			break // one sheet, and long enough for its rest
 		}
 		next, ok := s.again(&now)
@@ -303,34 +329,29 @@ func (s *search) rank(p *packing) float64 {
 		share := t.area / (root.l * root.w)
 		even += share * share
 	}
-	return 1e6*w[0] + w[1] + 0.001*w[2] + 0.2*w[3] - 0.05*even
+	return 1e6*w[0] + w[1] + 0.2*w[2] + 0.001*w[3] - 0.05*even
 }
 
-// again is an answer with a few sheets of another emptied and filled anew.
+// again is an answer with a few sheets of another emptied and filled anew, the one of the main size that is used
+// least mostly among them. Pieces that were left are tried again too.
 func (s *search) again(p *packing) (packing, bool) {
-	own := make([]int, 0, len(p.trees))
-	for k, t := range p.trees {
-		if t.stock == s.main {
-			own = append(own, k)
-		}
-	}
-	if len(own) == 0 {
+	if len(p.trees) == 0 {
 		return packing{}, false
 	}
-	slices.SortStableFunc(own, func(a, b int) int { return cmp.Compare(p.trees[a].area, p.trees[b].area) })
-	emptied := map[int]bool{own[0]: true}
-	for range s.random.IntN(3) + min(1, len(own)-1) {
-		emptied[own[s.random.IntN(len(own))]] = true
+	emptied := map[int]bool{}
+	if least := s.least(p); least >= 0 && s.random.IntN(4) > 0 {
+		emptied[least] = true
 	}
-	if s.random.IntN(4) == 0 {
-		delete(emptied, own[0])
-		emptied[own[s.random.IntN(len(own))]] = true
+	for range s.random.IntN(3) + 1 {
+		emptied[s.random.IntN(len(p.trees))] = true
 	}
-	next := packing{left: p.left}
-	line := s.scratch[:0]
+	var next packing
+	line := append(s.scratch[:0], p.left...)
+	used := make([]int, len(s.stock))
 	for k, t := range p.trees {
 		if !emptied[k] {
 			next.trees = append(next.trees, t)
+			used[t.stock]++
 			continue
 		}
 		for n := range t.nodes {
@@ -340,6 +361,45 @@ func (s *search) again(p *packing) (packing, bool) {
 		}
 	}
 	s.scratch = line
+	s.shuffled(line)
+	rest := line
+	if len(s.sizes) > 0 && s.random.IntN(8) > 0 {
+		rest = s.fillLimited(&next, rest, used, s.anyManner())
+		s.shuffled(rest)
+	}
+	next.left = slices.Clone(rest)
+	if s.main >= 0 {
+		fresh := []*tree{}
+		next.left = s.fillAll(&fresh, rest, s.anyManner())
+		next.trees = append(next.trees, fresh...)
+	}
+	return next, true
+}
+
+// least is the sheet of the main size whose pieces take least; −1: there is none.
+func (s *search) least(p *packing) int {
+	at := -1
+	for k, t := range p.trees {
+		if t.stock == s.main && (at < 0 || t.area < p.trees[at].area) {
+			at = k
+		}
+	}
+	return at
+}
+
+// limited is how many sheets of the limited sizes an answer uses.
+func (s *search) limited(p *packing) int {
+	n := 0
+	for _, t := range p.trees {
+		if t.stock != s.main {
+			n++
+		}
+	}
+	return n
+}
+
+// shuffled lines pieces up by one of the orders, blurred.
+func (s *search) shuffled(line []int) {
 	order := s.random.IntN(len(orders))
 	noise := s.random.Float64() * 0.6
 	keys := make(map[int]float64, len(line))
@@ -347,13 +407,10 @@ func (s *search) again(p *packing) (packing, bool) {
 		keys[i] = orders[order](&s.pieces[i]) * (1 + noise*(s.random.Float64()-0.5))
 	}
 	slices.SortFunc(line, func(a, b int) int { return cmp.Or(cmp.Compare(keys[b], keys[a]), a-b) })
-	m := manner{fitRule(s.random.IntN(int(fitRules))), splitRule(s.random.IntN(int(splitRules)))}
-	fresh := []*tree{}
-	if rest := s.fillAll(&fresh, line, m); len(rest) > 0 {
-		next.left = append(slices.Clone(next.left), rest...)
-	}
-	next.trees = append(next.trees, fresh...)
-	return next, true
+}
+
+func (s *search) anyManner() manner {
+	return manner{fitRule(s.random.IntN(int(fitRules))), splitRule(s.random.IntN(int(splitRules)))}
 }
 
 // nesting is an answer as it is told: full sheets first, the one with the largest rest last.
@@ -376,7 +433,11 @@ func (s *search) nesting(p packing) Nesting {
 			filled += share
 		}
 		out.Gap = filled/s.inOne - 1
-		out.Proven = n <= s.bound && len(out.Left) == 0
+		counted := n
+		if s.main >= 0 {
+			counted = len(p.trees) - s.limited(&p)
+		}
+		out.Proven = counted <= s.bound && len(out.Left) == 0
 	}
 	return out
 }

@@ -67,9 +67,9 @@ func (l *Layout) Used() float64 {
 type Nesting struct {
 	Layouts []Layout
 	Left    []int   // pieces for which there is no sheet
-	Bound   int     // fewer sheets than this are not possible, where all are of one size
+	Bound   int     // fewer sheets of which there are as many as it takes are not possible
 	Gap     float64 // (whole sheets − 1 + share used of the last) over the area with kerf in sheets, less 1
-	Proven  bool    // as few sheets as the bound
+	Proven  bool    // as few of them as the bound
 }
 
 // fits tells whether a piece lies on a sheet, as it is or turned.
