@@ -14,7 +14,7 @@ func WriteBuyPDF(j *fitout.Job) ([]byte, error) {
 		Name: "Purchase list",
 		Head: []string{"what", "needed", "in stock", "buy", "supplier", "number", "days"},
 	}
-	for _, b := range buys(p, &v) {
+	for _, b := range v.Buy {
 		t.Rows = append(
 			t.Rows,
 			[]string{
@@ -35,12 +35,12 @@ func WriteBuyPDF(j *fitout.Job) ([]byte, error) {
 
 // WriteBuyCSV writes the purchase list as CSV.
 func WriteBuyCSV(j *fitout.Job) ([]byte, error) {
-	p, v := built(j)
+	_, v := built(j)
 	t := report.Table{
 		Name: "Purchase list",
 		Head: []string{"what", "needed", "unit", "in stock", "buy", "of", "supplier", "number", "days"},
 	}
-	for _, b := range buys(p, &v) {
+	for _, b := range v.Buy {
 		t.Rows = append(
 			t.Rows,
 			[]string{

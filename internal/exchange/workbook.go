@@ -10,7 +10,6 @@ import (
 	"zaino/internal/core/build"
 	"zaino/internal/core/cost"
 	"zaino/internal/core/fitout"
-	"zaino/internal/core/plan"
 )
 
 // book is a workbook that is being written.
@@ -113,7 +112,7 @@ func WriteBuildXLSX(j *fitout.Job) ([]byte, error) {
 	}
 	n = len(bars)
 	b.sheet("Bars", 22, append(bars, []any{"Together", "", "", formula(sumOf("D", n))}))
-	b.sheet("Buy", 20, buyRows(p, &v))
+	b.sheet("Buy", 20, buyRows(&v))
 	b.sheet("Cost", 22, costRows(&v, &p.Job.Build.Money))
 	steps := [][]any{{"Day", "Date", "Step", "Minutes", "People", "Who", "Wait h", "Takes", "Waits for"}}
 	for i := range v.Steps {
@@ -146,9 +145,9 @@ func sumOf(column string, last int) string {
 	return fmt.Sprintf("SUM(%s2:%s%d)", column, column, last)
 }
 
-func buyRows(p *plan.Plan, v *build.BuildView) [][]any {
+func buyRows(v *build.BuildView) [][]any {
 	rows := [][]any{{"What", "Needed", "Unit", "In stock", "Buy", "Of", "Supplier", "Number", "Days"}}
-	for _, b := range buys(p, v) {
+	for _, b := range v.Buy {
 		rows = append(
 			rows,
 			[]any{b.Name, b.Needed, b.Unit, b.Have, b.Buy, b.Of, b.Supply.From, b.Supply.Number, b.Supply.Days},

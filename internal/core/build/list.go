@@ -66,6 +66,7 @@ type Made struct {
 	Joints  int            `json:"joints"`
 	Joint   float64        `json:"joint" doc:"of all joints together, m"`
 	Box     fitout.Box     `json:"box"`
+	Gaps    fitout.Gaps    `json:"gaps" doc:"what its drawers leave free"`
 	anatomy module.Anatomy
 	item    *fitout.Item
 	joined  []joint
@@ -120,7 +121,8 @@ func ListOf(p *plan.Plan) *List {
 			item.Module.Kind == fitout.PlainGear {
 			continue
 		}
-		m := Made{Number: len(l.Made) + 1, ID: item.ID, Name: item.Name, How: HowOf(item), Kg: item.Mass, Box: item.Box(), item: item}
+		m := Made{Number: len(l.Made) + 1, ID: item.ID, Name: item.Name, How: HowOf(item), Kg: item.Mass, Box: item.Box(),
+			Gaps: module.GapsOf(item.Module), item: item}
 		if m.How == fitout.MadeHere || m.How == fitout.MadeOut {
 			m.anatomy = module.AnatomyOf(item)
 			panels, rods = panels+len(m.anatomy.Panels), rods+len(m.anatomy.Rods)

@@ -130,16 +130,12 @@ func (l *Look) lines() cost.CostLines {
 	}
 	for k := range l.List.Made {
 		made := &l.List.Made[k]
-		way := WayOf(made.item)
-		switch each := way.Cost; {
-		case made.How == fitout.MadeHere && each > 0:
-			out.Bought = append(out.Bought, cost.Of(made.Name+", further cost", 1, "pieces", each, m.Decimals))
-		case made.How == fitout.MadeHere, made.How == fitout.MadeReused && each == 0:
-		default:
-			if each == 0 {
-				each = made.item.Price
-			}
-			out.Bought = append(out.Bought, cost.Of(made.Name, 1, "pieces", each, m.Decimals))
+		each, name := wholePrice(made), made.Name
+		if made.How == fitout.MadeHere {
+			name += ", further cost"
+		}
+		if each > 0 || made.How == fitout.MadeBought || made.How == fitout.MadeOut {
+			out.Bought = append(out.Bought, cost.Of(name, 1, "pieces", each, m.Decimals))
 		}
 	}
 	hours := map[bool]float64{}

@@ -19,6 +19,7 @@ type BuildView struct {
 	Groups   []CutGroup     `json:"groups" doc:"by material and thickness, on sheets"`
 	Bars     []BarGroup     `json:"bars"`
 	Hardware []HardwareNeed `json:"hardware"`
+	Buy      []Purchase     `json:"buy" doc:"the purchase list"`
 	Lines    cost.CostLines `json:"lines" doc:"what it costs, before mark-up"`
 	Quote    cost.Quote     `json:"quote"`
 	Budget   int            `json:"budget" doc:"cents; 0 = not stated"`
@@ -91,17 +92,17 @@ func ViewOf(ctx context.Context, p *plan.Plan, effort cut.Effort, told func(shar
 		Rods:     l.List.Rods,
 		Groups:   l.Groups,
 		Bars:     l.Bars,
-		Hardware: l.Hardware,
-		Lines:    l.lines(),
-		Budget:   p.Job.Brief.Budget,
-		Steps:    w.Steps,
-		Ring:     w.Ring,
-		Days:     w.Days,
-		Hours:    roundHours(w.Hours),
-		Learned:  l.learned(),
-		Others:   l.others(),
-		Bearers:  l.bearers(),
-		Ways:     l.ways(),
+		Hardware: l.Hardware, Buy: l.purchases(),
+		Lines:   l.lines(),
+		Budget:  p.Job.Brief.Budget,
+		Steps:   w.Steps,
+		Ring:    w.Ring,
+		Days:    w.Days,
+		Hours:   roundHours(w.Hours),
+		Learned: l.learned(),
+		Others:  l.others(),
+		Bearers: l.bearers(),
+		Ways:    l.ways(),
 	}
 	v.Quote = cost.QuoteOf(&v.Lines, &p.Job.Build.Money)
 	fill(&v)

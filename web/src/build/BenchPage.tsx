@@ -6,7 +6,7 @@ import { QuantityField } from '../components/QuantityField';
 import { TextArea } from '../components/TextArea';
 import { useSnapshot } from '../document/SessionContext';
 import { formatNumber } from '../quantity/format';
-import { sidesOf, windowOf } from './solid';
+import { Solids } from './Solids';
 import { useBuildAsked } from './useBuild';
 import { useSteps } from './useSteps';
 
@@ -76,36 +76,17 @@ function BenchStep({ step, view, onDone }: { step: BuildStep; view: BuildView; o
   const { job } = useSnapshot();
   const steps = useSteps();
   const noted = steps.noted(step);
-  const dark = new Set(step.parts);
   const part = view.parts.find((p) => p.id === step.module);
-  const boards = [
-    ...view.panels.filter((p) => p.module === step.module),
-    ...view.rods.filter((r) => r.module === step.module),
-  ];
-  const all = dark.size === boards.length || dark.size === 0;
+  const boards = part ? part.panels.length + part.rods.length : 0;
+  // A step that takes all of a part is shown by the whole of it.
+  const dark = new Set(step.parts.length < boards ? step.parts : []);
   return (
     <main className={`bench-step ${noted.done ? 'is-done' : ''}`} data-step={step.id}>
       <h1>{step.title}</h1>
-      <div className={boards.length > 0 ? 'bench-columns' : 'bench-column'}>
-        {boards.length > 0 && (
+      <div className={boards > 0 ? 'bench-columns' : 'bench-column'}>
+        {boards > 0 && (
           <div>
-            <svg
-              className="part-picture"
-              viewBox={windowOf(boards.map((b) => b.box))}
-              role="img"
-              aria-label={part?.name ?? ''}
-            >
-              {boards
-                .flatMap((b) => sidesOf(b.box).map((side) => ({ ...side, dark: !all && dark.has(b.mark) })))
-                .sort((a, b) => a.depth - b.depth)
-                .map((side, i) => (
-                  <polygon
-                    key={i}
-                    points={side.points}
-                    className={`solid solid-${side.shade} ${side.dark ? 'solid-dark' : 'solid-pale'}`}
-                  />
-                ))}
-            </svg>
+            <Solids view={view} module={step.module} dark={dark} label={part?.name ?? ''} />
             {step.parts.length > 0 && <p className="bench-parts figure">{step.parts.join('  ')}</p>}
           </div>
         )}

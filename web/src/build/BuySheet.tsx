@@ -72,61 +72,23 @@ export function BuySheet() {
               </tr>
             </thead>
             <tbody>
-              {view.groups.flatMap((g) =>
-                g.kinds.map((k) => (
-                  <tr key={`sheet ${k.sheet} ${g.material} ${g.thickness}`}>
-                    <th scope="row">{k.name}</th>
-                    <td className="figure">{counted(k.used, 'sheet')}</td>
-                    <td className="figure">{k.used - k.buy}</td>
-                    <td className="figure">{k.buy}</td>
-                    <td className="figure">{k.each > 0 ? money(k.sum) : k.buy === 0 ? 'kept' : 'no price'}</td>
-                    <td>{counted(g.pieces.length, 'piece')}</td>
+              {view.buy.map((line, i) => {
+                const parts = line.modules.map((id) => names.get(id));
+                return (
+                  <tr key={`${line.name} ${i}`} data-need={line.what}>
+                    <th scope="row">{line.name}</th>
+                    <td className="figure">
+                      {figure(line.needed)} {line.unit}
+                    </td>
+                    <td className="figure">{figure(line.have)}</td>
+                    <td className="figure">{line.buy > 0 ? `${line.buy} ${line.of}` : 'none'}</td>
+                    <td className="figure">{line.sum > 0 ? money(line.sum) : line.offcut ? 'kept' : 'no price'}</td>
+                    <td title={parts.join(', ')}>
+                      {parts.length > 2 ? counted(parts.length, 'part') : parts.join(', ') || 'the build'}
+                    </td>
                   </tr>
-                )),
-              )}
-              {view.bars.map((b) => (
-                <tr key={`bar ${b.bar}`}>
-                  <th scope="row">{b.name}</th>
-                  <td className="figure">{counted(b.bars.length, 'bar')}</td>
-                  <td className="figure">{b.bars.length - b.buy}</td>
-                  <td className="figure">{b.buy}</td>
-                  <td className="figure">{b.each > 0 ? money(b.sum) : 'no price'}</td>
-                  <td>{counted(view.rods.length, 'length')}</td>
-                </tr>
-              ))}
-              {view.hardware.map((n) => (
-                <tr key={`${n.what} ${n.length} ${n.goods}`} data-need={n.what}>
-                  <th scope="row">{n.name}</th>
-                  <td className="figure">
-                    {figure(n.count)} {n.unit}
-                  </td>
-                  <td className="figure">{figure(Math.min(n.have, n.count))}</td>
-                  <td className="figure">
-                    {n.packs} {n.goods === '' ? '' : n.packs === 1 ? 'pack' : 'packs'}
-                  </td>
-                  <td className="figure">{n.sum > 0 ? money(n.sum) : 'no price'}</td>
-                  <td title={n.modules.map((id) => names.get(id)).join(', ')}>
-                    {n.modules.length > 2
-                      ? counted(n.modules.length, 'part')
-                      : n.modules.map((id) => names.get(id)).join(', ') || 'the build'}
-                  </td>
-                </tr>
-              ))}
-              {view.parts
-                .filter((p) => p.how === 'bought' || p.how === 'out')
-                .map((p) => {
-                  const line = view.lines.bought.find((l) => l.what === p.name);
-                  return (
-                    <tr key={p.id}>
-                      <th scope="row">{p.name}</th>
-                      <td className="figure">1</td>
-                      <td className="figure">0</td>
-                      <td className="figure">1</td>
-                      <td className="figure">{line && line.each > 0 ? money(line.sum) : 'no price'}</td>
-                      <td>{p.how === 'out' ? 'made elsewhere' : 'whole part'}</td>
-                    </tr>
-                  );
-                })}
+                );
+              })}
             </tbody>
           </table>
         </div>

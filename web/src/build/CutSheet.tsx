@@ -99,7 +99,7 @@ export function CutSheet() {
             )}
             <div className="sheet-pictures">
               {g.sheets.map((s, k) => (
-                <figure key={k}>
+                <figure key={k} style={{ width: `${(100 * s.length) / longest(g)}%` }}>
                   <SheetPicture
                     sheet={s}
                     number={k + 1}
@@ -148,6 +148,9 @@ export function CutSheet() {
 
 const groupName = (g: CutGroup, fine: (mm: number) => string, unit: string) =>
   `${labelOf(materials, g.material)} ${fine(g.thickness)} ${unit}`;
+
+/** The longest sheet of a group: all are drawn to one scale. */
+const longest = (g: CutGroup) => Math.max(...g.sheets.map((s) => s.length));
 
 /** A rest as it is kept. */
 const keptOf = (g: CutGroup, r: { length: number; width: number }): Omit<Sheet, 'id' | 'name'> => ({

@@ -4,8 +4,7 @@ import { Panel } from '../components/Panel';
 import { SelectField } from '../components/SelectField';
 import { downloading } from '../document/download';
 import { useSession } from '../document/SessionContext';
-import { materials } from '../words/build';
-import { labelOf } from '../words/words';
+import { counted } from '../words/words';
 import { useBuild } from './useBuild';
 
 const papers = [
@@ -90,7 +89,9 @@ export function PapersSheet() {
               link(
                 `template.pdf?of=${b.id}&paper=${paper}`,
                 `Floor of ${b.name.charAt(0).toLowerCase()}${b.name.slice(1)}`,
-                'as it was measured, its arches cut out',
+                b.obstacles.some((o) => o.kind === 'wheel-arch')
+                  ? 'as it was measured, its arches cut out'
+                  : 'as it was measured',
               ),
             )}
         </ul>
@@ -101,7 +102,7 @@ export function PapersSheet() {
               value={chosen}
               options={holes.map((p) => ({
                 value: p.mark,
-                label: `${p.mark} ${p.name} of ${p.of}${p.holes.length > 0 ? `, ${p.holes.length} holes` : ''}`,
+                label: `${p.mark} ${p.name} of ${p.of}${p.holes.length > 0 ? `, ${counted(p.holes.length, 'hole')}` : ''}`,
               }))}
               onCommit={setPanel}
             />
@@ -132,9 +133,6 @@ export function PapersSheet() {
           {link('buy.csv', 'Purchase list', 'CSV')}
           {link('prices.csv', 'Prices and stock', 'CSV; can be read in again')}
         </ul>
-        <p className="hint">
-          {view.groups.map((g) => `${labelOf(materials, g.material)} ${say(g.thickness, 'length')}`).join(', ')}
-        </p>
       </Panel>
     </>
   );

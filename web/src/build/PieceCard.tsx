@@ -10,14 +10,12 @@ import { derived } from '../document/useDerive';
 import { finishes, grains, holeKinds, materials } from '../words/build';
 import { useBuild } from './useBuild';
 
-/** What drawers leave free where nobody said otherwise, as the document has it. */
-const USUAL_GAPS = { below: 3, above: 5, behind: 2 };
-
 /** The chosen panel: how its part is built, and the holes in it. */
 export function PieceCard({ panel }: { panel: CutPanel }) {
   const { job, session, derive, say, fine, view, unit } = useBuild();
   const item = chosenVariant(job).items.find((i) => i.id === panel.module);
   const module = item?.module;
+  const gaps = view?.parts.find((p) => p.id === panel.module)?.gaps;
   if (!item || !module) return null;
   const edit = (label: string, change: (m: NonNullable<Item['module']>) => void) =>
     session.edit(label, (j) =>
@@ -39,7 +37,7 @@ export function PieceCard({ panel }: { panel: CutPanel }) {
   return (
     <Panel
       title={`${panel.mark} ${panel.name} of ${panel.of}`}
-      className="wide"
+      className="wide piece-card"
       note={`${fine(panel.length)} × ${fine(panel.width)} × ${fine(panel.thickness)} ${unit('length')}, ${say(panel.kg, 'mass')}`}
     >
       <div className="shop-line">
@@ -94,24 +92,26 @@ export function PieceCard({ panel }: { panel: CutPanel }) {
             onCommit={(v) => edit(`Surface of ${item.name}`, (m) => (m.finish = v))}
           />
         </Field>
-        {panel.name.startsWith('drawer') && (
+        {gaps && panel.name.startsWith('drawer') && (
           <Field label="Free below, above and behind its drawers">
-            {(['below', 'above', 'behind'] as const).map((side) => (
-              <QuantityField
-                key={side}
-                bare
-                label={`Free ${side} the drawers of ${item.name}`}
-                value={(module.gaps ?? USUAL_GAPS)[side]}
-                kind="length"
-                system={job.units}
-                onCommit={(v) =>
-                  edit(`Free ${side} the drawers of ${item.name}`, (m) => {
-                    m.gaps ??= { ...USUAL_GAPS };
-                    m.gaps[side] = v;
-                  })
-                }
-              />
-            ))}
+            <span className="lengths">
+              {(['below', 'above', 'behind'] as const).map((side) => (
+                <QuantityField
+                  key={side}
+                  bare
+                  label={`Free ${side} the drawers of ${item.name}`}
+                  value={gaps[side]}
+                  kind="length"
+                  system={job.units}
+                  onCommit={(v) =>
+                    edit(`Free ${side} the drawers of ${item.name}`, (m) => {
+                      m.gaps ??= { ...gaps };
+                      m.gaps[side] = v;
+                    })
+                  }
+                />
+              ))}
+            </span>
           </Field>
         )}
         <Field label="Back">
