@@ -2,6 +2,7 @@ package exchange
 
 import (
 	"bytes"
+	"cmp"
 	"fmt"
 	"slices"
 	"strings"
@@ -272,11 +273,7 @@ func exploded(pdf *fpdf.Fpdf, text func(string) string, v *build.BuildView, m *b
 	}
 	x0, y0 := pdf.GetX(), pdf.GetY()+3
 	scale := min(pageWidth/(high.X-low.X), 130/(high.Y-low.Y))
-	for i := range faces { // the furthest first
-		for k := i; k > 0 && faces[k].depth < faces[k-1].depth; k-- {
-			faces[k], faces[k-1] = faces[k-1], faces[k]
-		}
-	}
+	slices.SortStableFunc(faces, func(a, b face) int { return cmp.Compare(a.depth, b.depth) }) // the furthest first
 	pdf.SetLineWidth(0.15)
 	pdf.SetFillColor(243, 239, 230)
 	for _, f := range faces {

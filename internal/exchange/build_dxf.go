@@ -4,6 +4,7 @@ import (
 	"archive/zip"
 	"bytes"
 	"fmt"
+	"math"
 	"time"
 
 	"zaino/internal/core/build"
@@ -44,7 +45,7 @@ func WriteBuildDXF(j *fitout.Job) ([]byte, error) {
 	}
 	for i := range v.Panels {
 		if p := &v.Panels[i]; p.Here {
-			d := newDXF()
+			d := newDXF(nil, layerCut, layerDrill, layerMark)
 			d.panel(p, 0, 0, false)
 			if err := add("panel-"+p.Mark+".dxf", d.bytes()); err != nil {
 				return nil, err
@@ -59,69 +60,13 @@ func WriteBuildDXF(j *fitout.Job) ([]byte, error) {
 
 // sheetDXF is one sheet with its pieces.
 func sheetDXF(v *build.BuildView, s *build.SheetCut) []byte {
-	d := newDXF()
+	d := newDXF(nil, layerCut, layerDrill, layerMark)
 	d.closed(layerMark, []spot{{0, 0}, {s.Length, 0}, {s.Length, s.Width}, {0, s.Width}})
 	for _, q := range s.Pieces {
-		d.panel(&v.Panels[q.Panel], q.X, q.Y, q.Turned != turnedByGrain(&v.Panels[q.Panel], &q))
+		p := &v.Panels[q.Panel]
+		d.panel(p, q.X, q.Y, math.Abs(q.Length-p.CutLength) > 0.05) // by its grain or by the saw
 	}
 	return d.bytes()
-}
-
-// turnedByGrain tells whether a panel lies across by its grain already, before the sheet turned it.
-func turnedByGrain(p *build.CutPanel, q *build.PieceCut) bool {
-	across := p.CutLength - q.Length
-	return q.Turned == (across > -0.05 && across < 0.05)
-}
-
-// dxf is a drawing that is being written, an ASCII DXF of release 12.
-type dxf struct {
-	out bytes.Buffer
-}
-
-func newDXF() *dxf {
-	d := &dxf{}
-	d.pair(0, "SECTION")
-	d.pair(2, "HEADER")
-	d.pair(9, "$ACADVER")
-	d.pair(1, "AC1009")
-	d.pair(0, "ENDSEC")
-	d.pair(0, "SECTION")
-	d.pair(2, "TABLES")
-	d.pair(0, "TABLE")
-	d.pair(2, "LAYER")
-	d.pair(70, "3")
-	for k, layer := range []string{layerCut, layerDrill, layerMark} {
-		d.pair(0, "LAYER")
-		d.pair(2, layer)
-		d.pair(70, "0")
-		d.pair(62, fmt.Sprint(k+1))
-		d.pair(6, "CONTINUOUS")
-	}
-	d.pair(0, "ENDTAB")
-	d.pair(0, "ENDSEC")
-	d.pair(0, "SECTION")
-	d.pair(2, "ENTITIES")
-	return d
-}
-
-func (d *dxf) pair(code int, value string) { fmt.Fprintf(&d.out, "%d\r\n%s\r\n", code, value) }
-
-func (d *dxf) mm(code int, value float64) { d.pair(code, fmt.Sprintf("%.3f", value)) }
-
-// closed adds a closed outline.
-func (d *dxf) closed(layer string, line []spot) {
-	d.pair(0, "POLYLINE")
-	d.pair(8, layer)
-	d.pair(66, "1")
-	d.pair(70, "1")
-	for _, p := range line {
-		d.pair(0, "VERTEX")
-		d.pair(8, layer)
-		d.mm(10, p.X)
-		d.mm(20, p.Y)
-	}
-	d.pair(0, "SEQEND")
-	d.pair(8, layer)
 }
 
 // panel adds a panel at a place, turned by 90° if it lies so, with its holes and its mark.
@@ -153,16 +98,5 @@ func (d *dxf) panel(p *build.CutPanel, x, y float64, turned bool) {
 		d.mm(40, c.R)
 	}
 	at := to(spot{10, 10})
-	d.pair(0, "TEXT")
-	d.pair(8, layerMark)
-	d.mm(10, at.X)
-	d.mm(20, at.Y)
-	d.mm(40, 12)
-	d.pair(1, asciiText(p.Mark+" "+p.Name))
-}
-
-func (d *dxf) bytes() []byte {
-	d.pair(0, "ENDSEC")
-	d.pair(0, "EOF")
-	return d.out.Bytes()
+	d.text(layerMark, at.X, at.Y, 12, p.Mark+" "+p.Name)
 }

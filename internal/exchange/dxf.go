@@ -18,63 +18,98 @@ func WriteDXF(j *fitout.Job, stand draw.Stand) ([]byte, error) {
 	}
 	d := drawn(j, stand)
 	d.pen()
-	var out bytes.Buffer
-	pair := func(code int, value string) { fmt.Fprintf(&out, "%d\r\n%s\r\n", code, value) }
-	mm := func(code int, value float64) { pair(code, fmt.Sprintf("%.3f", value)) }
 	low := shape.Flat{U: d.look.From, V: (d.look.Ground - d.look.Height) * d.look.Scale}
 	high := shape.Flat{U: low.U + d.look.Width*d.look.Scale, V: low.V + d.look.Height*d.look.Scale}
-	pair(0, "SECTION")
-	pair(2, "HEADER")
-	pair(9, "$ACADVER")
-	pair(1, "AC1009")
-	for _, corner := range []struct {
-		name string
-		at   shape.Flat
-	}{{"$EXTMIN", low}, {"$EXTMAX", high}} {
-		pair(9, corner.name)
-		mm(10, corner.at.U)
-		mm(20, corner.at.V)
-	}
-	pair(0, "ENDSEC")
-	pair(0, "SECTION")
-	pair(2, "TABLES")
-	pair(0, "TABLE")
-	pair(2, "LAYER")
-	layers := []layer{layerVehicle, layerSpaces, layerModules, layerHidden, layerNames, layerMeasures}
-	pair(70, fmt.Sprint(len(layers)))
-	for k, l := range layers {
-		pair(0, "LAYER")
-		pair(2, string(l))
-		pair(70, "0")
-		pair(62, fmt.Sprint(k+1))
-		pair(6, "CONTINUOUS")
-	}
-	pair(0, "ENDTAB")
-	pair(0, "ENDSEC")
-	pair(0, "SECTION")
-	pair(2, "ENTITIES")
+	out := newDXF([]shape.Flat{low, high}, string(layerVehicle), string(layerSpaces), string(layerModules), string(layerHidden),
+		string(layerNames), string(layerMeasures))
 	for _, l := range d.lines {
-		pair(0, "LINE")
-		pair(8, string(l.layer))
-		mm(10, l.from.U)
-		mm(20, l.from.V)
-		mm(11, l.to.U)
-		mm(21, l.to.V)
+		out.pair(0, "LINE")
+		out.pair(8, string(l.layer))
+		out.mm(10, l.from.U)
+		out.mm(20, l.from.V)
+		out.mm(11, l.to.U)
+		out.mm(21, l.to.V)
 	}
 	for _, t := range d.labels {
-		pair(0, "TEXT")
-		pair(8, string(t.layer))
-		mm(10, t.at.U)
-		mm(20, t.at.V)
-		mm(40, textHeight)
-		pair(1, asciiText(t.text))
-		pair(72, "1") // centred on the second point
-		mm(11, t.at.U)
-		mm(21, t.at.V)
+		out.text(string(t.layer), t.at.U, t.at.V, textHeight, t.text)
+		out.pair(72, "1") // centred on the second point
+		out.mm(11, t.at.U)
+		out.mm(21, t.at.V)
 	}
-	pair(0, "ENDSEC")
-	pair(0, "EOF")
-	return out.Bytes(), nil
+	return out.bytes(), nil
+}
+
+// dxf is a drawing that is being written, an ASCII DXF of release 12.
+type dxf struct {
+	out bytes.Buffer
+}
+
+// newDXF begins a drawing with its layers; extent is from its lowest to its highest corner, or nil.
+func newDXF(extent []shape.Flat, layers ...string) *dxf {
+	d := &dxf{}
+	d.pair(0, "SECTION")
+	d.pair(2, "HEADER")
+	d.pair(9, "$ACADVER")
+	d.pair(1, "AC1009")
+	for k, at := range extent {
+		d.pair(9, []string{"$EXTMIN", "$EXTMAX"}[k])
+		d.mm(10, at.U)
+		d.mm(20, at.V)
+	}
+	d.pair(0, "ENDSEC")
+	d.pair(0, "SECTION")
+	d.pair(2, "TABLES")
+	d.pair(0, "TABLE")
+	d.pair(2, "LAYER")
+	d.pair(70, fmt.Sprint(len(layers)))
+	for k, layer := range layers {
+		d.pair(0, "LAYER")
+		d.pair(2, layer)
+		d.pair(70, "0")
+		d.pair(62, fmt.Sprint(k+1))
+		d.pair(6, "CONTINUOUS")
+	}
+	d.pair(0, "ENDTAB")
+	d.pair(0, "ENDSEC")
+	d.pair(0, "SECTION")
+	d.pair(2, "ENTITIES")
+	return d
+}
+
+func (d *dxf) pair(code int, value string) { fmt.Fprintf(&d.out, "%d\r\n%s\r\n", code, value) }
+
+func (d *dxf) mm(code int, value float64) { d.pair(code, fmt.Sprintf("%.3f", value)) }
+
+// text adds words at a place, as high as their letters are.
+func (d *dxf) text(layer string, x, y, high float64, text string) {
+	d.pair(0, "TEXT")
+	d.pair(8, layer)
+	d.mm(10, x)
+	d.mm(20, y)
+	d.mm(40, high)
+	d.pair(1, asciiText(text))
+}
+
+// closed adds a closed outline.
+func (d *dxf) closed(layer string, line []spot) {
+	d.pair(0, "POLYLINE")
+	d.pair(8, layer)
+	d.pair(66, "1")
+	d.pair(70, "1")
+	for _, p := range line {
+		d.pair(0, "VERTEX")
+		d.pair(8, layer)
+		d.mm(10, p.X)
+		d.mm(20, p.Y)
+	}
+	d.pair(0, "SEQEND")
+	d.pair(8, layer)
+}
+
+func (d *dxf) bytes() []byte {
+	d.pair(0, "ENDSEC")
+	d.pair(0, "EOF")
+	return d.out.Bytes()
 }
 
 // pen turns the view into lines: what is seen, and the edges that lie behind something on a

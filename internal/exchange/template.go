@@ -4,6 +4,7 @@ import (
 	"bytes"
 	"fmt"
 	"math"
+	"slices"
 
 	"codeberg.org/go-pdf/fpdf"
 
@@ -291,21 +292,9 @@ func floorOutline(bay *fitout.Bay) outline {
 
 // ordered are places between two ends, each once, from front to rear.
 func ordered(stops []float64, from, to float64) []float64 {
-	var all []float64
-	for len(stops) > 0 {
-		k := 0
-		for i := range stops {
-			if stops[i] < stops[k] {
-				k = i
-			}
-		}
-		x := stops[k]
-		stops = append(stops[:k], stops[k+1:]...)
-		if x >= from && x <= to && (len(all) == 0 || x > all[len(all)-1]) {
-			all = append(all, x)
-		}
-	}
-	return all
+	slices.Sort(stops)
+	within := slices.DeleteFunc(stops, func(x float64) bool { return x < from || x > to })
+	return slices.Compact(within)
 }
 
 // offsetAt is how far a wall lies beyond the straight line between its corners, between the offsets taken lowest.

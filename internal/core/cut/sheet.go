@@ -1,5 +1,10 @@
 package cut
 
+import (
+	"cmp"
+	"slices"
+)
+
 // node is a part of a sheet: cut in two, a piece, or free. Cutting it across leaves a left part and, after the
 // kerf, a right one; ripping it a lower and an upper one.
 type node struct {
@@ -154,11 +159,7 @@ func (t *tree) layout() Layout {
 	root := &t.nodes[0]
 	out := Layout{Stock: t.stock, Length: root.l, Width: root.w}
 	t.tell(0, &out)
-	for i := 1; i < len(out.Rests); i++ {
-		for k := i; k > 0 && out.Rests[k].Area() > out.Rests[k-1].Area(); k-- {
-			out.Rests[k], out.Rests[k-1] = out.Rests[k-1], out.Rests[k]
-		}
-	}
+	slices.SortStableFunc(out.Rests, func(a, b Rest) int { return cmp.Compare(b.Area(), a.Area()) })
 	return out
 }
 

@@ -1,6 +1,9 @@
 package cut
 
-import "slices"
+import (
+	"cmp"
+	"slices"
+)
 
 // Pieces that were one sheet go back onto it: of two that lie side by side between the same cuts, one side is
 // as long. So rectangles with a side in common are put together until one is left that fits the sheet. With
@@ -25,12 +28,7 @@ func (s *search) whole(best packing) packing {
 	}
 	for len(best.trees) > 1 && s.ctx.Err() == nil {
 		trees := slices.Clone(best.trees)
-		slices.SortStableFunc(trees, func(x, y *tree) int {
-			if x.area < y.area {
-				return -1
-			}
-			return 1
-		})
+		slices.SortStableFunc(trees, func(x, y *tree) int { return cmp.Compare(x.area, y.area) })
 		a, b := trees[0], trees[1]
 		if a.stock != s.main || b.stock != s.main {
 			return best
@@ -182,15 +180,7 @@ func (j *joining) pairs(blocks []*block, lost float64) []pair {
 			}
 		}
 	}
-	slices.SortStableFunc(all, func(x, y pair) int {
-		switch {
-		case x.lost < y.lost-1e-9:
-			return -1
-		case x.lost > y.lost+1e-9:
-			return 1
-		}
-		return 0
-	})
+	slices.SortStableFunc(all, func(x, y pair) int { return cmp.Compare(x.lost, y.lost) })
 	if len(all) > breadth {
 		all = all[:breadth]
 	}
