@@ -92,12 +92,11 @@ func Bound(pieces []Piece, length, width, kerf float64) int {
 	return max(alone, int(math.Ceil(area/((length+kerf)*(width+kerf))-1e-9)))
 }
 
-// lonely tells whether no other piece of its kind fits beside a piece, whichever way it lies.
+// lonely tells whether no other piece of its kind fits beside a piece, whichever way it lies: in each way in which it
+// lies on the sheet at all it takes more than half of both sides.
 func lonely(p *Piece, length, width, kerf float64) bool {
-	half := func(l, w float64) bool { return 2*l+kerf > length+slack && 2*w+kerf > width+slack }
-	if p.Turn {
-		return half(min(p.Length, p.Width), max(p.Length, p.Width)) &&
-			half(max(p.Length, p.Width), min(p.Length, p.Width))
+	half := func(l, w float64) bool {
+		return l > length+slack || w > width+slack || 2*l+kerf > length+slack && 2*w+kerf > width+slack
 	}
-	return half(p.Length, p.Width)
+	return half(p.Length, p.Width) && (!p.Turn || half(p.Width, p.Length))
 }
