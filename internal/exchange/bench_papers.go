@@ -213,8 +213,8 @@ func exploded(pdf *fpdf.Fpdf, text func(string) string, v *build.BuildView, m *b
 		at    fpdf.PointType
 	}
 	middle := m.Box.Middle()
-	const apart, cos, sin = 0.45, 0.866, 0.5
-	flat := func(p fitout.Point) (float64, float64) { return (p.X - p.Y) * cos, (p.X+p.Y)*sin - p.Z }
+	const apart, cos, sin = 0.7, 0.866, 0.5
+	flat := func(p fitout.Point) (float64, float64) { return (p.Y - p.X) * cos, (p.X+p.Y)*sin - p.Z }
 	var faces []face
 	add := func(b fitout.Box, mark string, thin int) {
 		c := b.Middle()
@@ -276,16 +276,14 @@ func exploded(pdf *fpdf.Fpdf, text func(string) string, v *build.BuildView, m *b
 	slices.SortStableFunc(faces, func(a, b face) int { return cmp.Compare(a.depth, b.depth) }) // the furthest first
 	pdf.SetLineWidth(0.15)
 	pdf.SetFillColor(243, 239, 230)
+	pdf.SetFont(sans, "B", 7)
 	for _, f := range faces {
 		line := make([]fpdf.PointType, len(f.line))
 		for k, p := range f.line {
 			line[k] = fpdf.PointType{X: x0 + (p.X-low.X)*scale, Y: y0 + (p.Y-low.Y)*scale}
 		}
 		pdf.Polygon(line, "FD")
-	}
-	pdf.SetFont(sans, "B", 7)
-	for _, f := range faces {
-		if f.mark != "" {
+		if f.mark != "" { // what stands before a panel hides its mark too
 			pdf.Text(x0+(f.at.X-low.X)*scale-3, y0+(f.at.Y-low.Y)*scale+1, text(f.mark))
 		}
 	}

@@ -4,6 +4,7 @@ import (
 	"archive/zip"
 	"bytes"
 	"encoding/csv"
+	"encoding/xml"
 	"io"
 	"regexp"
 	"strconv"
@@ -15,6 +16,7 @@ import (
 	"github.com/xuri/excelize/v2"
 	"pgregory.net/rapid"
 
+	"zaino/internal/core/build"
 	"zaino/internal/core/fitout"
 	"zaino/internal/demo"
 )
@@ -290,4 +292,111 @@ func TestTheCutListIsInTheUnitsOfTheJob(t *testing.T) {
 	require.NoError(t, err)
 	assert.Contains(t, string(data), "length in")
 	assert.Contains(t, string(data), "34.000,20.000,0.079", "the tray of 863.6 × 508 × 2 mm")
+}
+
+// The steps of one person are theirs alone; those of all are all.
+func TestStepsOfOnePerson(t *testing.T) {
+	j := demoJob(t, "river-gauging")
+	all, err := WriteStepsPDF(j, "")
+	require.NoError(t, err)
+	one, err := WriteStepsPDF(j, "Ines Okoye, electrician")
+	require.NoError(t, err)
+	nobody, err := WriteStepsPDF(j, "Nobody")
+	require.NoError(t, err)
+	assert.Less(t, len(one), len(all))
+	assert.Less(t, len(nobody), len(one))
+}
+
+// Every panel and profile that is made here has a label: as many sheets as it takes of each kind.
+func TestLabelsForEveryPanel(t *testing.T) {
+	j := demoJob(t, "queen-bees")
+	_, v := built(j)
+	n := len(v.Panels) + len(v.Rods)
+	for sheet, on := range map[LabelSheet]int{Labels24: 24, Labels14: 14, Labels30: 30} {
+		data, err := WriteLabels(j, sheet, "http://127.0.0.1:8347/")
+		require.NoError(t, err)
+		pages := len(regexp.MustCompile(`/Type /Page\b[^s]`).FindAll(data, -1))
+		assert.Equal(t, (n+on-1)/on, pages, "%d labels, %s to a sheet", n, sheet)
+	}
+	_, err := WriteLabels(j, "12", "http://x")
+	assert.ErrorContains(t, err, "24, 14 or 30")
+}
+
+// The picture of the sheets has every piece, and names that would break it do not.
+func TestSheetsAsAPicture(t *testing.T) {
+	j := demoJob(t, "river-gauging")
+	j.Build.Sheets[0].Name = `Ply <b>"&'`
+	data, err := WriteSheetsSVG(j)
+	require.NoError(t, err)
+	_, v := built(j)
+	sheets := 0
+	for _, g := range v.Groups {
+		sheets += len(g.Sheets)
+	}
+	assert.Equal(t, len(v.Panels)+sheets, strings.Count(string(data), "<rect"))
+	decoder := xml.NewDecoder(bytes.NewReader(data))
+	for {
+		if _, err := decoder.Token(); err != nil {
+			assert.ErrorIs(t, err, io.EOF)
+			break
+		}
+	}
+}
+
+// The workbook has what is bought with its supplier, and every step with its day.
+func TestTheWorkbookHasItAll(t *testing.T) {
+	j := demoJob(t, "river-gauging")
+	_, v := built(j)
+	data, err := WriteBuildXLSX(j)
+	require.NoError(t, err)
+	f, err := excelize.OpenReader(bytes.NewReader(data))
+	require.NoError(t, err)
+	assert.Equal(t, []string{"Cut list", "Bars", "Buy", "Cost", "Steps"}, f.GetSheetList())
+	buy, err := f.GetRows("Buy")
+	require.NoError(t, err)
+	assert.Len(t, buy, 1+len(v.Buy))
+	text := ""
+	for _, row := range buy {
+		text += strings.Join(row, "|") + "\n"
+	}
+	assert.Contains(t, text, "Cold Chain Supply|CF-62|9")
+	steps, err := f.GetRows("Steps")
+	require.NoError(t, err)
+	assert.Len(t, steps, 2+len(v.Steps))
+	hours, err := f.CalcCellValue("Steps", "D"+strconv.Itoa(len(steps)))
+	require.NoError(t, err)
+	sum := 0.0
+	for _, s := range v.Steps {
+		sum += s.Minutes / 60
+	}
+	value, err := strconv.ParseFloat(hours, 64)
+	require.NoError(t, err)
+	assert.InDelta(t, sum, value, 0.01)
+}
+
+// A panel's template has its holes where they were entered, rounded as they were, and turned pieces keep theirs.
+func TestHolesOfAPanel(t *testing.T) {
+	j := demoJob(t, "river-gauging")
+	_, v := built(j)
+	for k := range v.Panels {
+		p := &v.Panels[k]
+		o := panelOutline(p)
+		assert.Len(t, o.Marked, len(p.Holes))
+		for _, line := range o.Lines {
+			for _, at := range line {
+				assert.True(t, at.X >= -1e-6 && at.X <= p.CutLength+1e-6 && at.Y >= -1e-6 && at.Y <= p.CutWidth+1e-6, "%s", p.Mark)
+			}
+		}
+	}
+	corner := roundedRect(100, 50, 60, 40, 10)
+	assert.Len(t, corner, 28, "seven points to a corner")
+	for _, p := range corner {
+		assert.LessOrEqual(t, max(p.X-130, 70-p.X, p.Y-70, 30-p.Y), 1e-9)
+	}
+	assert.Len(t, roundedRect(100, 50, 60, 40, 0), 4)
+	d := newDXF(nil, layerCut, layerDrill, layerMark)
+	d.panel(&build.CutPanel{Mark: "1", CutLength: 300, CutWidth: 200,
+		Holes: []fitout.Hole{{U: 40, V: 150, Length: 30}}}, 1000, 2000, true)
+	text := strings.ReplaceAll(string(d.bytes()), "\r\n", "\n")
+	assert.Contains(t, text, "CIRCLE\n8\nDRILL\n10\n1150.000\n20\n2040.000\n40\n15.000")
 }

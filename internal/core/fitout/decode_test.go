@@ -328,3 +328,53 @@ func TestEachRegionHasItsOwnWords(t *testing.T) {
 		}
 	}
 }
+
+// Drawers of version 7 kept nothing free below and behind them: lifted they go on to, so that their sizes stay; a job
+// gets the usual figures of a workshop, no stock and no prices.
+func TestTheSeventhVersionIsLifted(t *testing.T) {
+	data, err := os.ReadFile("testdata/v7.zaino.json")
+	require.NoError(t, err)
+	job, err := Decode(data)
+	require.NoError(t, err)
+	assert.Equal(t, NewBuild(), job.Build)
+	modules := 0
+	for _, v := range job.Variants {
+		assert.Empty(t, v.Done)
+		for _, i := range v.Items {
+			if i.Module == nil {
+				continue
+			}
+			modules++
+			assert.Equal(t, &Gaps{Above: 5}, i.Module.Gaps, i.Name)
+			assert.Empty(t, i.Module.Holes)
+			assert.Nil(t, i.Making)
+		}
+	}
+	assert.Positive(t, modules)
+}
+
+// Figures of money, stock and the workshop outside their range are refused with the field and what is accepted.
+func TestABuildOutsideItsRangesIsRefused(t *testing.T) {
+	for _, c := range []struct {
+		change func(b *Build)
+		want   string
+	}{
+		{func(b *Build) { b.Money.Tax = 1.2 }, "build.money.tax (J): 1.2 was given; accepted is a number from 0 to 1"},
+		{func(b *Build) { b.Money.Decimals = 3 }, "build.money.decimals"},
+		{func(b *Build) { b.Money.Rate = -1 }, "build.money.rate"},
+		{func(b *Build) { b.Shop.Kerf = 25 }, "build.shop.kerf"},
+		{func(b *Build) { b.Shop.HingeEvery = 0 }, "build.shop.hingeEvery"},
+		{func(b *Build) { b.Shop.Day = 0 }, "build.shop.day"},
+		{func(b *Build) { b.Sheets = []Sheet{{ID: "s", Name: "S", Of: "oak", Thickness: 12, Length: 100, Width: 100}} },
+			"build.sheets[0].of"},
+		{func(b *Build) { b.Sheets = []Sheet{{ID: "s", Name: "S", Of: Plywood, Thickness: 12, Length: 100, Width: 100, Price: -5}} },
+			"build.sheets[0].price (S): -5 cents was given"},
+		{func(b *Build) { b.Goods = []Goods{{ID: "g", Name: "G", What: "wing"}} }, "build.goods[0].what"},
+		{func(b *Build) { b.Pace = []Pace{{Work: "saw"}, {Work: "saw"}} }, `build.pace[1].work (J): "saw" a second time`},
+		{func(b *Build) { b.Decisions = []Decision{{ID: "d"}} }, "build.decisions[0].question"},
+	} {
+		j := NewJob("j", "J", AustraliaNZ)
+		c.change(&j.Build)
+		assert.ErrorContains(t, Validate(&j), c.want)
+	}
+}

@@ -106,6 +106,7 @@ export function CutSheet() {
                     panels={view.panels}
                     chosen={chosen}
                     cuts={cuts}
+                    letter={longest(g) / LETTERS}
                     fine={fine}
                     onChoose={choose}
                   />
@@ -148,6 +149,9 @@ export function CutSheet() {
 
 const groupName = (g: CutGroup, fine: (mm: number) => string, unit: string) =>
   `${labelOf(materials, g.material)} ${fine(g.thickness)} ${unit}`;
+
+/** How many letters are as long as the longest sheet of a group. */
+const LETTERS = 46;
 
 /** The longest sheet of a group: all are drawn to one scale. */
 const longest = (g: CutGroup) => Math.max(...g.sheets.map((s) => s.length));

@@ -6,14 +6,15 @@ interface Props {
   panels: readonly CutPanel[];
   chosen: string | undefined;
   cuts: boolean;
+  /** How high its letters are, mm: as in the other pictures of the same scale. */
+  letter: number;
   /** A measure as it is cut by. */
   fine: (mm: number) => string;
   onChoose: (mark: string) => void;
 }
 
 /** One sheet with its pieces, and the order in which it is cut. */
-export function SheetPicture({ sheet, number, panels, chosen, cuts, fine, onChoose }: Props) {
-  const letter = sheet.length / 46;
+export function SheetPicture({ sheet, number, panels, chosen, cuts, letter, fine, onChoose }: Props) {
   return (
     <svg
       className="sheet-picture"

@@ -1,24 +1,24 @@
 import type { Box, Point } from '../api/types';
 
-/** A side of a box as it is drawn, seen from the right, from behind and from above. */
+/** A side of a box as it is drawn, seen from behind the vehicle, on its right, from above. */
 export interface Side {
   points: string;
   shade: 'top' | 'side' | 'end';
   depth: number;
 }
 
-const flat = (p: Point): [number, number] => [(p.x + p.y) * 0.866, (p.x - p.y) * -0.5 - p.z];
+const flat = (p: Point): [number, number] => [(p.y - p.x) * 0.866, (p.x + p.y) * 0.5 - p.z];
 
-/** The three sides of a box that are seen. */
+/** The three sides of a box that are seen: its rear end, its right side and its top. */
 export function sidesOf(b: Box): Side[] {
   const at = (x: 0 | 1, y: 0 | 1, z: 0 | 1) =>
     flat({ x: x ? b.to.x : b.from.x, y: y ? b.to.y : b.from.y, z: z ? b.to.z : b.from.z })
       .map((n) => n.toFixed(1))
       .join(',');
-  const depth = (b.from.x + b.to.x) / 2 - (b.from.y + b.to.y) / 2 + (b.from.z + b.to.z) / 2;
+  const depth = (b.from.x + b.to.x + b.from.y + b.to.y + b.from.z + b.to.z) / 2;
   return [
     { shade: 'end', depth, points: [at(1, 0, 0), at(1, 1, 0), at(1, 1, 1), at(1, 0, 1)].join(' ') },
-    { shade: 'side', depth, points: [at(0, 0, 0), at(1, 0, 0), at(1, 0, 1), at(0, 0, 1)].join(' ') },
+    { shade: 'side', depth, points: [at(0, 1, 0), at(1, 1, 0), at(1, 1, 1), at(0, 1, 1)].join(' ') },
     { shade: 'top', depth, points: [at(0, 0, 1), at(1, 0, 1), at(1, 1, 1), at(0, 1, 1)].join(' ') },
   ];
 }
