@@ -196,7 +196,9 @@ func TestABuildFromNothing(t *testing.T) {
 	p.waitText(".empty", "Nothing is built yet")
 	p.stage("Layout")
 	p.typeInto("Search components", "drawer")
-	p.clickOn("[...document.querySelectorAll('[data-component]')].find((e) => e.textContent.includes('by its panels'))")
+	p.clickOn(
+		"[...document.querySelectorAll('[data-component]')].find((e) => e.textContent.includes('by its panels'))",
+	)
 	p.waitFor(
 		"document.querySelector('[data-view] [data-part]') !== null || document.querySelector('.not-added button') !== null",
 	)

@@ -93,8 +93,14 @@ func TestPapersThatCannotBeAreRefused(t *testing.T) {
 		assert.Contains(t, header.Get("Content-Type"), "problem", path)
 		assert.Contains(t, text, want, path)
 	}
-	status, _, text = ask(t, http.MethodPost, server.URL+"/api/build/prices?job="+made.Job.ID, "a,b\n1,2\n", "Content-Type",
-		"application/octet-stream")
+	status, _, text = ask(
+		t,
+		http.MethodPost,
+		server.URL+"/api/build/prices?job="+made.Job.ID,
+		"a,b\n1,2\n",
+		"Content-Type",
+		"application/octet-stream",
+	)
 	assert.Equal(t, http.StatusUnprocessableEntity, status)
 	assert.Contains(t, text, "what and name")
 }

@@ -384,7 +384,12 @@ func TestHolesOfAPanel(t *testing.T) {
 		assert.Len(t, o.Marked, len(p.Holes))
 		for _, line := range o.Lines {
 			for _, at := range line {
-				assert.True(t, at.X >= -1e-6 && at.X <= p.CutLength+1e-6 && at.Y >= -1e-6 && at.Y <= p.CutWidth+1e-6, "%s", p.Mark)
+				assert.True(
+					t,
+					at.X >= -1e-6 && at.X <= p.CutLength+1e-6 && at.Y >= -1e-6 && at.Y <= p.CutWidth+1e-6,
+					"%s",
+					p.Mark,
+				)
 			}
 		}
 	}

@@ -84,7 +84,16 @@ func soundBuild() fitout.Job {
 	)
 	unit.Module.Runner, unit.Module.Lining = fitout.BallRunner, 3
 	unit.Module.Holes = []fitout.Hole{
-		{ID: "grip", For: fitout.FingerHole, Panel: "drawer front", U: 283, V: 200, Length: 110, Width: 30, Radius: 14},
+		{
+			ID:     "grip",
+			For:    fitout.FingerHole,
+			Panel:  "drawer front",
+			U:      283,
+			V:      200,
+			Length: 110,
+			Width:  30,
+			Radius: 14,
+		},
 	}
 	unit.Module.Fixings = []fitout.Fixing{{Mount: "ring"}}
 	j.Vehicle.Mounts = []fitout.Mount{{ID: "ring", Name: "Ring", At: fitout.Point{X: 3550, Z: 900}, Rating: 400}}
@@ -433,7 +442,9 @@ func TestRulesOfTheBuildSeeTheirMistakes(t *testing.T) {
 // that is reused costs nothing.
 func TestAWayIsChosen(t *testing.T) {
 	j := soundBuild()
-	partOf(&j, "unit").Making = &fitout.Making{Ways: []fitout.MakeWay{{How: fitout.MadeBought, Cost: 150000, Kg: 41, Proof: "drawing"}}}
+	partOf(&j, "unit").Making = &fitout.Making{
+		Ways: []fitout.MakeWay{{How: fitout.MadeBought, Cost: 150000, Kg: 41, Proof: "drawing"}},
+	}
 	panels := plan.Of(&j).Items[0].Mass
 	bought, err := edit.Apply(&j, nil, []fitout.FixEdit{{Kind: "make-way", ID: "unit", With: "bought"}})
 	require.NoError(t, err)
@@ -445,7 +456,12 @@ func TestAWayIsChosen(t *testing.T) {
 	assert.InDelta(t, panels, plan.Of(&here).Items[0].Mass, 1e-9)
 	reused, err := edit.Apply(&j, nil, []fitout.FixEdit{{Kind: "make-way", ID: "battery", With: "reused"}})
 	require.NoError(t, err)
-	assert.Less(t, build.InAll(plan.Of(&reused)).Total, build.InAll(plan.Of(&j)).Total-80_000, "its price is not asked for")
+	assert.Less(
+		t,
+		build.InAll(plan.Of(&reused)).Total,
+		build.InAll(plan.Of(&j)).Total-80_000,
+		"its price is not asked for",
+	)
 }
 
 // What a finding of the build says to do mends it.

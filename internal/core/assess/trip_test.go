@@ -23,12 +23,18 @@ func touring() fitout.Job {
 	j.Brief.Camp.WasteWater = fitout.WasteCaught
 	j.Vehicle.Limits.Gross.Kg, j.Vehicle.Limits.RearAxle.Kg = 3500, 1700
 	j.Vehicle.Outline.Width = 1880
-	j.Vehicle.Tanks = append(j.Vehicle.Tanks, fitout.Tank{ID: "second", Name: "Second tank", Kind: fitout.TankFuel, Capacity: 60,
-		Density: 0.84, At: fitout.Point{X: 3900, Z: 700}})
+	j.Vehicle.Tanks = append(
+		j.Vehicle.Tanks,
+		fitout.Tank{ID: "second", Name: "Second tank", Kind: fitout.TankFuel, Capacity: 60,
+			Density: 0.84, At: fitout.Point{X: 3900, Z: 700}},
+	)
 	vessel := func(id string, litres, density, x, z float64) {
 		example.Add(&j, id, 8, x, func(i *fitout.Item) {
 			i.Form, i.At.Z, i.Size = fitout.FormTank, z, fitout.Size{Length: 600, Width: 400, Height: 400}
-			i.Presence = fitout.Presence{Kind: fitout.ByLevel, Level: &fitout.Level{Max: litres, Now: litres, Density: density}}
+			i.Presence = fitout.Presence{
+				Kind:  fitout.ByLevel,
+				Level: &fitout.Level{Max: litres, Now: litres, Density: density},
+			}
 		})
 	}
 	vessel("drinking", 90, 1, 2400, 1200)
@@ -38,23 +44,72 @@ func touring() fitout.Job {
 	vessel("larder", 40, 0.5, 2300, 900)
 	p := &j.Variants[0].Plumbing
 	p.Vessels = []fitout.Vessel{
-		{Of: "second", Breather: fitout.IsSo, Baffles: fitout.IsSo, Sender: fitout.IsSo, Expansion: 0.03, Feeds: "fuel", By: fitout.ByPump,
-			Rate: 3, Stops: fitout.StopReturn, Filler: &fitout.Filler{At: fitout.Point{X: 3900, Y: 900, Z: 1000}, Drop: 200, Run: 600, Bore: 40, Nozzle: 25}},
+		{
+			Of:        "second",
+			Breather:  fitout.IsSo,
+			Baffles:   fitout.IsSo,
+			Sender:    fitout.IsSo,
+			Expansion: 0.03,
+			Feeds:     "fuel",
+			By:        fitout.ByPump,
+			Rate:      3,
+			Stops:     fitout.StopReturn,
+			Filler: &fitout.Filler{
+				At:     fitout.Point{X: 3900, Y: 900, Z: 1000},
+				Drop:   200,
+				Run:    600,
+				Bore:   40,
+				Nozzle: 25,
+			},
+		},
 		{Of: "drinking", Holds: fitout.HoldsDrinking}, {Of: "washing", Holds: fitout.HoldsWash},
 		{Of: "waste", Holds: fitout.HoldsWaste}, {Of: "bottle", Holds: fitout.HoldsGas, Gas: fitout.Propane},
 		{Of: "larder", Holds: fitout.HoldsFood},
 	}
 	p.Outlets = []fitout.Outlet{
-		{ID: "tap", Name: "Tap", Vessel: "drinking", At: fitout.Point{X: 2400, Y: -900, Z: 800}, Bore: 12, Hose: 1.5, Loss: 0.5},
-		{ID: "shower", Name: "Shower", Vessel: "washing", Pump: "pump", At: fitout.Point{X: 2400, Y: -900, Z: 1500}, Bore: 10, Flow: 6},
+		{
+			ID:     "tap",
+			Name:   "Tap",
+			Vessel: "drinking",
+			At:     fitout.Point{X: 2400, Y: -900, Z: 800},
+			Bore:   12,
+			Hose:   1.5,
+			Loss:   0.5,
+		},
+		{
+			ID:     "shower",
+			Name:   "Shower",
+			Vessel: "washing",
+			Pump:   "pump",
+			At:     fitout.Point{X: 2400, Y: -900, Z: 1500},
+			Bore:   10,
+			Flow:   6,
+		},
 	}
 	p.Pumps = []fitout.Pump{{ID: "pump", Name: "Water pump", Flow: 10, Amps: 5}}
-	p.Burners = []fitout.Burner{{ID: "stove", Name: "Stove", Vessel: "bottle", KW: 2.2, Basis: fitout.BasisNet, Hours: 1}}
+	p.Burners = []fitout.Burner{
+		{ID: "stove", Name: "Stove", Vessel: "bottle", KW: 2.2, Basis: fitout.BasisNet, Hours: 1},
+	}
 	p.Provision = 1.5
 	p.Air = fitout.Air{Free: 75, Minutes: 30, Rest: 30, Hose: 8, Width: 265, Rim: 216, Low: 120, High: 240,
 		Couplings: []fitout.Coupling{{ID: "tail", Name: "Tail", At: fitout.Point{X: 4400, Z: 600}}}}
-	p.Pressures = []fitout.TyrePressure{{ID: "f", Axle: fitout.FrontAxle, UpTo: 1500, KPa: 230}, {ID: "r", Axle: fitout.RearAxle, UpTo: 1900, KPa: 300}}
-	home, ford, camp, back := fitout.NewStop("home", "Home"), fitout.NewStop("ford", "Ford"), fitout.NewStop("camp", "Camp"), fitout.NewStop("back", "Home again")
+	p.Pressures = []fitout.TyrePressure{
+		{ID: "f", Axle: fitout.FrontAxle, UpTo: 1500, KPa: 230},
+		{ID: "r", Axle: fitout.RearAxle, UpTo: 1900, KPa: 300},
+	}
+	home, ford, camp, back := fitout.NewStop(
+		"home",
+		"Home",
+	), fitout.NewStop(
+		"ford",
+		"Ford",
+	), fitout.NewStop(
+		"camp",
+		"Camp",
+	), fitout.NewStop(
+		"back",
+		"Home again",
+	)
 	for _, s := range []*fitout.RouteStop{&home, &ford, &back} {
 		s.Fuels, s.Water = []fitout.FuelHad{{Fuel: fitout.Diesel, Price: 20000}}, fitout.ByHose
 	}
@@ -102,12 +157,22 @@ var tripRules = []struct {
 	rule        string
 	fires, near func(j *fitout.Job)
 }{
-	{"leg-too-long", func(j *fitout.Job) { stop(j, 1).Leg.Km = 820 }, func(j *fitout.Job) { stop(j, 1).Leg.Km = 400 }},
-	{"tanks-too-small", func(j *fitout.Job) { stop(j, 1).Sure, stop(j, 1).Leg.Km, stop(j, 2).Leg.Km = fitout.Unsure, 350, 350 },
-		func(j *fitout.Job) { stop(j, 1).Sure, stop(j, 1).Leg.Km, stop(j, 2).Leg.Km = fitout.Unsure, 150, 150 }},
+	{
+		"leg-too-long",
+		func(j *fitout.Job) { stop(j, 1).Leg.Km = 820 },
+		func(j *fitout.Job) { stop(j, 1).Leg.Km = 400 },
+	},
+	{
+		"tanks-too-small",
+		func(j *fitout.Job) { stop(j, 1).Sure, stop(j, 1).Leg.Km, stop(j, 2).Leg.Km = fitout.Unsure, 350, 350 },
+		func(j *fitout.Job) { stop(j, 1).Sure, stop(j, 1).Leg.Km, stop(j, 2).Leg.Km = fitout.Unsure, 150, 150 },
+	},
 	{"hangs-on-unsure", func(j *fitout.Job) {
 		stop(j, 0).Leg.Km, stop(j, 1).Sure, stop(j, 1).Leg.Km = 400, fitout.Unsure, 400
-		j.Variants[0].Fills = []fitout.StopFill{{Stop: "ford", Of: "fuel", Litres: 75}, {Stop: "ford", Of: "second", Litres: 55}}
+		j.Variants[0].Fills = []fitout.StopFill{
+			{Stop: "ford", Of: "fuel", Litres: 75},
+			{Stop: "ford", Of: "second", Litres: 55},
+		}
 	}, func(j *fitout.Job) {
 		stop(j, 1).Sure = fitout.Unsure
 		j.Variants[0].Fills = []fitout.StopFill{{Stop: "ford", Of: "fuel", Litres: 75}}
@@ -118,7 +183,11 @@ var tripRules = []struct {
 	}, func(j *fitout.Job) { stop(j, 1).Fuels[0].Fuel = fitout.Petrol }},
 	{"over-on-the-way", func(j *fitout.Job) { j.Vehicle.Limits.RearAxle.Kg = 1100 },
 		func(j *fitout.Job) { j.Vehicle.Limits.RearAxle.Kg = 1110 }},
-	{"route-longer", func(j *fitout.Job) { j.Brief.Trip.FuelDistance = 390 }, func(j *fitout.Job) { j.Brief.Trip.FuelDistance = 400 }},
+	{
+		"route-longer",
+		func(j *fitout.Job) { j.Brief.Trip.FuelDistance = 390 },
+		func(j *fitout.Job) { j.Brief.Trip.FuelDistance = 400 },
+	},
 	{"route-nights", func(j *fitout.Job) { stop(j, 2).Nights = 5 }, func(j *fitout.Job) { stop(j, 2).Nights = 3 }},
 	{"water-short", func(j *fitout.Job) { level(j, "drinking").Max, level(j, "drinking").Now = 40, 40 },
 		func(j *fitout.Job) { level(j, "drinking").Max, level(j, "drinking").Now = 55, 55 }},
@@ -150,15 +219,34 @@ var tripRules = []struct {
 		func(j *fitout.Job) { j.Brief.Trip.Coldest = 2; said(j, "bottle").Gas = fitout.Butane }},
 	{"gas-locker", func(j *fitout.Job) { inCargo(j, "bottle"); said(j, "bottle").Sealed = fitout.IsNotSo },
 		func(j *fitout.Job) { inCargo(j, "bottle"); said(j, "bottle").Sealed = fitout.IsSo }},
-	{"burns-inside", func(j *fitout.Job) { b := &j.Variants[0].Plumbing.Burners[0]; b.Inside, b.Air = true, fitout.IsSo },
+	{
+		"burns-inside",
+		func(j *fitout.Job) { b := &j.Variants[0].Plumbing.Burners[0]; b.Inside, b.Air = true, fitout.IsSo },
 		func(j *fitout.Job) {
 			b := &j.Variants[0].Plumbing.Burners[0]
 			b.Inside, b.Air, b.Alarm = true, fitout.IsSo, fitout.IsSo
-		}},
-	{"filler-flat", func(j *fitout.Job) { said(j, "second").Filler.Drop = 80 }, func(j *fitout.Job) { said(j, "second").Filler.Drop = 85 }},
-	{"filler-narrow", func(j *fitout.Job) { said(j, "second").Filler.Bore = 25 }, func(j *fitout.Job) { said(j, "second").Filler.Bore = 26 }},
-	{"filler-hidden", func(j *fitout.Job) { beside(j, fitout.Drawers, 1150) }, func(j *fitout.Job) { beside(j, fitout.Drawers, 500) }},
-	{"filler-near-sparks", func(j *fitout.Job) { beside(j, fitout.BatteryBox, 300) }, func(j *fitout.Job) { beside(j, fitout.BatteryBox, 100) }},
+		},
+	},
+	{
+		"filler-flat",
+		func(j *fitout.Job) { said(j, "second").Filler.Drop = 80 },
+		func(j *fitout.Job) { said(j, "second").Filler.Drop = 85 },
+	},
+	{
+		"filler-narrow",
+		func(j *fitout.Job) { said(j, "second").Filler.Bore = 25 },
+		func(j *fitout.Job) { said(j, "second").Filler.Bore = 26 },
+	},
+	{
+		"filler-hidden",
+		func(j *fitout.Job) { beside(j, fitout.Drawers, 1150) },
+		func(j *fitout.Job) { beside(j, fitout.Drawers, 500) },
+	},
+	{
+		"filler-near-sparks",
+		func(j *fitout.Job) { beside(j, fitout.BatteryBox, 300) },
+		func(j *fitout.Job) { beside(j, fitout.BatteryBox, 100) },
+	},
 	{"point-hidden", func(j *fitout.Job) {
 		beside(j, fitout.Drawers, 300)
 		said(j, "second").DrainAt = &fitout.Point{X: 3900, Y: 300, Z: 1000}
@@ -168,24 +256,63 @@ var tripRules = []struct {
 	}},
 	{"breather-low", func(j *fitout.Job) { said(j, "second").BreatherAt = &fitout.Point{X: 3900, Y: 900, Z: 1000} },
 		func(j *fitout.Job) { said(j, "second").BreatherAt = &fitout.Point{X: 3900, Y: 900, Z: 1100} }},
-	{"no-breather", func(j *fitout.Job) { said(j, "second").Breather = fitout.IsNotSo }, func(j *fitout.Job) { said(j, "second").Breather = fitout.YesNotSaid }},
-	{"no-expansion", func(j *fitout.Job) { said(j, "second").Expansion = 0 }, func(j *fitout.Job) { said(j, "drinking").Breather = fitout.IsSo }},
-	{"no-baffles", func(j *fitout.Job) { said(j, "second").Baffles = fitout.IsNotSo }, func(j *fitout.Job) { said(j, "washing").Baffles = fitout.IsNotSo }},
-	{"no-sender", func(j *fitout.Job) { said(j, "second").Sender = fitout.IsNotSo }, func(j *fitout.Job) { said(j, "drinking").Sender = fitout.IsNotSo }},
-	{"runs-over", func(j *fitout.Job) { said(j, "second").By, said(j, "second").Stops = fitout.ByGravity, fitout.StopNone },
+	{
+		"no-breather",
+		func(j *fitout.Job) { said(j, "second").Breather = fitout.IsNotSo },
+		func(j *fitout.Job) { said(j, "second").Breather = fitout.YesNotSaid },
+	},
+	{
+		"no-expansion",
+		func(j *fitout.Job) { said(j, "second").Expansion = 0 },
+		func(j *fitout.Job) { said(j, "drinking").Breather = fitout.IsSo },
+	},
+	{
+		"no-baffles",
+		func(j *fitout.Job) { said(j, "second").Baffles = fitout.IsNotSo },
+		func(j *fitout.Job) { said(j, "washing").Baffles = fitout.IsNotSo },
+	},
+	{
+		"no-sender",
+		func(j *fitout.Job) { said(j, "second").Sender = fitout.IsNotSo },
+		func(j *fitout.Job) { said(j, "drinking").Sender = fitout.IsNotSo },
+	},
+	{
+		"runs-over",
+		func(j *fitout.Job) { said(j, "second").By, said(j, "second").Stops = fitout.ByGravity, fitout.StopNone },
 		func(j *fitout.Job) {
 			said(j, "second").By, said(j, "second").Stops = fitout.ByGravity, fitout.StopFloat
-		}},
-	{"pump-without-return", func(j *fitout.Job) { said(j, "second").Stops = fitout.StopNone }, func(j *fitout.Job) { said(j, "second").Stops = fitout.StopFloat }},
+		},
+	},
+	{
+		"pump-without-return",
+		func(j *fitout.Job) { said(j, "second").Stops = fitout.StopNone },
+		func(j *fitout.Job) { said(j, "second").Stops = fitout.StopFloat },
+	},
 	{"feeds-uphill", func(j *fitout.Job) { said(j, "second").By = fitout.ByGravity; j.Vehicle.Tanks[1].At.Z = 500 },
 		func(j *fitout.Job) { said(j, "second").By = fitout.ByGravity; j.Vehicle.Tanks[1].At.Z = 600 }},
-	{"feeds-too-slowly", func(j *fitout.Job) { said(j, "second").Rate = 0.1 }, func(j *fitout.Job) { said(j, "second").Rate = 0.2 }},
+	{
+		"feeds-too-slowly",
+		func(j *fitout.Job) { said(j, "second").Rate = 0.1 },
+		func(j *fitout.Job) { said(j, "second").Rate = 0.2 },
+	},
 	{"can-behind", func(j *fitout.Job) { can(j, 4200) }, func(j *fitout.Job) { can(j, 3100) }},
-	{"tap-unfed", func(j *fitout.Job) { j.Variants[0].Plumbing.Outlets[0].Vessel = "gone" }, func(j *fitout.Job) { j.Variants[0].Plumbing.Outlets[0].Vessel = "washing" }},
-	{"tap-weak", func(j *fitout.Job) { j.Variants[0].Plumbing.Outlets[0].Bore = 5 }, func(j *fitout.Job) { j.Variants[0].Plumbing.Outlets[0].Bore = 8 }},
+	{
+		"tap-unfed",
+		func(j *fitout.Job) { j.Variants[0].Plumbing.Outlets[0].Vessel = "gone" },
+		func(j *fitout.Job) { j.Variants[0].Plumbing.Outlets[0].Vessel = "washing" },
+	},
+	{
+		"tap-weak",
+		func(j *fitout.Job) { j.Variants[0].Plumbing.Outlets[0].Bore = 5 },
+		func(j *fitout.Job) { j.Variants[0].Plumbing.Outlets[0].Bore = 8 },
+	},
 	{"tap-leaves", func(j *fitout.Job) { j.Variants[0].Plumbing.Outlets[0].At.Z = 1050 },
 		func(j *fitout.Job) { j.Variants[0].Plumbing.Outlets[0].At.Z = 1050; said(j, "drinking").Unusable = 12 }},
-	{"pump-small", func(j *fitout.Job) { j.Variants[0].Plumbing.Pumps[0].Flow = 5 }, func(j *fitout.Job) { j.Variants[0].Plumbing.Pumps[0].Flow = 6 }},
+	{
+		"pump-small",
+		func(j *fitout.Job) { j.Variants[0].Plumbing.Pumps[0].Flow = 5 },
+		func(j *fitout.Job) { j.Variants[0].Plumbing.Pumps[0].Flow = 6 },
+	},
 	{"one-pump", func(j *fitout.Job) {
 		j.Variants[0].Plumbing.Outlets = j.Variants[0].Plumbing.Outlets[1:]
 		j.Variants[0].Plumbing.Outlets[0].Vessel = "drinking"
@@ -194,11 +321,31 @@ var tripRules = []struct {
 			j.Variants[0].Plumbing.Outlets = j.Variants[0].Plumbing.Outlets[1:]
 			j.Variants[0].Plumbing.Outlets[0].Vessel, j.Variants[0].Plumbing.Pumps[0].Spare = "drinking", true
 		}},
-	{"hose-short", func(j *fitout.Job) { j.Variants[0].Plumbing.Air.Hose = 4 }, func(j *fitout.Job) { j.Variants[0].Plumbing.Air.Hose = 6 }},
-	{"inflation-long", func(j *fitout.Job) { j.Variants[0].Plumbing.Air.Free = 20 }, func(j *fitout.Job) { j.Variants[0].Plumbing.Air.Free = 22 }},
-	{"compressor-hot", func(j *fitout.Job) { j.Variants[0].Plumbing.Air.Minutes = 4 }, func(j *fitout.Job) { j.Variants[0].Plumbing.Air.Minutes = 5 }},
-	{"bag-without-valve", func(j *fitout.Job) { bag(j, fitout.IsNotSo) }, func(j *fitout.Job) { bag(j, fitout.IsSo) }},
-	{"no-pressure", func(j *fitout.Job) { j.Variants[0].Plumbing.Pressures[1].UpTo = 1100 }, func(j *fitout.Job) { j.Variants[0].Plumbing.Pressures[1].UpTo = 1110 }},
+	{
+		"hose-short",
+		func(j *fitout.Job) { j.Variants[0].Plumbing.Air.Hose = 4 },
+		func(j *fitout.Job) { j.Variants[0].Plumbing.Air.Hose = 6 },
+	},
+	{
+		"inflation-long",
+		func(j *fitout.Job) { j.Variants[0].Plumbing.Air.Free = 20 },
+		func(j *fitout.Job) { j.Variants[0].Plumbing.Air.Free = 22 },
+	},
+	{
+		"compressor-hot",
+		func(j *fitout.Job) { j.Variants[0].Plumbing.Air.Minutes = 4 },
+		func(j *fitout.Job) { j.Variants[0].Plumbing.Air.Minutes = 5 },
+	},
+	{
+		"bag-without-valve",
+		func(j *fitout.Job) { bag(j, fitout.IsNotSo) },
+		func(j *fitout.Job) { bag(j, fitout.IsSo) },
+	},
+	{
+		"no-pressure",
+		func(j *fitout.Job) { j.Variants[0].Plumbing.Pressures[1].UpTo = 1100 },
+		func(j *fitout.Job) { j.Variants[0].Plumbing.Pressures[1].UpTo = 1110 },
+	},
 }
 
 // inCargo puts a thing into a space that is measured as part of the cab.
@@ -215,8 +362,15 @@ func inCargo(j *fitout.Job, id string) {
 func beside(j *fitout.Job, kind fitout.ModuleKind, y float64) {
 	example.Add(j, "part", 20, 3900, func(i *fitout.Item) {
 		i.At, i.Size = fitout.Point{X: 3900, Y: y, Z: 1000}, fitout.Size{Length: 600, Width: 300, Height: 500}
-		i.Module = &fitout.Module{Kind: kind, Faces: fitout.FaceRear, Wall: fitout.NoMaterial, Runner: fitout.NoRunner,
-			Stack: fitout.Beside, Cells: []fitout.Cell{}, Fixings: []fitout.Fixing{}}
+		i.Module = &fitout.Module{
+			Kind:    kind,
+			Faces:   fitout.FaceRear,
+			Wall:    fitout.NoMaterial,
+			Runner:  fitout.NoRunner,
+			Stack:   fitout.Beside,
+			Cells:   []fitout.Cell{},
+			Fixings: []fitout.Fixing{},
+		}
 	})
 }
 
@@ -224,11 +378,16 @@ func can(j *fitout.Job, x float64) {
 	example.Add(j, "can", 3, x, func(i *fitout.Item) {
 		i.Presence = fitout.Presence{Kind: fitout.ByLevel, Level: &fitout.Level{Max: 20, Now: 20, Density: 0.84}}
 	})
-	j.Variants[0].Plumbing.Vessels = append(j.Variants[0].Plumbing.Vessels, fitout.Vessel{Of: "can", Holds: fitout.HoldsFuel})
+	j.Variants[0].Plumbing.Vessels = append(
+		j.Variants[0].Plumbing.Vessels,
+		fitout.Vessel{Of: "can", Holds: fitout.HoldsFuel},
+	)
 }
 
 func bag(j *fitout.Job, manual fitout.Yes) {
-	j.Variants[0].Plumbing.Air.Bags = []fitout.HelperBag{{ID: "bag", Name: "Rear bags", Axle: fitout.RearAxle, Manual: manual}}
+	j.Variants[0].Plumbing.Air.Bags = []fitout.HelperBag{
+		{ID: "bag", Name: "Rear bags", Axle: fitout.RearAxle, Manual: manual},
+	}
 }
 
 func TestRulesOfTheTripFire(t *testing.T) {
@@ -268,9 +427,25 @@ func TestFixesOfTheTripMend(t *testing.T) {
 				fixed++
 				for _, now := range assess.Of(&mended).Findings {
 					if now.Severity != fitout.Note {
-						assert.True(t, before[now.Key], "%s by “%s” brings up %s: %s", c.rule, fix.Label, now.Rule, now.Sentence)
+						assert.True(
+							t,
+							before[now.Key],
+							"%s by “%s” brings up %s: %s",
+							c.rule,
+							fix.Label,
+							now.Rule,
+							now.Sentence,
+						)
 					}
-					assert.NotEqual(t, f.Key, now.Key, "%s by “%s” is not mended: %s", c.rule, fix.Label, now.Sentence)
+					assert.NotEqual(
+						t,
+						f.Key,
+						now.Key,
+						"%s by “%s” is not mended: %s",
+						c.rule,
+						fix.Label,
+						now.Sentence,
+					)
 				}
 			}
 		}
@@ -282,8 +457,11 @@ func TestFixesOfTheTripMend(t *testing.T) {
 // A way of sixty stops with three fuel tanks is assessed with every key that is pressed.
 func BenchmarkAssessOfALongWay(b *testing.B) {
 	j := touring()
-	j.Vehicle.Tanks = append(j.Vehicle.Tanks, fitout.Tank{ID: "third", Name: "Third tank", Kind: fitout.TankFuel, Capacity: 40,
-		Density: 0.84, At: fitout.Point{X: 3000, Z: 600}})
+	j.Vehicle.Tanks = append(
+		j.Vehicle.Tanks,
+		fitout.Tank{ID: "third", Name: "Third tank", Kind: fitout.TankFuel, Capacity: 40,
+			Density: 0.84, At: fitout.Point{X: 3000, Z: 600}},
+	)
 	j.Vehicle.Limits.RearAxle.Kg = 1000
 	for i := range 56 {
 		s := fitout.NewStop(fmt.Sprint("more-", i), fmt.Sprint("More ", i))

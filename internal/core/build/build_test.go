@@ -41,9 +41,18 @@ func unit(change ...func(*fitout.Item)) fitout.Item {
 	i := fitout.Item{ID: "unit", Name: "Drawer unit", Form: fitout.FormBox, Source: fitout.ByMaterial, Bay: "tray",
 		At: fitout.Point{X: 3550, Y: 0, Z: 1050}, Size: fitout.Size{Length: 900, Width: 640, Height: 300},
 		Presence: fitout.Presence{Kind: fitout.Always},
-		Module: &fitout.Module{Kind: fitout.Drawers, Faces: fitout.FaceRear, Wall: fitout.Plywood, Panel: 9, Lining: 3,
-			Runner: fitout.BallRunner, Stack: fitout.Beside, Latch: fitout.RatedLatch, Fixings: []fitout.Fixing{},
-			Cells: []fitout.Cell{{ID: "a", Name: "Drawer"}}}}
+		Module: &fitout.Module{
+			Kind:    fitout.Drawers,
+			Faces:   fitout.FaceRear,
+			Wall:    fitout.Plywood,
+			Panel:   9,
+			Lining:  3,
+			Runner:  fitout.BallRunner,
+			Stack:   fitout.Beside,
+			Latch:   fitout.RatedLatch,
+			Fixings: []fitout.Fixing{},
+			Cells:   []fitout.Cell{{ID: "a", Name: "Drawer"}},
+		}}
 	for _, c := range change {
 		c(&i)
 	}
@@ -217,7 +226,12 @@ func TestNutsThatGoInFirst(t *testing.T) {
 	// A shelf's rails stand between the uprights: each upright takes them and the six of the frame that meet it.
 	assert.Equal(t, 2, nuts["rail, left side, top"])
 	assert.Equal(t, 2, nuts["rail of divider 1, first side"])
-	assert.Equal(t, 4+2+2*2, nuts["upright, left side, face"], "four rails of the frame, two shelves, two hinge blocks")
+	assert.Equal(
+		t,
+		4+2+2*2,
+		nuts["upright, left side, face"],
+		"four rails of the frame, two shelves, two hinge blocks",
+	)
 	total := 0
 	for _, n := range nuts {
 		total += n
@@ -294,7 +308,9 @@ func BenchmarkPanelsOf60Modules(b *testing.B) {
 	for k := range 60 {
 		items = append(
 			items,
-			unit(func(i *fitout.Item) { i.ID = fmt.Sprint("unit-", k); i.At.X = 2600 + math.Mod(float64(k)*40, 1000) }),
+			unit(
+				func(i *fitout.Item) { i.ID = fmt.Sprint("unit-", k); i.At.X = 2600 + math.Mod(float64(k)*40, 1000) },
+			),
 		)
 	}
 	j := bench(items...)

@@ -36,7 +36,11 @@ var goodsNames = []struct {
 	{fitout.LatchGoods, "Latches", "pieces"}, {fitout.HandleGoods, "Handles", "pieces"},
 	{fitout.ScrewGoods, "Screws", "pieces"}, {fitout.Bracket, "Brackets", "pieces"}, {fitout.Bolt, "Bolts", "pieces"},
 	{fitout.SlotNut, "Slot nuts", "pieces"}, {fitout.FixingGoods, "Fixings to the vehicle", "pieces"},
-	{fitout.Adhesive, "Adhesive", "L"}, {fitout.PaintGoods, "Paint or oil", "L"}, {fitout.LiningGoods, "Lining", "m²"},
+	{
+		fitout.Adhesive,
+		"Adhesive",
+		"L",
+	}, {fitout.PaintGoods, "Paint or oil", "L"}, {fitout.LiningGoods, "Lining", "m²"},
 	{fitout.Edging, "Edging", "m"}, {fitout.Sealant, "Sealant", "pieces"}, {fitout.OtherGoods, "Other", "pieces"},
 }
 

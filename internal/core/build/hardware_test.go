@@ -28,9 +28,18 @@ func counted(v *build.BuildView) map[fitout.What]float64 {
 func chest(change ...func(*fitout.Item)) fitout.Item {
 	i := unit()
 	i.ID, i.Name, i.Size, i.At.Z = "chest", "Chest", fitout.Size{Length: 1000, Width: 500, Height: 400}, 1100
-	i.Module = &fitout.Module{Kind: fitout.LiddedBox, Faces: fitout.FaceRear, Wall: fitout.Plywood, Panel: 12, Runner: fitout.NoRunner,
-		Stack: fitout.Beside, Latch: fitout.RatedLatch, Struts: 2, Fixings: []fitout.Fixing{},
-		Cells: []fitout.Cell{{ID: "a", Name: "Chest"}}}
+	i.Module = &fitout.Module{
+		Kind:    fitout.LiddedBox,
+		Faces:   fitout.FaceRear,
+		Wall:    fitout.Plywood,
+		Panel:   12,
+		Runner:  fitout.NoRunner,
+		Stack:   fitout.Beside,
+		Latch:   fitout.RatedLatch,
+		Struts:  2,
+		Fixings: []fitout.Fixing{},
+		Cells:   []fitout.Cell{{ID: "a", Name: "Chest"}},
+	}
 	for _, c := range change {
 		c(&i)
 	}
@@ -152,7 +161,18 @@ func TestAPriceOfTheRightLengthIsTaken(t *testing.T) {
 func TestAQuoteOfAJobByHand(t *testing.T) {
 	j := bench(chest())
 	b := &j.Build
-	b.Sheets = []fitout.Sheet{{ID: "ply", Name: "Ply", Of: fitout.Plywood, Thickness: 12, Length: 2440, Width: 1220, Price: 9000, More: true}}
+	b.Sheets = []fitout.Sheet{
+		{
+			ID:        "ply",
+			Name:      "Ply",
+			Of:        fitout.Plywood,
+			Thickness: 12,
+			Length:    2440,
+			Width:     1220,
+			Price:     9000,
+			More:      true,
+		},
+	}
 	b.Goods = []fitout.Goods{{ID: "h", Name: "Hinge", What: fitout.HingeGoods, Price: 750}}
 	b.Money = fitout.Money{MarkUp: 0.2, Rate: 6000, Tax: 0.1, Decimals: 2}
 	v := view(&j)
@@ -198,11 +218,14 @@ func TestThePurchaseListIsTheQuote(t *testing.T) {
 			i.Size.Length = float64(rapid.IntRange(400, 1500).Draw(t, "length"))
 			i.Size.Width = float64(rapid.IntRange(300, 1100).Draw(t, "width"))
 		}), rack(), chest(func(i *fitout.Item) {
-			i.Module.Wall = rapid.SampledFrom([]fitout.Material{fitout.Plywood, fitout.Aluminium, fitout.FoamCore}).Draw(t, "wall")
+			i.Module.Wall = rapid.SampledFrom([]fitout.Material{fitout.Plywood, fitout.Aluminium, fitout.FoamCore}).
+				Draw(t, "wall")
 		}))
 		for _, what := range []fitout.What{fitout.RunnerBall, fitout.ScrewGoods, fitout.HingeGoods, fitout.SlotNut, fitout.Bracket} {
 			j.Build.Goods = append(j.Build.Goods, fitout.Goods{ID: string(what), Name: string(what), What: what,
-				Pack: float64(rapid.IntRange(0, 100).Draw(t, "pack")), Price: rapid.IntRange(0, 20000).Draw(t, "price"),
+				Pack: float64(
+					rapid.IntRange(0, 100).Draw(t, "pack"),
+				), Price: rapid.IntRange(0, 20000).Draw(t, "price"),
 				Have: float64(rapid.IntRange(0, 50).Draw(t, "have"))})
 		}
 		v := build.ViewOf(context.Background(), plan.Of(&j), cut.Quick, nil)

@@ -121,8 +121,16 @@ func ListOf(p *plan.Plan) *List {
 			item.Module.Kind == fitout.PlainGear {
 			continue
 		}
-		m := Made{Number: len(l.Made) + 1, ID: item.ID, Name: item.Name, How: HowOf(item), Kg: item.Mass, Box: item.Box(),
-			Gaps: module.GapsOf(item.Module), item: item}
+		m := Made{
+			Number: len(l.Made) + 1,
+			ID:     item.ID,
+			Name:   item.Name,
+			How:    HowOf(item),
+			Kg:     item.Mass,
+			Box:    item.Box(),
+			Gaps:   module.GapsOf(item.Module),
+			item:   item,
+		}
 		if m.How == fitout.MadeHere || m.How == fitout.MadeOut {
 			m.anatomy = module.AnatomyOf(item)
 			panels, rods = panels+len(m.anatomy.Panels), rods+len(m.anatomy.Rods)

@@ -31,7 +31,8 @@ func (l *Look) has(what fitout.What) bool {
 // screwFoam cautions of hinges and runners that are screwed into the edges of foam core.
 func screwFoam(l *Look) []fitout.Finding {
 	return l.each(func(m *Made) *fitout.Finding {
-		if m.item.Module.Wall != fitout.FoamCore || len(m.anatomy.Runners) == 0 && hinges(m, &l.Job.Build.Shop) == 0 ||
+		if m.item.Module.Wall != fitout.FoamCore ||
+			len(m.anatomy.Runners) == 0 && hinges(m, &l.Job.Build.Shop) == 0 ||
 			l.has(fitout.FixingGoods) {
 			return nil
 		}

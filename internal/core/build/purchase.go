@@ -36,7 +36,9 @@ func (l *Look) purchases() []Purchase {
 		g := &l.Groups[k]
 		for _, kind := range l.kinds(g) {
 			line := Purchase{Name: kind.Name, Needed: float64(kind.Used), Unit: numbered(float64(kind.Used), "sheet"),
-				Have: float64(kind.Used - kind.Buy), Buy: kind.Buy, Of: numbered(float64(kind.Buy), "sheet"), Sum: kind.Sum,
+				Have: float64(
+					kind.Used - kind.Buy,
+				), Buy: kind.Buy, Of: numbered(float64(kind.Buy), "sheet"), Sum: kind.Sum,
 				Modules: l.modulesOf(g.Pieces)}
 			for i := range b.Sheets {
 				if b.Sheets[i].ID == kind.Sheet {
@@ -63,8 +65,17 @@ func (l *Look) purchases() []Purchase {
 		all = append(all, line)
 	}
 	for _, n := range l.Hardware {
-		line := Purchase{What: n.What, Name: n.Name, Needed: n.Count, Unit: n.Unit, Have: min(n.Have, n.Count), Buy: n.Packs,
-			Of: numbered(float64(n.Packs), "pack"), Sum: n.Sum, Modules: n.Modules}
+		line := Purchase{
+			What:    n.What,
+			Name:    n.Name,
+			Needed:  n.Count,
+			Unit:    n.Unit,
+			Have:    min(n.Have, n.Count),
+			Buy:     n.Packs,
+			Of:      numbered(float64(n.Packs), "pack"),
+			Sum:     n.Sum,
+			Modules: n.Modules,
+		}
 		if word, known := singular[n.Unit]; known {
 			line.Unit = numbered(n.Count, word)
 		}
@@ -81,8 +92,11 @@ func (l *Look) purchases() []Purchase {
 			continue
 		}
 		way := WayOf(m.item)
-		all = append(all, Purchase{Name: m.Name, Needed: 1, Unit: "piece", Buy: 1, Of: "whole part", Sum: wholePrice(m),
-			Modules: []string{m.ID}, Supply: way.Supply})
+		all = append(
+			all,
+			Purchase{Name: m.Name, Needed: 1, Unit: "piece", Buy: 1, Of: "whole part", Sum: wholePrice(m),
+				Modules: []string{m.ID}, Supply: way.Supply},
+		)
 	}
 	return all
 }

@@ -200,7 +200,9 @@ func (g *gather) module(m *Made) {
 			}
 		}
 		if people > 1 {
-			s.Caution = strings.TrimSpace(s.Caution + fmt.Sprintf(" %s: lift it with %d.", g.l.Say.Mass(m.Kg), people))
+			s.Caution = strings.TrimSpace(
+				s.Caution + fmt.Sprintf(" %s: lift it with %d.", g.l.Say.Mass(m.Kg), people),
+			)
 		}
 		if len(m.item.Module.Fixings) > 0 {
 			s.Takes = append(s.Takes, fmt.Sprintf("%d fixings", len(m.item.Module.Fixings)))

@@ -50,11 +50,16 @@ func TestWhatWaitsForAnAnswer(t *testing.T) {
 	fridge := unit(func(i *fitout.Item) {
 		i.ID, i.Name = "fridge", "Fridge"
 		i.Module.Kind, i.Module.Wall, i.Mass, i.Source, i.At.Y = fitout.FridgeSlide, fitout.NoMaterial, 20, fitout.DataSheet, 500
-		i.Making = &fitout.Making{How: fitout.MadeBought, Ways: []fitout.MakeWay{{How: fitout.MadeBought, Supply: fitout.Supply{Days: 4}}}}
+		i.Making = &fitout.Making{
+			How:  fitout.MadeBought,
+			Ways: []fitout.MakeWay{{How: fitout.MadeBought, Supply: fitout.Supply{Days: 4}}},
+		}
 	})
 	j := bench(unit(func(i *fitout.Item) { i.At.Y = -300 }), fridge)
 	j.Build.Start = "2026-03-30"
-	j.Build.Decisions = []fitout.Decision{{ID: "q", Question: "Which colour?", Who: "Customer", Until: "2026-04-01", Before: "unit"}}
+	j.Build.Decisions = []fitout.Decision{
+		{ID: "q", Question: "Which colour?", Who: "Customer", Until: "2026-04-01", Before: "unit"},
+	}
 	v := view(&j)
 	_, at := stepsOf(&v)
 	assert.Equal(t, 48.0, at["decide/q"].Wait)
@@ -94,12 +99,24 @@ func TestDaysHaveDates(t *testing.T) {
 func TestDevicesGoInBeforeItIsClosed(t *testing.T) {
 	j := bench(unit(func(i *fitout.Item) {
 		i.Module.Banding = 1
-		i.Module.Holes = []fitout.Hole{{ID: "h", For: fitout.DeviceHole, Panel: "back", U: 300, V: 140, Length: 52, Depth: 60}}
+		i.Module.Holes = []fitout.Hole{
+			{ID: "h", For: fitout.DeviceHole, Panel: "back", U: 300, V: 140, Length: 52, Depth: 60},
+		}
 	}))
 	v := view(&j)
 	ids, at := stepsOf(&v)
-	line := []string{"saw/unit", "edge/unit", "drill/unit", "devices/unit", "glue/unit", "dry/unit", "lining/unit", "runners/unit", "weigh/unit",
-		"fit/unit"}
+	line := []string{
+		"saw/unit",
+		"edge/unit",
+		"drill/unit",
+		"devices/unit",
+		"glue/unit",
+		"dry/unit",
+		"lining/unit",
+		"runners/unit",
+		"weigh/unit",
+		"fit/unit",
+	}
 	last := -1
 	for _, id := range line {
 		k := slices.Index(ids, id)
@@ -147,7 +164,8 @@ func TestEveryPartIsFittedOnce(t *testing.T) {
 				i.ID, i.Name = string(rune('a'+k)), "Part "+string(rune('a'+k))
 				i.At.X = float64(rapid.IntRange(2500, 3900).Draw(t, "x"))
 				i.At.Y = float64(rapid.IntRange(-600, 600).Draw(t, "y"))
-				i.Module.Finish = rapid.SampledFrom([]fitout.Finish{fitout.NoFinish, fitout.PaintFinish}).Draw(t, "finish")
+				i.Module.Finish = rapid.SampledFrom([]fitout.Finish{fitout.NoFinish, fitout.PaintFinish}).
+					Draw(t, "finish")
 			}))
 		}
 		j := bench(items...)
@@ -174,7 +192,8 @@ func TestEveryPartIsFittedOnce(t *testing.T) {
 		for _, s := range w.Steps {
 			for _, after := range s.After {
 				title, _, _ := strings.Cut(after, ": ")
-				if before, known := at[title]; known && before.Module == s.Module && s.From < before.To+before.Wait-1e-6 {
+				if before, known := at[title]; known && before.Module == s.Module &&
+					s.From < before.To+before.Wait-1e-6 {
 					t.Fatalf("%s begins at %.2f, %s is ready at %.2f", s.Title, s.From, title, before.To+before.Wait)
 				}
 			}

@@ -125,7 +125,8 @@ func (s *barSearch) place(line []int, bars [][]int, total float64) {
 		s.best = slices.Clone(bars)
 		return
 	}
-	if len(bars)+int(math.Ceil((total-slack)/s.room)) >= len(s.best) || len(bars)+s.bound(line, total) >= len(s.best) {
+	if len(bars)+int(math.Ceil((total-slack)/s.room)) >= len(s.best) ||
+		len(bars)+s.bound(line, total) >= len(s.best) {
 		return
 	}
 	s.fill(line[1:], []int{line[0]}, nil, s.room-s.takes(line[0]), bars, total)

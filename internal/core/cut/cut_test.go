@@ -375,8 +375,14 @@ func TestAnOffcutSavesASheet(t *testing.T) {
 	saved := 0
 	for range 20 {
 		pieces := append(sawn(r, 2420, 1200, 9, true), sawn(r, 860, 540, 4, true)...)
-		out := cut.Nest(context.Background(), pieces, []cut.Stock{{Length: 2420, Width: 1200, Count: -1}, {Length: 860, Width: 540, Count: 1}},
-			kerf, cut.Thorough, nil)
+		out := cut.Nest(
+			context.Background(),
+			pieces,
+			[]cut.Stock{{Length: 2420, Width: 1200, Count: -1}, {Length: 860, Width: 540, Count: 1}},
+			kerf,
+			cut.Thorough,
+			nil,
+		)
 		bought := 0
 		for _, l := range out.Layouts {
 			if l.Stock == 0 {
@@ -400,8 +406,17 @@ func TestAnOffcutWithRoomToSpareSavesASheet(t *testing.T) {
 	saved := 0
 	for range 20 {
 		pieces := append(sawn(r, 2300, 1100, 12, true), sawn(r, 780, 460, 4, true)...)
-		out := cut.Nest(context.Background(), pieces,
-			[]cut.Stock{{Length: 2420, Width: 1200, Count: -1}, {Length: 860, Width: 540, Count: 1}}, kerf, cut.Thorough, nil)
+		out := cut.Nest(
+			context.Background(),
+			pieces,
+			[]cut.Stock{
+				{Length: 2420, Width: 1200, Count: -1},
+				{Length: 860, Width: 540, Count: 1},
+			},
+			kerf,
+			cut.Thorough,
+			nil,
+		)
 		if out.Proven {
 			saved++
 		}

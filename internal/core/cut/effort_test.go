@@ -49,13 +49,20 @@ func TestASearchThatIsStoppedIsWhole(t *testing.T) {
 	for _, after := range []int{1, 2, 20} {
 		ctx, stop := context.WithCancel(context.Background())
 		calls, share := 0, 0.0
-		out := cut.Nest(ctx, pieces, []cut.Stock{{Length: 2420, Width: 1200, Count: -1}}, kerf, cut.Thorough, func(now float64) {
-			assert.GreaterOrEqual(t, now, share)
-			share = now
-			if calls++; calls == after {
-				stop()
-			}
-		})
+		out := cut.Nest(
+			ctx,
+			pieces,
+			[]cut.Stock{{Length: 2420, Width: 1200, Count: -1}},
+			kerf,
+			cut.Thorough,
+			func(now float64) {
+				assert.GreaterOrEqual(t, now, share)
+				share = now
+				if calls++; calls == after {
+					stop()
+				}
+			},
+		)
 		stop()
 		on := 0
 		for _, l := range out.Layouts {
@@ -89,13 +96,27 @@ func TestBoundsByHand(t *testing.T) {
 	for i := range four {
 		four[i] = cut.Piece{Length: 1208, Width: 598}
 	}
-	out := cut.Nest(context.Background(), four, []cut.Stock{{Length: 2420, Width: 1200, Count: -1}}, 4, cut.Quick, nil)
+	out := cut.Nest(
+		context.Background(),
+		four,
+		[]cut.Stock{{Length: 2420, Width: 1200, Count: -1}},
+		4,
+		cut.Quick,
+		nil,
+	)
 	assert.Len(t, out.Layouts, 1)
 	assert.True(t, out.Proven)
 	assert.InDelta(t, 0, out.Gap, 1e-9, "nothing but kerf is lost")
 	assert.Empty(t, out.Layouts[0].Rests)
 	assert.InDelta(t, 1, out.Layouts[0].Used(), 1e-9)
-	out = cut.Nest(context.Background(), four, []cut.Stock{{Length: 2420, Width: 1200, Count: -1}}, 5, cut.Thorough, nil)
+	out = cut.Nest(
+		context.Background(),
+		four,
+		[]cut.Stock{{Length: 2420, Width: 1200, Count: -1}},
+		5,
+		cut.Thorough,
+		nil,
+	)
 	assert.Len(t, out.Layouts, 4, "with a saw that takes a millimetre more each is alone")
 	assert.True(t, out.Proven)
 }

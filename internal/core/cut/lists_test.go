@@ -46,7 +46,8 @@ func realList(r *rand.Rand) []cut.Piece {
 	var pieces []cut.Piece
 	for range 1 + r.IntN(5) {
 		round := func(from, to int) float64 { return float64(from + 10*r.IntN((to-from)/10)) }
-		i := fitout.Item{Size: fitout.Size{Length: round(400, 1500), Width: round(300, 1100), Height: round(200, 700)},
+		i := fitout.Item{
+			Size: fitout.Size{Length: round(400, 1500), Width: round(300, 1100), Height: round(200, 700)},
 			Module: &fitout.Module{
 				Kind:   kinds[r.IntN(len(kinds))],
 				Faces:  []fitout.Face{fitout.FaceRear, fitout.FaceLeft}[r.IntN(2)],
@@ -54,7 +55,8 @@ func realList(r *rand.Rand) []cut.Piece {
 				Panel:  12,
 				Runner: fitout.BallRunner,
 				Stack:  []fitout.Stack{fitout.Beside, fitout.Above}[r.IntN(2)],
-			}}
+			},
+		}
 		for k := range 1 + r.IntN(3) {
 			i.Module.Cells = append(i.Module.Cells, fitout.Cell{ID: fmt.Sprint(k), Name: "Cell", Walls: r.IntN(3)})
 		}

@@ -300,7 +300,8 @@ func (s *search) improve(best packing, told func(float64)) packing {
 				told(float64(turn) / float64(most))
 			}
 		}
-		if bought := len(best.trees) - s.limited(&best); turn > most/8 && len(best.left) == 0 && bought <= min(1, s.bound) {
+		if bought := len(best.trees) - s.limited(&best); turn > most/8 && len(best.left) == 0 &&
+			bought <= min(1, s.bound) {
 			break // one sheet, and long enough for its rest
 		}
 		next, ok := s.again(&now)

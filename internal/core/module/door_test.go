@@ -13,8 +13,15 @@ import (
 func cabinet(kind fitout.ModuleKind) fitout.Item {
 	return fitout.Item{ID: "c", Name: "C", At: fitout.Point{X: 3000, Y: 300, Z: 1000},
 		Size: fitout.Size{Length: 450, Width: 600, Height: 700},
-		Module: &fitout.Module{Kind: kind, Faces: fitout.FaceRear, Wall: fitout.Plywood, Panel: 12, Runner: fitout.NoRunner,
-			Stack: fitout.Above, Cells: []fitout.Cell{{ID: "a", Name: "A"}, {ID: "b", Name: "B"}, {ID: "d", Name: "D"}}}}
+		Module: &fitout.Module{
+			Kind:   kind,
+			Faces:  fitout.FaceRear,
+			Wall:   fitout.Plywood,
+			Panel:  12,
+			Runner: fitout.NoRunner,
+			Stack:  fitout.Above,
+			Cells:  []fitout.Cell{{ID: "a", Name: "A"}, {ID: "b", Name: "B"}, {ID: "d", Name: "D"}},
+		}}
 }
 
 // A locker by hand: its door stands between the sides with 2 mm free, its shelves behind the door.

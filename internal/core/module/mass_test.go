@@ -14,8 +14,14 @@ func sized(kind fitout.ModuleKind, length, width, height float64) fitout.Item {
 	return fitout.Item{
 		ID: "m", Name: "M", Source: fitout.ByMaterial, At: fitout.Point{X: 3000, Y: 200, Z: 1000},
 		Size: fitout.Size{Length: length, Width: width, Height: height},
-		Module: &fitout.Module{Kind: kind, Faces: fitout.FaceTop, Wall: fitout.Plywood, Panel: 12, Runner: fitout.NoRunner,
-			Stack: fitout.Beside},
+		Module: &fitout.Module{
+			Kind:   kind,
+			Faces:  fitout.FaceTop,
+			Wall:   fitout.Plywood,
+			Panel:  12,
+			Runner: fitout.NoRunner,
+			Stack:  fitout.Beside,
+		},
 	}
 }
 
@@ -39,7 +45,12 @@ func TestALiddedBoxByHand(t *testing.T) {
 func TestAShelfAndAFloorByHand(t *testing.T) {
 	const density = 680e-9
 	assert.InDelta(t, 900*400*12*density, kgOf(t, sized(fitout.Shelf, 900, 400, 12)), 1e-9)
-	assert.InDelta(t, (1400*1100*12+2*1400*12*(60-12))*density, kgOf(t, sized(fitout.FalseFloor, 1400, 1100, 60)), 1e-9)
+	assert.InDelta(
+		t,
+		(1400*1100*12+2*1400*12*(60-12))*density,
+		kgOf(t, sized(fitout.FalseFloor, 1400, 1100, 60)),
+		1e-9,
+	)
 }
 
 // Lining lies on the bottom and the four sides, and is none of the plywood.
@@ -96,7 +107,8 @@ func TestWhatHoldsForAnythingThatIsBuilt(t *testing.T) {
 		i := sized(rapid.SampledFrom(builtKinds()).Draw(t, "kind"), side("length"), side("width"), side("height"))
 		m := i.Module
 		m.Faces = rapid.SampledFrom([]fitout.Face{fitout.FaceRear, fitout.FaceLeft, fitout.FaceRight, fitout.FaceFront,
-			fitout.FaceTop}).Draw(t, "faces")
+			fitout.FaceTop}).
+			Draw(t, "faces")
 		m.Lining = rapid.SampledFrom([]float64{0, 3}).Draw(t, "lining")
 		m.Runner = rapid.SampledFrom([]fitout.Runner{fitout.NoRunner, fitout.BallRunner, fitout.StripRunner}).Draw(t,
 			"runner")
@@ -111,7 +123,8 @@ func TestWhatHoldsForAnythingThatIsBuilt(t *testing.T) {
 		b := i.Box()
 		const slack = 1e-6
 		if centre.X < b.From.X-slack || centre.X > b.To.X+slack || centre.Y < b.From.Y-slack || centre.Y > b.To.Y+slack ||
-			centre.Z < b.From.Z-slack || centre.Z > b.To.Z+slack {
+			centre.Z < b.From.Z-slack ||
+			centre.Z > b.To.Z+slack {
 			t.Fatalf("%s: its centre %+v is outside of %+v", m.Kind, centre, b)
 		}
 		heavier := func(change func(*fitout.Module)) {

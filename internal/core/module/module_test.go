@@ -17,8 +17,15 @@ func unit(cells int) fitout.Item {
 	i := fitout.Item{
 		ID: "unit", Name: "Unit", Source: fitout.ByMaterial, At: fitout.Point{X: 3000, Y: 0, Z: 1000},
 		Size: fitout.Size{Length: 900, Width: 640, Height: 300},
-		Module: &fitout.Module{Kind: fitout.Drawers, Faces: fitout.FaceRear, Wall: fitout.Plywood, Panel: 9, Lining: 3,
-			Runner: fitout.BallRunner, Stack: fitout.Beside},
+		Module: &fitout.Module{
+			Kind:   fitout.Drawers,
+			Faces:  fitout.FaceRear,
+			Wall:   fitout.Plywood,
+			Panel:  9,
+			Lining: 3,
+			Runner: fitout.BallRunner,
+			Stack:  fitout.Beside,
+		},
 	}
 	for k := range cells {
 		i.Module.Cells = append(i.Module.Cells, fitout.Cell{ID: string(rune('a' + k)), Name: "Drawer"})
@@ -85,7 +92,12 @@ func TestPartitionsAndACoverCostMassAndHeight(t *testing.T) {
 	assert.InDelta(t, bare.Height-9, inside.Height, 0.01)
 	lower := 2 * 9 * (outer.Length + outer.Width - 2*9) // the cover lies on sides that are lower by its thickness
 	lining := 1.1 * 2 * 9 * (outer.Length + outer.Width) / 1e6
-	assert.InDelta(t, (2*inside.Width*inside.Height+outer.Length*outer.Width-lower)*9/1e9*680-lining, fitted-plain, 0.001)
+	assert.InDelta(
+		t,
+		(2*inside.Width*inside.Height+outer.Length*outer.Width-lower)*9/1e9*680-lining,
+		fitted-plain,
+		0.001,
+	)
 }
 
 func TestRunnersLiningAndMaterialTellInTheMass(t *testing.T) {
@@ -179,8 +191,12 @@ func TestInsideIsInside(t *testing.T) {
 	faces := []fitout.Face{fitout.FaceRear, fitout.FaceFront, fitout.FaceLeft, fitout.FaceRight}
 	rapid.Check(t, func(t *rapid.T) {
 		i := unit(rapid.IntRange(1, 4).Draw(t, "cells"))
-		i.Size = fitout.Size{Length: rapid.Float64Range(50, 2000).Draw(t, "l"), Width: rapid.Float64Range(50, 2000).Draw(t,
-			"w"), Height: rapid.Float64Range(30, 900).Draw(t, "h")}
+		i.Size = fitout.Size{
+			Length: rapid.Float64Range(50, 2000).Draw(t, "l"),
+			Width: rapid.Float64Range(50, 2000).Draw(t,
+				"w"),
+			Height: rapid.Float64Range(30, 900).Draw(t, "h"),
+		}
 		i.Module.Panel = rapid.Float64Range(3, 25).Draw(t, "panel")
 		i.Module.Faces = rapid.SampledFrom(faces).Draw(t, "faces")
 		i.Module.Stack = rapid.SampledFrom([]fitout.Stack{fitout.Beside, fitout.Above}).Draw(t, "stack")
