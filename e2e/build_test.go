@@ -5,9 +5,11 @@ import (
 	"bytes"
 	"os"
 	"path/filepath"
+	"strconv"
 	"strings"
 	"testing"
 
+	"github.com/chromedp/chromedp"
 	"github.com/chromedp/chromedp/kb"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -217,5 +219,70 @@ func TestABuildFromNothing(t *testing.T) {
 	p.waitFor("!document.querySelector('[data-cost=total] b').textContent.startsWith('0.00')")
 	p.sheet("Papers")
 	p.see("a[href*='cut.pdf']")
+	p.saved()
+}
+
+// TestTwoInTheBay: one ticks on a tablet, another notes a trouble at the desk; both are there, also after a reload,
+// and what is typed while the server is away goes out when it is back.
+func TestTwoInTheBay(t *testing.T) {
+	s := startDemo(t)
+	desk := open(t, s.url+"/jobs/queen-bees/build/order")
+	desk.see("[data-step]")
+	tablet := open(t, s.url+"/jobs/queen-bees/build/bench")
+	tablet.waitText(".bench-page header", "Step 1 of")
+	first := js[string](tablet, "document.querySelector('.bench-step').dataset.step")
+	tablet.press("Done")
+	tablet.waitText(".bench-page header", "Step 2 of")
+	tablet.typeInto("Trouble", "the jack leaks")
+	tablet.saved()
+	second := js[string](tablet, "document.querySelector('.bench-step').dataset.step")
+	desk.see("[data-step='" + first + "'].is-done")
+	desk.waitText("[data-step='"+second+"'] .step-trouble", "the jack leaks")
+
+	// The desk ticks a third step; the tablet has it, and its own trouble still.
+	desk.clickOn("[...document.querySelectorAll('[data-step] input')].find((e) => !e.checked && e.closest('li').dataset.step !== " +
+		quoted(second) + ")")
+	desk.saved()
+	tablet.visit(s.url + "/jobs/queen-bees/build/bench")
+	tablet.waitText(".bench-step h1", desk.text("[data-step='"+second+"'] .link"))
+	assert.Equal(t, "the jack leaks", tablet.value("Trouble"))
+	done := js[int](desk, "document.querySelectorAll('[data-step].is-done').length")
+	desk.visit(s.url + "/jobs/queen-bees/build/order")
+	desk.waitFor("document.querySelectorAll('[data-step].is-done').length === " + strconv.Itoa(done))
+}
+
+// TestBuildByKey goes through Build with the keyboard alone: to the sheets, a piece, its thickness, the steps.
+func TestBuildByKey(t *testing.T) {
+	s := startDemo(t)
+	p := open(t, s.url+"/jobs/sound-recordist/build")
+	p.see(".sheet-piece")
+	p.tabTo("1-01 1000 × 560 top of Drawer carcass")
+	p.keys(" ")
+	p.see(".sheet-piece.is-chosen[data-mark='1-01']")
+	p.keys(" ")
+	p.waitFor("!document.querySelector('.sheet-piece.is-chosen')")
+	p.keys(kb.Enter)
+	p.see(".sheet-piece.is-chosen[data-mark='1-01']")
+	p.tabTo("Panels of Drawer carcass")
+	p.keys("15" + kb.Enter)
+	p.waitText("section[aria-label='Plywood 15 mm'] h3", "16 pieces")
+	p.keys("z", chromedp.ModifierCtrl)
+	p.see("section[aria-label='Plywood 12 mm']")
+	p.saved()
+}
+
+// TestAnOffcutIsKept: what is left of a sheet goes on the list of offcuts, and the next piece comes from it.
+func TestAnOffcutIsKept(t *testing.T) {
+	s := startDemo(t)
+	p := open(t, s.url+"/jobs/sound-recordist/build")
+	p.waitFor("document.querySelector('.sheet-picture') !== null && !document.querySelector('progress')")
+	keep := "[...document.querySelectorAll('figcaption .chip')].find((e) => e.textContent.startsWith('Keep'))"
+	size := js[string](p, keep+".textContent")
+	p.clickOn(keep)
+	p.sheet("Buy")
+	p.waitFor("[...document.querySelectorAll('[data-thing]')].some((e) => e.querySelector('input').value.startsWith('Offcut of birch'))")
+	length := strings.Fields(size)[1]
+	p.waitFor("[...document.querySelectorAll('input')].some((e) => e.value === " + quoted(length) + ")")
+	p.press("Undo: Keep an offcut")
 	p.saved()
 }

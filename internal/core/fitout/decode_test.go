@@ -365,9 +365,13 @@ func TestABuildOutsideItsRangesIsRefused(t *testing.T) {
 		{func(b *Build) { b.Shop.Kerf = 25 }, "build.shop.kerf"},
 		{func(b *Build) { b.Shop.HingeEvery = 0 }, "build.shop.hingeEvery"},
 		{func(b *Build) { b.Shop.Day = 0 }, "build.shop.day"},
-		{func(b *Build) { b.Sheets = []Sheet{{ID: "s", Name: "S", Of: "oak", Thickness: 12, Length: 100, Width: 100}} },
+		{func(b *Build) {
+			b.Sheets = []Sheet{{ID: "s", Name: "S", Of: "oak", Thickness: 12, Length: 100, Width: 100}}
+		},
 			"build.sheets[0].of"},
-		{func(b *Build) { b.Sheets = []Sheet{{ID: "s", Name: "S", Of: Plywood, Thickness: 12, Length: 100, Width: 100, Price: -5}} },
+		{func(b *Build) {
+			b.Sheets = []Sheet{{ID: "s", Name: "S", Of: Plywood, Thickness: 12, Length: 100, Width: 100, Price: -5}}
+		},
 			"build.sheets[0].price (S): -5 cents was given"},
 		{func(b *Build) { b.Goods = []Goods{{ID: "g", Name: "G", What: "wing"}} }, "build.goods[0].what"},
 		{func(b *Build) { b.Pace = []Pace{{Work: "saw"}, {Work: "saw"}} }, `build.pace[1].work (J): "saw" a second time`},
