@@ -68,9 +68,17 @@ func (p *page) waitFor(condition string) {
 		}
 		time.Sleep(25 * time.Millisecond)
 	}
-	require.FailNow(p.t, "the page never got there", "%s\nfocus: %s\nalerts: %s", condition,
+	require.FailNow(
+		p.t,
+		"the page never got there",
+		"%s\nfocus: %s\nalerts: %s",
+		condition,
 		js[string](p, "document.activeElement?.outerHTML.slice(0, 300) ?? ''"),
-		js[string](p, "[...document.querySelectorAll('[role=alert], [role=status]')].map(e => e.textContent).join(' | ')"))
+		js[string](
+			p,
+			"[...document.querySelectorAll('[role=alert], [role=status]')].map(e => e.textContent).join(' | ')",
+		),
+	)
 }
 
 // see waits until something is on the page and returns its text.
@@ -98,8 +106,10 @@ func plainSpaces(text string) string {
 // waitText waits until the first match shows a text.
 func (p *page) waitText(selector, want string) {
 	p.t.Helper()
-	p.waitFor(fmt.Sprintf("(document.querySelector(%s)?.textContent ?? '').replace(/[\\u202f\\u00a0]/g, ' ').includes(%s)",
-		quoted(selector), quoted(want)))
+	p.waitFor(
+		fmt.Sprintf("(document.querySelector(%s)?.textContent ?? '').replace(/[\\u202f\\u00a0]/g, ' ').includes(%s)",
+			quoted(selector), quoted(want)),
+	)
 }
 
 func (p *page) count(selector string) int {
@@ -110,10 +120,10 @@ func (p *page) count(selector string) int {
 // place is the middle of an element on the screen, scrolled into view.
 func (p *page) place(expression string) (x, y float64) {
 	p.t.Helper()
-	p.waitFor(expression)
-	xy := js[[]float64](p,
-		"(() => { const e = "+expression+"; e.scrollIntoView({block: 'nearest'}); const r = e.getBoundingClientRect(); "+
-			"return [r.x + r.width / 2, r.y + r.height / 2] })()")
+	// Found and measured at once: between two questions the page may draw it anew.
+	p.waitFor("(() => { const e = " + expression + "; if (!e) return false; e.scrollIntoView({block: 'nearest'}); " +
+		"const r = e.getBoundingClientRect(); window.placed = [r.x + r.width / 2, r.y + r.height / 2]; return true })()")
+	xy := js[[]float64](p, "window.placed")
 	return xy[0], xy[1]
 }
 
@@ -157,7 +167,9 @@ func (p *page) stage(name string) { p.t.Helper(); p.clickOn(linkIn(".rail", name
 func (p *page) sheet(name string) { p.t.Helper(); p.clickOn(linkIn(".sub-nav", name)) }
 
 func linkIn(list, name string) string {
-	return "[...document.querySelectorAll('" + list + " a')].find(a => a.textContent.startsWith(" + quoted(name) + "))"
+	return "[...document.querySelectorAll('" + list + " a')].find(a => a.textContent.startsWith(" + quoted(
+		name,
+	) + "))"
 }
 
 // tick clicks the box whose label, or accessible name, begins with a text.

@@ -19,7 +19,8 @@ var below = map[string]string{
 	"fitout":   "quantity",
 	"words":    "fitout quantity",
 	"module":   "fitout",
-	"load":     "fitout",
+	"load":     "fitout gauss",
+	"gauss":    "",
 	"propose":  "",
 	"plan":     "fitout load module words",
 
@@ -39,11 +40,15 @@ var below = map[string]string{
 	"build":    "fitout module plan words load cut order cost",
 	"trip":     "fitout load module plan words limits brief",
 
+	"weigh": "fitout gauss load plan words limits build",
+
+	"handover": "fitout module plan words wiring fit",
+
 	"supply": "fitout plan power edit",
 
-	"edit":   "fitout load module plan words limits fit brief power trip wiring build",
+	"edit":   "fitout load module plan words limits fit brief power trip wiring build weigh",
 	"offer":  "fitout load module plan quantity words limits fit brief edit",
-	"assess": "fitout plan words edit balance baseline brief fit limits offer power rating ride space trip wiring build",
+	"assess": "fitout plan words edit balance baseline brief fit limits offer power rating ride space trip wiring build weigh handover",
 
 	"mend":    "fitout load plan quantity words assess edit limits offer power rating supply",
 	"report":  "fitout load module plan words assess balance brief fit limits power rating space trip wiring build",

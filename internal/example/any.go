@@ -67,7 +67,8 @@ func (d drawing) value(v reflect.Value, tag reflect.StructTag) {
 
 // toldApart leaves of a list whose things are told apart by one word each the first of each.
 func toldApart(v reflect.Value) reflect.Value {
-	name := map[string]string{"Pace": "Work", "MakeWay": "How", "StepDone": "Step"}[v.Type().Elem().Name()]
+	name := map[string]string{"Pace": "Work", "MakeWay": "How", "StepDone": "Step", "Walked": "Point",
+		"TestDone": "Test"}[v.Type().Elem().Name()]
 	if name == "" {
 		return v
 	}
@@ -227,7 +228,8 @@ func (d drawing) variant(j *fitout.Job, v *fitout.Variant, seat func() string) {
 				return f.Mount
 			}, func(*fitout.Fixing) bool { return true })
 		}
-		if i > 0 && v.Items[i-1].Module != nil && len(v.Items[i-1].Module.Cells) > 0 && rapid.Bool().Draw(d.t, "lies in") {
+		if i > 0 && v.Items[i-1].Module != nil && len(v.Items[i-1].Module.Cells) > 0 &&
+			rapid.Bool().Draw(d.t, "lies in") {
 			item.In = &fitout.InCell{Module: v.Items[i-1].ID, Cell: v.Items[i-1].Module.Cells[0].ID}
 		}
 	}
@@ -265,6 +267,12 @@ func (d drawing) variant(j *fitout.Job, v *fitout.Variant, seat func() string) {
 	v.UsedUp = only(v.UsedUp, func(u *fitout.UsedFirst) string {
 		return u.Of
 	}, func(u *fitout.UsedFirst) bool { u.Of = item(); return true })
+	for i := range v.WeighIns {
+		w := &v.WeighIns[i]
+		w.Aboard = only(w.Aboard, func(a *fitout.Aboard) string {
+			return a.Of
+		}, func(a *fitout.Aboard) bool { a.Of = item(); return true })
+	}
 	v.Stance = one(d, v.Stances, func(s *fitout.Stance) string { return s.ID }, "")
 	d.electrics(v, item)
 }

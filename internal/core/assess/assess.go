@@ -14,6 +14,7 @@ import (
 	"zaino/internal/core/edit"
 	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/handover"
 	"zaino/internal/core/limits"
 	"zaino/internal/core/offer"
 	"zaino/internal/core/plan"
@@ -22,6 +23,7 @@ import (
 	"zaino/internal/core/ride"
 	"zaino/internal/core/space"
 	"zaino/internal/core/trip"
+	"zaino/internal/core/weigh"
 	"zaino/internal/core/wiring"
 	"zaino/internal/core/words"
 )
@@ -47,12 +49,14 @@ type Assessment struct {
 	Bays     []space.BayFigures `json:"bays" doc:"in the order of the vehicle"`
 	Brief    brief.Figures      `json:"brief" doc:"what follows from the brief"`
 	Fitted
-	Power    power.PowerFigures   `json:"power" doc:"what came of the days, by the battery"`
-	Wiring   wiring.WiringFigures `json:"wiring" doc:"every cable and fuse"`
-	Trip     trip.TripFigures     `json:"trip" doc:"what comes of the way"`
-	Build    build.BuildFigures   `json:"build" doc:"what it takes to make it"`
-	Findings []fitout.Finding     `json:"findings" doc:"worst first, what the specialist lets stand last"`
-	Fallen   []Fallen             `json:"fallen" doc:"what was let stand and does not hold any more"`
+	Power    power.PowerFigures       `json:"power" doc:"what came of the days, by the battery"`
+	Wiring   wiring.WiringFigures     `json:"wiring" doc:"every cable and fuse"`
+	Trip     trip.TripFigures         `json:"trip" doc:"what comes of the way"`
+	Build    build.BuildFigures       `json:"build" doc:"what it takes to make it"`
+	Weigh    weigh.WeighFigures       `json:"weigh" doc:"how far it was weighed"`
+	Handover handover.HandoverFigures `json:"handover" doc:"how far the handover has come"`
+	Findings []fitout.Finding         `json:"findings" doc:"worst first, what the specialist lets stand last"`
+	Fallen   []Fallen                 `json:"fallen" doc:"what was let stand and does not hold any more"`
 }
 
 // DatumOrigin is where a datum lies.
@@ -86,6 +90,8 @@ func engines() []engine {
 		into(wiring.Engine(), func(a *Assessment) *wiring.WiringFigures { return &a.Wiring }),
 		into(trip.Engine(), func(a *Assessment) *trip.TripFigures { return &a.Trip }),
 		into(build.Engine(), func(a *Assessment) *build.BuildFigures { return &a.Build }),
+		into(weigh.Engine(), func(a *Assessment) *weigh.WeighFigures { return &a.Weigh }),
+		into(handover.Engine(), func(a *Assessment) *handover.HandoverFigures { return &a.Handover }),
 	}
 }
 

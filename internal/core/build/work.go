@@ -5,6 +5,7 @@ import (
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/order"
+	"zaino/internal/core/plan"
 	"zaino/internal/core/words"
 )
 
@@ -88,4 +89,15 @@ func (l *Look) noted(step string) *fitout.StepDone {
 		}
 	}
 	return nil
+}
+
+// FittingOrder is the order in which parts are fitted, by their ids.
+func FittingOrder(p *plan.Plan) []string {
+	var ids []string
+	for _, s := range LookAt(p).workOf().Steps {
+		if s.Work == "fit" {
+			ids = append(ids, s.Module)
+		}
+	}
+	return ids
 }

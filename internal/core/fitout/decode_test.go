@@ -20,7 +20,9 @@ func sample() Job {
 	j := NewJob("sample", "Sample", AustraliaNZ)
 	j.Vehicle.Baseline.Tickets = []Ticket{{ID: "first", Name: "Bridge", Reading: ReadAxles, Front: 1200, Rear: 900,
 		Counted: true, Level: true,
-		Tanks: []WeighedTank{{Tank: "fuel", Litres: 30}}, People: []WeighedPerson{{ID: "ann", Seat: "driver", Kg: 80}},
+		Tanks: []WeighedTank{
+			{Tank: "fuel", Litres: 30},
+		}, People: []WeighedPerson{{ID: "ann", Seat: "driver", Kg: 80}},
 		Parts: []WeighedPart{{Part: "tub"}}}}
 	j.Vehicle.Modifications = []Modification{{ID: "springs", Name: "Springs", Kind: Springs, Counted: true, Mass: 9,
 		Source: DataSheet, Certificate: NotNeeded,
@@ -132,9 +134,21 @@ func TestBadDocumentsAreRefusedWithASentence(t *testing.T) {
 		{"not JSON", "{\n\"format\": zaino}", "line 2 is not JSON"},
 		{"a list", "[]", "not an object"},
 		{"two jobs", string(encoded(t, sample())) + "{}", "goes on after the end"},
-		{"another format", `{"format":"other","version":1}`, `format: the text "other" was given; accepted is "zaino.job"`},
-		{"no version", `{"format":"zaino.job"}`, "version: nothing was given; accepted is a whole number from 1 to 8"},
-		{"a newer version with new fields", `{"format":"zaino.job","version":99,"novelty":true}`, "written by a newer Zaino"},
+		{
+			"another format",
+			`{"format":"other","version":1}`,
+			`format: the text "other" was given; accepted is "zaino.job"`,
+		},
+		{
+			"no version",
+			`{"format":"zaino.job"}`,
+			"version: nothing was given; accepted is a whole number from 1 to 9",
+		},
+		{
+			"a newer version with new fields",
+			`{"format":"zaino.job","version":99,"novelty":true}`,
+			"written by a newer Zaino",
+		},
 		{"10 MB", `{"format":"zaino.job","note":"` + strings.Repeat("x", 10<<20) + `"}`,
 			"has 10.0 MB; accepted is up to 4 MB"},
 		{"unknown field", with(`"mass": 10,`, `"mas": 10,`),
@@ -293,8 +307,13 @@ func TestEveryFieldIsInTheDocumentation(t *testing.T) {
 		case reflect.Struct:
 			for i := range typ.NumField() {
 				name := jsonName(typ.Field(i))
-				assert.True(t, strings.Contains(string(doc), "`"+name+"`"), "docs/file-format.md does not tell of %s.%s",
-					typ.Name(), name)
+				assert.True(
+					t,
+					strings.Contains(string(doc), "`"+name+"`"),
+					"docs/file-format.md does not tell of %s.%s",
+					typ.Name(),
+					name,
+				)
 				visit(typ.Field(i).Type)
 			}
 		}
@@ -313,7 +332,13 @@ func TestDatumsRoundTrip(t *testing.T) {
 	})
 	j := sample()
 	j.Vehicle.Extension = nil
-	assert.InDelta(t, -420, j.Vehicle.ToDatum(DatumRearAxle, j.Vehicle.Wheelbase-420), 1e-9, "420 ahead of the rear axle")
+	assert.InDelta(
+		t,
+		-420,
+		j.Vehicle.ToDatum(DatumRearAxle, j.Vehicle.Wheelbase-420),
+		1e-9,
+		"420 ahead of the rear axle",
+	)
 	assert.InDelta(t, 110, j.Vehicle.ToDatum(DatumHeadboard, j.Vehicle.Outline.Headboard+110), 1e-9,
 		"110 from the headboard")
 }

@@ -2,27 +2,28 @@ package fitout
 
 // Item is any mass with a station: a module, gear, a person, water.
 type Item struct {
-	ID        string     `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
-	Name      string     `json:"name" minLength:"1" maxLength:"120"`
-	Group     string     `json:"group" maxLength:"200" doc:"heading under which the ledger lists it"`
-	Form      Form       `json:"form" enum:"box,tank,wheel,person,animal,soft" doc:"how the scene draws it"`
-	Mass      float64    `json:"mass" minimum:"0" maximum:"20000" unit:"kg" doc:"kg; for a level item the mass of the empty vessel"`
-	At        Point      `json:"at" doc:"centre of mass"`
-	Size      Size       `json:"size"`
-	Source    MassSource `json:"source" enum:"weighed,data-sheet,material,estimate" doc:"where the mass comes from"`
-	Presence  Presence   `json:"presence"`
-	Seat      string     `json:"seat" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the seat that it travels in; its station is then the seat's"`
-	Bay       string     `json:"bay" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the bay that it stands in; empty for none"`
-	Behind    bool       `json:"behind" doc:"moves rearward with a wheelbase extension"`
-	Note      string     `json:"note" maxLength:"4000"`
-	Work      Work       `json:"work" enum:",existing,later,others" doc:"there already, kept for later, or fitted by others; empty is of this build"`
-	Locked    bool       `json:"locked" doc:"stays where it is on the bench"`
-	OnTrailer bool       `json:"onTrailer" doc:"rides on the trailer, over its axle, where there is one"`
-	In        *InCell    `json:"in,omitempty" doc:"the compartment that it lies in"`
-	Module    *Module    `json:"module,omitempty" doc:"present for a part of the fitout"`
-	Component string     `json:"component" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the component of the catalogue that it was"`
-	Price     int        `json:"price" minimum:"0" maximum:"100000000000" unit:"cents" doc:"in cents of the brief's currency; 0 = not said"`
-	Making    *Making    `json:"making,omitempty" doc:"how it comes about; absent: built ones are made here, others bought"`
+	ID        string       `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	Name      string       `json:"name" minLength:"1" maxLength:"120"`
+	Group     string       `json:"group" maxLength:"200" doc:"heading under which the ledger lists it"`
+	Form      Form         `json:"form" enum:"box,tank,wheel,person,animal,soft" doc:"how the scene draws it"`
+	Mass      float64      `json:"mass" minimum:"0" maximum:"20000" unit:"kg" doc:"kg; for a level item the mass of the empty vessel"`
+	At        Point        `json:"at" doc:"centre of mass"`
+	Size      Size         `json:"size"`
+	Source    MassSource   `json:"source" enum:"weighed,data-sheet,material,estimate" doc:"where the mass comes from"`
+	Presence  Presence     `json:"presence"`
+	Seat      string       `json:"seat" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the seat that it travels in; its station is then the seat's"`
+	Bay       string       `json:"bay" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the bay that it stands in; empty for none"`
+	Behind    bool         `json:"behind" doc:"moves rearward with a wheelbase extension"`
+	Note      string       `json:"note" maxLength:"4000"`
+	Work      Work         `json:"work" enum:",existing,later,others" doc:"there already, kept for later, or fitted by others; empty is of this build"`
+	Locked    bool         `json:"locked" doc:"stays where it is on the bench"`
+	OnTrailer bool         `json:"onTrailer" doc:"rides on the trailer, over its axle, where there is one"`
+	In        *InCell      `json:"in,omitempty" doc:"the compartment that it lies in"`
+	Module    *Module      `json:"module,omitempty" doc:"present for a part of the fitout"`
+	Component string       `json:"component" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the component of the catalogue that it was"`
+	Price     int          `json:"price" minimum:"0" maximum:"100000000000" unit:"cents" doc:"in cents of the brief's currency; 0 = not said"`
+	Planned   *PlannedMass `json:"planned,omitempty" doc:"what it was taken to weigh before it was weighed; absent: not weighed as a part"`
+	Making    *Making      `json:"making,omitempty" doc:"how it comes about; absent: built ones are made here, others bought"`
 }
 
 // Form is the shape by which the scene shows an item.

@@ -12,14 +12,14 @@ package fitout
 // package describes. Older versions are lifted by Decode, newer ones refused.
 const (
 	Format  = "zaino.job"
-	Version = 8
+	Version = 9
 )
 
 // Job is one customer's build: the vehicle, shared by all variants, and the
 // variants, each a whole arrangement of items.
 type Job struct {
 	Format   string     `json:"format" enum:"zaino.job" doc:"always zaino.job"`
-	Version  int        `json:"version" doc:"version of the format, 8"`
+	Version  int        `json:"version" doc:"version of the format, 9"`
 	ID       string     `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
 	Name     string     `json:"name" minLength:"1" maxLength:"120"`
 	Customer string     `json:"customer" maxLength:"200"`
@@ -33,6 +33,7 @@ type Job struct {
 	Accepted []Accepted `json:"accepted" key:"key,stance" maxItems:"500" doc:"findings that the specialist lets stand, each with a reason"`
 	Route    Route      `json:"route" doc:"the way of the trip, with its stops"`
 	Build    Build      `json:"build" doc:"what the workshop has, pays and does to make it"`
+	Handover Handover   `json:"handover" doc:"what the customer is told and given, and what is due afterwards"`
 	Trailer  *Trailer   `json:"trailer,omitempty" doc:"what the vehicle tows, if it tows"`
 	Variants []Variant  `json:"variants" key:"id" maxItems:"20"`
 	Chosen   string     `json:"chosen" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of the variant that is shown and assessed"`
@@ -57,6 +58,8 @@ type Variant struct {
 	Plumbing  Plumbing   `json:"plumbing" doc:"what tanks and vessels hold, how they are filled, and what is drawn from them"`
 	Fills     []StopFill `json:"fills" key:"stop,of" maxItems:"2000" doc:"how full tanks and vessels leave the stops of the route, where somebody decided it"`
 	Done      []StepDone `json:"done" key:"step" maxItems:"3000" doc:"steps of the build that were ticked, weighed or noted"`
+	WeighIns  []WeighIn  `json:"weighIns" key:"id" maxItems:"50" doc:"weighings of the vehicle with this fitout"`
+	Tests     []TestDone `json:"tests" key:"test" maxItems:"2000" doc:"what came of the tests of the commissioning"`
 }
 
 // Point is a place in the vehicle's frame, mm.
@@ -98,8 +101,8 @@ func NewJob(id, name string, region Region) Job {
 	return Job{
 		Format: Format, Version: Version, ID: id, Name: name,
 		Region: region, Units: units, Datum: DatumFrontAxle, Brief: NewBrief(), Practice: NewPractice(region),
-		Route:    NewRoute(),
-		Build:    NewBuild(),
+		Route: NewRoute(),
+		Build: NewBuild(), Handover: NewHandover(),
 		Accepted: []Accepted{},
 		Vehicle: Vehicle{
 			Name:      "Dual-cab ute (replace by the plate)",
@@ -127,7 +130,7 @@ func NewJob(id, name string, region Region) Job {
 		},
 		Variants: []Variant{{ID: "a", Name: "A", Items: []Item{}, Switches: []Switch{}, Choices: []Choice{},
 			Stances: []Stance{}, Cases: []Case{}, UsedUp: []UsedFirst{}, Electrics: NewElectrics(), Plumbing: NewPlumbing(), Fills: []StopFill{},
-			Done: []StepDone{}}},
+			Done: []StepDone{}, WeighIns: []WeighIn{}, Tests: []TestDone{}}},
 		Chosen: "a",
 	}
 }

@@ -9,6 +9,7 @@ import (
 // lifts are the pure steps from each version to the next; lifts[0] is 1 to 2.
 var lifts = [...]func(document map[string]any){
 	toVersion2, toVersion3, toVersion4, toVersion5, toVersion6, toVersion7, toVersion8,
+	toVersion9,
 }
 
 // lift brings a document of an older version up to the present one and returns
@@ -135,6 +136,15 @@ func toVersion8(job map[string]any) {
 				module["gaps"] = tree(Gaps{Above: DrawerGaps.Above})
 			}
 		}
+	}
+}
+
+// toVersion9 adds a handover of which nothing is said yet, and that nothing was weighed or tried.
+func toVersion9(job map[string]any) {
+	job["version"] = json.Number("9")
+	job["handover"] = tree(NewHandover())
+	for _, variant := range list(job["variants"]) {
+		object(variant)["weighIns"], object(variant)["tests"] = []any{}, []any{}
 	}
 }
 

@@ -51,18 +51,27 @@ func BaselineOf(v *fitout.Vehicle, w *Weighing, u *fitout.Uncertainty) Baseline 
 // the rear axle rests where that was then, at the wheelbase before any extension.
 func (p *Plan) baselineErrors(b Baseline) []Err {
 	L, y := p.weighedAt, p.Dry.Y
-	vehicle := func(front, rear float64) Err {
-		m := Moments{}.Add(Mass{Kg: front, Y: y, Z: p.Dry.Z}).Add(Mass{Kg: rear, X: L, Y: y, Z: p.Dry.Z})
-		return ofVehicle(m)
+	vehicle := func(name string, front, rear float64) Err {
+		return p.ofVehicle(
+			name,
+			Moments{}.Add(Mass{Kg: front, Y: y, Z: p.Dry.Z}).Add(Mass{Kg: rear, X: L, Y: y, Z: p.Dry.Z}),
+		)
 	}
-	errors := []Err{ofVehicle(Moments{Y: p.Dry.Kg * b.Side, XY: p.Dry.Kg * p.Dry.X * b.Side})}
+	errors := []Err{p.ofVehicle("side", Moments{Y: p.Dry.Kg * b.Side, XY: p.Dry.Kg * p.Dry.X * b.Side})}
 	if b.Total > 0 || b.Split > 0 {
-		return append(errors, vehicle(b.Total*b.Share, b.Total*(1-b.Share)), vehicle(-b.Split, b.Split))
+		return append(
+			errors,
+			vehicle("total", b.Total*b.Share, b.Total*(1-b.Share)),
+			vehicle("split", -b.Split, b.Split),
+		)
 	}
-	return append(errors, vehicle(b.Front, b.With), vehicle(0, b.Rear))
+	return append(errors, vehicle("front", b.Front, b.With), vehicle("rear", 0, b.Rear))
 }
 
-func ofVehicle(m Moments) Err { return Err{[]ErrPart{{Delta: m, Weighed: m}}} }
+// ofVehicle is an error of the empty vehicle by its name.
+func (p *Plan) ofVehicle(name string, m Moments) Err {
+	return Err{[]ErrPart{{Delta: m, Weighed: m}}, name, p.known(p.vehicleKey(name))}
+}
 
 // partErrors are the errors of the masses of parts and modifications: of each what it
 // changes against the baseline, and what its mass did to the weighing of that.
@@ -73,7 +82,7 @@ func (p *Plan) partErrors(b Baseline, u *fitout.Uncertainty) []Err {
 			per = per.Add(Mass{Kg: weighed.Front, Z: p.Dry.Z}).Add(Mass{Kg: weighed.Rear, X: p.weighedAt, Z: p.Dry.Z})
 		}
 		if per != (Moments{}) && kg != 0 {
-			errors = append(errors, ofVehicle(per.Times(sigmaOf(source, kg, u))))
+			errors = append(errors, p.ofVehicle("part "+id, per.Times(MassSigma(source, kg, u))))
 		}
 	}
 	for i := range p.vehicle.Parts {

@@ -4,6 +4,8 @@ import (
 	"maps"
 	"math"
 	"slices"
+
+	"zaino/internal/core/gauss"
 )
 
 // combined is what readings say together.
@@ -83,15 +85,15 @@ func fit(tickets []DryReading, masses map[string]float64, frontShare float64, wi
 // solve is the algebra of fit.
 func solve(all []reading, v [][]float64, split bool, frontShare float64, parts map[string][]float64,
 	masses map[string]float64) combined {
-	root := cholesky(v)
+	root := gauss.Cholesky(v)
 	front, rear, y := make([]float64, len(all)), make([]float64, len(all)), make([]float64, len(all))
 	for i, r := range all {
 		front[i], rear[i], y[i] = r.front, r.rear, r.kg
 	}
 	// gains are what each reading adds to the front and to the rear axle: the rows of
 	// (Aᵀ V⁻¹ A)⁻¹ Aᵀ V⁻¹.
-	vf, vr := root.over(front), root.over(rear)
-	ff, fr, rr := dot(front, vf), dot(front, vr), dot(rear, vr)
+	vf, vr := root.Over(front), root.Over(rear)
+	ff, fr, rr := gauss.Dot(front, vf), gauss.Dot(front, vr), gauss.Dot(rear, vr)
 	gainFront, gainRear := make([]float64, len(all)), make([]float64, len(all))
 	c := combined{split: split, parts: map[string]Axles{}}
 	if split {
@@ -108,11 +110,11 @@ func solve(all []reading, v [][]float64, split bool, frontShare float64, parts m
 			gainFront[i], gainRear[i] = share.Front*vf[i]/ff, share.Rear*vf[i]/ff
 		}
 	}
-	c.axles = Axles{dot(gainFront, y), dot(gainRear, y)}
+	c.axles = Axles{gauss.Dot(gainFront, y), gauss.Dot(gainRear, y)}
 	c.sigma, c.total = Axles{math.Sqrt(c.own.front), math.Sqrt(c.own.rear)}, c.own.total()
 	for _, id := range slices.Sorted(maps.Keys(parts)) {
 		e := parts[id]
-		per := Axles{dot(gainFront, e), dot(gainRear, e)}
+		per := Axles{gauss.Dot(gainFront, e), gauss.Dot(gainRear, e)}
 		c.parts[id] = per
 		kg := masses[id]
 		c.own.front -= per.Front * per.Front * kg * kg
@@ -120,47 +122,4 @@ func solve(all []reading, v [][]float64, split bool, frontShare float64, parts m
 		c.own.rear -= per.Rear * per.Rear * kg * kg
 	}
 	return c
-}
-
-func dot(a, b []float64) float64 {
-	sum := 0.0
-	for i := range a {
-		sum += a[i] * b[i]
-	}
-	return sum
-}
-
-// lower is a lower triangular matrix.
-type lower [][]float64
-
-// cholesky returns the root of a symmetric positive definite matrix: V = R Rᵀ.
-func cholesky(v [][]float64) lower {
-	root := make(lower, len(v))
-	for i := range v {
-		root[i] = make([]float64, i+1)
-		for k := 0; k <= i; k++ {
-			sum := v[i][k] - dot(root[i][:k], root[k][:k])
-			if i == k {
-				root[i][i] = math.Sqrt(max(sum, leastSigma*leastSigma*1e-6))
-			} else {
-				root[i][k] = sum / root[k][k]
-			}
-		}
-	}
-	return root
-}
-
-// over solves R Rᵀ x = b.
-func (r lower) over(b []float64) []float64 {
-	x := make([]float64, len(b))
-	for i := range b {
-		x[i] = (b[i] - dot(r[i][:i], x[:i])) / r[i][i]
-	}
-	for i := len(b) - 1; i >= 0; i-- {
-		for k := i + 1; k < len(b); k++ {
-			x[i] -= r[k][i] * x[k]
-		}
-		x[i] /= r[i][i]
-	}
-	return x
 }

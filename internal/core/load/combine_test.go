@@ -43,7 +43,7 @@ func weighings() map[string][]fitout.Ticket {
 // drawn is what tickets would have read of a vehicle if every scale, slope and mass had
 // erred by chance as far as it is believed to.
 func drawn(v fitout.Vehicle, truth Axles, rng *rand.Rand, u *fitout.Uncertainty) fitout.Vehicle {
-	tub := rng.NormFloat64() * sigmaOf(v.Parts[0].Source, v.Parts[0].Mass, u) // the same on every day
+	tub := rng.NormFloat64() * MassSigma(v.Parts[0].Source, v.Parts[0].Mass, u) // the same on every day
 	tickets := append([]fitout.Ticket{}, v.Baseline.Tickets...)
 	for i := range tickets {
 		t := &tickets[i]
@@ -85,8 +85,10 @@ func TestWeighingsScatterAsFarAsTheyAreBelieved(t *testing.T) {
 	for name, tickets := range weighings() {
 		t.Run(name, func(t *testing.T) {
 			v := weighed(tickets...)
-			v.Parts = []fitout.Part{{ID: "tub", Name: "Tub", Mass: 140, At: fitout.Point{X: 3400, Z: 900}, InBaseline: true,
-				State: fitout.Removed, Source: fitout.Estimate}}
+			v.Parts = []fitout.Part{
+				{ID: "tub", Name: "Tub", Mass: 140, At: fitout.Point{X: 3400, Z: 900}, InBaseline: true,
+					State: fitout.Removed, Source: fitout.Estimate},
+			}
 			for i := range v.Baseline.Tickets {
 				if tk := &v.Baseline.Tickets[i]; tk.Parts == nil {
 					tk.Parts = []fitout.WeighedPart{{Part: "tub"}}
@@ -121,12 +123,32 @@ func TestWeighingsScatterAsFarAsTheyAreBelieved(t *testing.T) {
 			near("rear", p.Weighing.Sigma.Rear)
 			// Removing the tub is a change by a mass that errs; on days when it was off that was
 			// weighed already, and the two take each other away.
-			near("rear without tub",
-				math.Sqrt(square(Sigma(p.RearForm().Count(), errors))-square(tubError(p, &u, p.RearForm()))+square(trueTub(p, b, &u,
-					p.RearForm()))))
-			near("gross without tub",
-				math.Sqrt(square(Sigma(p.GrossForm().Count(), errors))-square(tubError(p, &u, p.GrossForm()))+square(trueTub(p, b,
-					&u, p.GrossForm()))))
+			near(
+				"rear without tub",
+				math.Sqrt(
+					square(
+						Sigma(p.RearForm().Count(), errors),
+					)-square(
+						tubError(p, &u, p.RearForm()),
+					)+square(
+						trueTub(p, b, &u,
+							p.RearForm()),
+					),
+				),
+			)
+			near(
+				"gross without tub",
+				math.Sqrt(
+					square(
+						Sigma(p.GrossForm().Count(), errors),
+					)-square(
+						tubError(p, &u, p.GrossForm()),
+					)+square(
+						trueTub(p, b,
+							&u, p.GrossForm()),
+					),
+				),
+			)
 		})
 	}
 }
@@ -147,7 +169,7 @@ func trueTub(p *Plan, b Baseline, u *fitout.Uncertainty, f Form) float64 {
 	part := p.vehicle.Parts[0]
 	per := b.Parts[part.ID]
 	m := Moments{}.Add(Mass{Kg: per.Front}).Add(Mass{Kg: per.Rear, X: p.weighedAt})
-	return f.Of(m) * sigmaOf(part.Source, part.Mass, u)
+	return f.Of(m) * MassSigma(part.Source, part.Mass, u)
 }
 
 func scatter(samples []float64) float64 {
@@ -170,8 +192,10 @@ func TestAPartThatWasOffOnTheScaleIsAsSureAsTheScale(t *testing.T) {
 		ticket.Parts = parts
 		j := worked()
 		j.Vehicle = weighed(ticket)
-		j.Vehicle.Parts = []fitout.Part{{ID: "tub", Name: "Tub", Mass: 140, At: fitout.Point{X: 3400}, InBaseline: true,
-			State: fitout.Removed, Source: source}}
+		j.Vehicle.Parts = []fitout.Part{
+			{ID: "tub", Name: "Tub", Mass: 140, At: fitout.Point{X: 3400}, InBaseline: true,
+				State: fitout.Removed, Source: source},
+		}
 		p := NewPlan(&j)
 		b := BaselineOf(&j.Vehicle, &p.Weighing, &u)
 		return Sigma(p.RearForm().Count(), append(p.baselineErrors(b), p.partErrors(b, &u)...))
@@ -199,10 +223,17 @@ func TestAnExtensionMovesTheArmOfTheBaseline(t *testing.T) {
 func TestASingleTotalErrsByItsSplit(t *testing.T) {
 	j := worked()
 	u := j.Practice.Uncertainty
-	j.Vehicle.Baseline = fitout.Baseline{Definition: fitout.Kerb, Split: fitout.SplitAssumed, Total: 2000, FrontShare: 0.6,
-		CGHeight: 690}
-	j.Vehicle.Parts = []fitout.Part{{ID: "bar", Name: "Bar", Mass: 80, At: fitout.Point{X: -700}, State: fitout.Fitted,
-		Source: fitout.ByScale}}
+	j.Vehicle.Baseline = fitout.Baseline{
+		Definition: fitout.Kerb,
+		Split:      fitout.SplitAssumed,
+		Total:      2000,
+		FrontShare: 0.6,
+		CGHeight:   690,
+	}
+	j.Vehicle.Parts = []fitout.Part{
+		{ID: "bar", Name: "Bar", Mass: 80, At: fitout.Point{X: -700}, State: fitout.Fitted,
+			Source: fitout.ByScale},
+	}
 	p := NewPlan(&j)
 	errors := p.baselineErrors(BaselineOf(&j.Vehicle, &p.Weighing, &u))
 	total, split := 0.03*2000, 0.03*2000.0

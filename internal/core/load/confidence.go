@@ -13,6 +13,9 @@ import (
 // panels of one material) are one Err of several.
 type Err struct {
 	Parts []ErrPart
+
+	name  string // of one of the empty vehicle
+	known known  // what weighings say of it; nil for nothing
 }
 
 // ErrPart is what one carrier adds to an error.
@@ -33,14 +36,16 @@ func (e *Err) Of(count Count) float64 {
 }
 
 // Sigma is the standard uncertainty of a count: the root of the sum of squares over
-// independent errors, σ² = Σ (Σ ∂/∂mᵢ σᵢ)² + Σ (∂/∂xᵢ σₓ)² + σ²baseline.
+// independent errors, σ² = Σ (Σ ∂/∂mᵢ σᵢ)² + Σ (∂/∂xᵢ σₓ)² + σ²baseline, less what weighings of the whole took
+// off it.
 func Sigma(count Count, errors []Err) float64 {
-	sum := 0.0
+	sum, off := 0.0, known{}
 	for i := range errors {
 		e := errors[i].Of(count)
 		sum += e * e
+		off.add(errors[i].known, e)
 	}
-	return math.Sqrt(sum)
+	return math.Sqrt(max(0, sum-off.square()))
 }
 
 // Over is the probability that a load is over its limit, 1 − Φ((limit − load)/σ);
@@ -65,16 +70,21 @@ func (p *Plan) Errors(b Baseline, u *fitout.Uncertainty, state *State) []Err {
 	errors := append(p.baselineErrors(b), p.partErrors(b, u)...)
 	materials := map[fitout.Material]int{}
 	p.eachError(u, state, func(e *source) {
-		part := ErrPart{Carrier: e.carrier, Delta: e.one.Times(e.sigma), Weighed: e.one.Times(e.weighed), Mass: e.mass}
+		part := ErrPart{
+			Carrier: e.carrier,
+			Delta:   e.one.Times(e.sigma),
+			Weighed: e.one.Times(e.weighed),
+			Mass:    e.mass,
+		}
 		at, together := materials[e.wall]
 		switch {
 		case e.wall == "":
-			errors = append(errors, Err{[]ErrPart{part}})
+			errors = append(errors, Err{Parts: []ErrPart{part}, known: p.known(e.key)})
 		case together:
 			errors[at].Parts = append(errors[at].Parts, part)
 		default:
 			materials[e.wall] = len(errors)
-			errors = append(errors, Err{[]ErrPart{part}})
+			errors = append(errors, Err{Parts: []ErrPart{part}, known: p.known(e.key)})
 		}
 	})
 	return errors
@@ -86,6 +96,7 @@ type source struct {
 	carrier        Carrier
 	mass           bool
 	wall           fitout.Material // parts of one material err together; empty for by itself
+	key            sourceKey
 	one            Moments
 	sigma, weighed float64 // as it is, and once the item was weighed
 }
@@ -117,7 +128,7 @@ func (p *Plan) eachError(u *fitout.Uncertainty, state *State, visit func(*source
 func (p *Plan) trailerErrors(u *fitout.Uncertainty, visit func(*source)) {
 	t := *p.Trailer
 	share := func(kg float64) source {
-		sigma := sigmaOf(t.Source, kg, u)
+		sigma := MassSigma(t.Source, kg, u)
 		return source{carrier: Carrier{Kind: TheTrailer}, sigma: sigma, weighed: sigma}
 	}
 	mass := share(t.Mass)
@@ -126,7 +137,12 @@ func (p *Plan) trailerErrors(u *fitout.Uncertainty, visit func(*source)) {
 	ball := share(t.Ball)
 	more := t
 	more.Ball++
-	ball.one = Tow(&more, p.Wheelbase, p.vehicle.Hitch.Overhang).Moments(p.Wheelbase).Minus(p.Towing.Moments(p.Wheelbase))
+	ball.one = Tow(
+		&more,
+		p.Wheelbase,
+		p.vehicle.Hitch.Overhang,
+	).Moments(p.Wheelbase).
+		Minus(p.Towing.Moments(p.Wheelbase))
 	visit(&ball)
 }
 
@@ -139,26 +155,44 @@ func (p *Plan) errorsOf(i int, thing *Placed, u *fitout.Uncertainty, visit func(
 	}
 	e := source{carrier: p.Carrier(i), mass: true, one: Moments{Towed: 1}}
 	if m := &thing.Mass; !thing.Trailer {
-		for _, one := range [...]Moments{{X: kg, XY: kg * m.Y}, {Y: kg, XY: kg * m.X}, {Z: kg}} {
-			visit(&source{carrier: e.carrier, one: one, sigma: u.Station, weighed: u.Station})
-		}
+		along, across := placeKeys(item.ID, p.stood(i, thing))
+		visit(
+			&source{
+				carrier: e.carrier,
+				key:     along,
+				one:     Moments{X: kg, XY: kg * m.Y},
+				sigma:   u.Station,
+				weighed: u.Station,
+			},
+		)
+		visit(
+			&source{
+				carrier: e.carrier,
+				key:     across,
+				one:     Moments{Y: kg, XY: kg * m.X},
+				sigma:   u.Station,
+				weighed: u.Station,
+			},
+		)
+		visit(&source{carrier: e.carrier, one: Moments{Z: kg}, sigma: u.Station, weighed: u.Station})
 		e.one = Moments{Kg: 1, X: m.X, Y: m.Y, Z: m.Z, XY: m.X * m.Y}
 	}
 	if level(item) != nil {
-		content := kg - item.Mass
-		e.sigma, e.weighed, kg = u.Weighed*content, u.Weighed*content, item.Mass
+		content := kg - p.own(i)
+		e.sigma, e.weighed = u.Weighed*content, u.Weighed*content
 		visit(&e)
 	}
-	e.sigma, e.weighed = sigmaOf(item.Source, kg, u), sigmaOf(fitout.ByScale, kg, u)
+	e.key = massKey(item.ID, item.Mass, item.Source)
+	e.sigma, e.weighed = MassSigma(item.Source, item.Mass, u), MassSigma(fitout.ByScale, item.Mass, u)
 	if item.Source == fitout.ByMaterial && item.Module != nil {
-		e.wall = item.Module.Wall
+		e.wall, e.key = item.Module.Wall, wallKey(item.Module.Wall)
 	}
 	visit(&e)
 }
 
-// sigmaOf is the standard uncertainty of a mass by its source, kg: of a weighed
+// MassSigma is the standard uncertainty of a mass by its source, kg: of a weighed
 // one the larger of its share and the scale's step over √12.
-func sigmaOf(source fitout.MassSource, kg float64, u *fitout.Uncertainty) float64 {
+func MassSigma(source fitout.MassSource, kg float64, u *fitout.Uncertainty) float64 {
 	kg = math.Abs(kg)
 	switch source {
 	case fitout.ByScale:
@@ -186,6 +220,10 @@ type WeighNext struct {
 func Next(count Count, errors []Err) []WeighNext {
 	sigma := Sigma(count, errors)
 	takes := map[int]float64{}
+	off := known{}
+	for i := range errors {
+		off.add(errors[i].known, errors[i].Of(count))
+	}
 	for i := range errors {
 		e := &errors[i]
 		whole := e.Of(count)
@@ -194,7 +232,7 @@ func Next(count Count, errors []Err) []WeighNext {
 				continue
 			}
 			rest, weighed := whole-count(part.Carrier, part.Delta), count(part.Carrier, part.Weighed)
-			takes[part.Carrier.Index] += whole*whole - rest*rest - weighed*weighed
+			takes[part.Carrier.Index] += whole*whole - rest*rest - weighed*weighed - off.without(e.known, whole-rest)
 		}
 	}
 	var all []WeighNext

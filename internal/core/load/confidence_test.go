@@ -21,7 +21,7 @@ func example() (*Plan, []Err) {
 	for i, share := range shares {
 		thing := &p.Items[i]
 		errors = append(errors,
-			Err{[]ErrPart{{Carrier: p.Carrier(i), Delta: Moments{}.Add(thing.Mass).Times(share),
+			Err{Parts: []ErrPart{{Carrier: p.Carrier(i), Delta: Moments{}.Add(thing.Mass).Times(share),
 				Weighed: Moments{}.Add(thing.Mass).Times(0.01), Mass: true}}})
 	}
 	return p, errors
@@ -87,8 +87,10 @@ func TestErrorsBySource(t *testing.T) {
 
 	assert.Equal(t, 1.0, Over(10, 5, 0))
 	assert.Zero(t, Over(5, 10, 0))
-	assumed := fitout.Vehicle{Baseline: fitout.Baseline{Definition: fitout.Kerb, Split: fitout.SplitAssumed, Total: 2000,
-		FrontShare: 0.55}}
+	assumed := fitout.Vehicle{
+		Baseline: fitout.Baseline{Definition: fitout.Kerb, Split: fitout.SplitAssumed, Total: 2000,
+			FrontShare: 0.55},
+	}
 	b := BaselineOf(&assumed, nil, &u)
 	assert.InDelta(t, 60, b.Total, 1e-9)
 	assert.InDelta(t, 60, b.Split, 1e-9, "a split that nobody weighed is believed little")

@@ -60,6 +60,9 @@ func (a Axles) Gross() float64 { return a.Front + a.Rear }
 // Plus adds two sets of axle loads.
 func (a Axles) Plus(b Axles) Axles { return Axles{a.Front + b.Front, a.Rear + b.Rear} }
 
+// times returns so many of them.
+func (a Axles) times(n float64) Axles { return Axles{a.Front * n, a.Rear * n} }
+
 // Axles returns the axle loads by moments about the front axle:
 // R = Σ mx / L, F = Σ m − R. The wheelbase is in mm and above 0.
 func (m Moments) Axles(wheelbase float64) Axles {

@@ -55,22 +55,35 @@ type Plan struct {
 	Trailer      *fitout.Trailer
 	Towing       Towing // of the trailer, whether coupled or not
 
-	weighedAt float64 // wheelbase at which the baseline was read, before any extension, mm
+	weighedAt float64     // wheelbase at which the baseline was read, before any extension, mm
+	of        *fitout.Job // as it was given
 	vehicle   *fitout.Vehicle
 	variant   *fitout.Variant
 	road      []Mass  // of the items, where they are on the road, whatever is shown
 	holders   []int   // index of the module that an item lies in, or −1
 	variety   variety // what may vary, and what hangs on what
+
+	calibration *Calibration // nil where no weighing calibrates the plan
 }
 
 // NewPlan resolves a valid job's chosen variant. Its places are as the document
 // keeps them; the plan has them as they stand with a wheelbase extension.
-func NewPlan(j *fitout.Job) *Plan {
+func NewPlan(j *fitout.Job) *Plan { return newPlan(j, true) }
+
+// Plain returns the plan by its own figures, without what weighings of the loaded vehicle say.
+func (p *Plan) Plain() *Plan {
+	if p.calibration == nil {
+		return p
+	}
+	return newPlan(p.of, false)
+}
+
+func newPlan(j *fitout.Job, calibrated bool) *Plan {
 	standing := j.Standing()
 	v, variant := &standing.Vehicle, standing.ChosenVariant()
 	p := &Plan{
 		Wheelbase: v.Wheelbase, TrackFront: v.TrackFront, TrackRear: v.TrackRear, Job: &standing,
-		Trailer: j.Trailer, weighedAt: j.Vehicle.Wheelbase, vehicle: v, variant: variant,
+		Trailer: j.Trailer, weighedAt: j.Vehicle.Wheelbase, of: j, vehicle: v, variant: variant,
 	}
 	if j.Vehicle.Baseline.Definition == fitout.AsWeighed {
 		p.Weighing = Weigh(&j.Vehicle, &j.Practice.Uncertainty)
@@ -91,6 +104,9 @@ func NewPlan(j *fitout.Job) *Plan {
 		p.Tanks[i] = Placed{ID: t.ID, Name: t.Name, Mass: at(t.At, t.Now*t.Density), Present: true}
 	}
 	p.place()
+	if calibrated {
+		p.calibrate()
+	}
 	p.holders = holders(variant.Items)
 	p.variety = newVariety(p)
 	shown, road := p.Shown(), p.asSet()

@@ -128,7 +128,7 @@ func (p *Plan) In(i int, s *State) (Placed, bool) {
 		thing.Mass = at(place, thing.Mass.Kg)
 	}
 	if l := level(item); l != nil {
-		thing.setKg(item.Mass + s.Levels[item.ID]*l.Density)
+		thing.setKg(p.own(i) + s.Levels[item.ID]*l.Density)
 	}
 	return thing, true
 }

@@ -173,10 +173,10 @@ const leastSigma = 0.01
 func partSigmas(v *fitout.Vehicle, u *fitout.Uncertainty) map[string]float64 {
 	all := make(map[string]float64, len(v.Parts)+len(v.Modifications))
 	for i := range v.Parts {
-		all[v.Parts[i].ID] = sigmaOf(v.Parts[i].Source, v.Parts[i].Mass, u)
+		all[v.Parts[i].ID] = MassSigma(v.Parts[i].Source, v.Parts[i].Mass, u)
 	}
 	for i := range v.Modifications {
-		all[v.Modifications[i].ID] = sigmaOf(v.Modifications[i].Source, v.Modifications[i].Mass, u)
+		all[v.Modifications[i].ID] = MassSigma(v.Modifications[i].Source, v.Modifications[i].Mass, u)
 	}
 	return all
 }

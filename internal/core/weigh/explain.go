@@ -1,0 +1,370 @@
+package weigh
+
+import (
+	"cmp"
+	"math"
+	"slices"
+	"strings"
+
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/gauss"
+	"zaino/internal/core/load"
+	"zaino/internal/core/plan"
+)
+
+// Cause is a kind of mistake that explains a weighing.
+type Cause string
+
+// The causes that are tried: a thing was not there, or was and is not listed; a vessel was fuller or emptier; axles or
+// sides were written down the wrong way round; somebody more sat in it; the scale sloped; a mass is far off; or there
+// is something that nobody listed.
+const (
+	Missing  Cause = "missing"
+	There    Cause = "there"
+	Level    Cause = "level"
+	Swapped  Cause = "swapped"
+	Sides    Cause = "sides"
+	Person   Cause = "person"
+	Slope    Cause = "slope"
+	Mass     Cause = "mass"
+	Unlisted Cause = "unlisted"
+)
+
+// Explanation is one cause, or several that this weighing cannot tell apart.
+type Explanation struct {
+	Cause    Cause   `json:"cause" enum:"missing,there,level,swapped,sides,person,slope,mass,unlisted"`
+	Of       string  `json:"of" doc:"id of the item, tank: and id of the tank, or of the seat; empty for none"`
+	Name     string  `json:"name"`
+	Kg       float64 `json:"kg" doc:"that it comes to, more than planned, kg; degrees for a slope, nose up"`
+	Sigmas   float64 `json:"sigmas" doc:"how many of its own standard deviations a mass would have to be off; 0 for other causes"`
+	Share    float64 `json:"share" doc:"how likely it is among all that were tried, 0 to 1"`
+	Chi2     float64 `json:"chi2" doc:"that is left with it"`
+	Or       []Other `json:"or" doc:"causes that this weighing cannot tell from it"`
+	Sentence string  `json:"sentence"`
+}
+
+// Other is a cause that cannot be told from one before it.
+type Other struct {
+	Cause Cause  `json:"cause" enum:"missing,there,level,swapped,sides,person,slope,mass,unlisted"`
+	Of    string `json:"of"`
+	Name  string `json:"name"`
+}
+
+// What is thought likely of a cause before anybody weighed; figures of practice.
+const (
+	aPerson     = 78.0 // kg, somebody who is not on the list
+	aPersonBy   = 15.0 // kg
+	farOff      = 0.5  // share by which a mass may be far off
+	unlistedBy  = 40.0 // kg that nobody listed
+	slopeBy     = 1.5  // degrees by which a scale that is called level may slope
+	mostNamed   = 6    // explanations
+	lightest    = 1.0  // kg; what is lighter explains no weighing
+	sameWithin  = 1.0  // standard deviations of the reading within which two causes cannot be told apart
+	mostOthers  = 4
+	gridOfPlace = 9 // places along and across that something unlisted may lie in
+)
+
+// farOffOften is how often a mass is far off by where it comes from, against a thing that was forgotten; figures of
+// practice.
+var farOffOften = map[fitout.MassSource]float64{
+	fitout.Estimate: 0.3, fitout.ByMaterial: 0.2, fitout.DataSheet: 0.1, fitout.ByScale: 0.02,
+}
+
+// guess is one cause put to the test: how it moves what was expected, and how far that errs.
+type guess struct {
+	Explanation
+	moved  []float64   // what the figures would read more, kg
+	spread [][]float64 // one standard deviation each, by figure
+	read   []float64   // what was read, where it was written down otherwise; nil: as it was
+	own    float64     // standard deviation of a mass, for its sigmas
+	prior  float64     // how often it happens, against the others
+	log    float64
+	at     []float64 // expected figures with it, for telling causes apart
+	root   gauss.Lower
+}
+
+// explain tries every cause: the log of how likely what was read is with it, by the same normal errors, and ranks them.
+func (l *Look) explain(p *plan.Plan, w *fitout.WeighIn, readings []gauss.Reading) {
+	guesses := l.guesses(p, w)
+	total := 0.0
+	best := math.Inf(-1)
+	for i := range guesses {
+		guesses[i].weigh(l, readings)
+		best = max(best, guesses[i].log)
+	}
+	for i := range guesses {
+		guesses[i].Share = math.Exp(guesses[i].log - best)
+		total += guesses[i].Share
+	}
+	slices.SortStableFunc(guesses, func(a, b guess) int { return cmp.Compare(b.log, a.log) })
+	var firsts []*guess // those that stand for themselves
+	for i := range guesses {
+		g := &guesses[i]
+		g.Share /= total
+		k := slices.IndexFunc(firsts, func(first *guess) bool { return alike(first, g) })
+		switch {
+		case k < 0 && len(firsts) < mostNamed:
+			firsts = append(firsts, g)
+		case k >= 0:
+			firsts[k].Share += g.Share
+			if len(firsts[k].Or) < mostOthers {
+				firsts[k].Or = append(firsts[k].Or, Other{g.Cause, g.Of, g.Name})
+			}
+		}
+	}
+	for _, g := range firsts {
+		if g.Or == nil {
+			g.Or = []Other{}
+		}
+		l.Explanations = append(l.Explanations, g.Explanation)
+	}
+}
+
+// alike tells whether two causes come to the same: they are of the same thing, or what the scale reads with them
+// differs by less than it can tell, given how sure all else is.
+func alike(a, b *guess) bool {
+	switch {
+	case a.Cause == Unlisted || b.Cause == Unlisted:
+		return false
+	case a.Of == b.Of && a.Of != "":
+		return true
+	}
+	off := make([]float64, len(a.at))
+	for i := range off {
+		off[i] = a.at[i] - b.at[i]
+	}
+	half := a.root.Half(off)
+	return math.Sqrt(gauss.Dot(half, half)) < sameWithin
+}
+
+// weigh works out how likely what was read is with a guess.
+func (g *guess) weigh(l *Look, readings []gauss.Reading) {
+	sources := len(l.scale.Sources)
+	tried := make([]gauss.Reading, len(readings))
+	g.at = make([]float64, len(readings))
+	for i, r := range readings {
+		f := &l.scale.Figures[i]
+		read := f.Read
+		if g.read != nil {
+			read = g.read[i]
+		}
+		r.Off = read - f.Planned - g.moved[i]
+		r.Moves = append(slices.Clone(r.Moves), make([]float64, len(g.spread))...)
+		for k := range g.spread {
+			r.Moves[sources+k] = g.spread[k][i]
+		}
+		tried[i] = r
+	}
+	after := gauss.Update(sources+len(g.spread), tried)
+	g.root = after.Root
+	g.Chi2 = after.Chi2
+	g.log = math.Log(g.prior) - (after.Chi2+after.LogDet)/2
+	for i := range readings {
+		g.at[i] = g.moved[i]
+		if g.read != nil {
+			g.at[i] += l.scale.Figures[i].Read - g.read[i]
+		}
+		for k := range g.spread {
+			g.at[i] += g.spread[k][i] * after.Mean[sources+k]
+		}
+	}
+	switch g.Cause {
+	case Slope:
+		g.Kg = after.Mean[sources] * slopeBy
+	case Mass:
+		g.Kg = after.Mean[sources] * farOff * g.Kg
+		g.Sigmas = math.Abs(g.Kg) / max(g.own, math.SmallestNonzeroFloat64)
+	case Person:
+		g.Kg += after.Mean[sources] * aPersonBy
+	case Unlisted:
+		g.Kg = l.Unexplained.Kg
+	}
+}
+
+// guesses are all causes that may have been.
+func (l *Look) guesses(p *plan.Plan, w *fitout.WeighIn) []guess {
+	var all []guess
+	moves := func(at fitout.Point, kg float64) []float64 {
+		return p.Load.Moves(&l.scale, load.Mass{Kg: kg, X: at.X, Y: at.Y, Z: at.Z})
+	}
+	add := func(cause Cause, of, name string, kg float64, moved []float64, spread ...[]float64) *guess {
+		all = append(
+			all,
+			guess{
+				Explanation: Explanation{Cause: cause, Of: of, Name: name, Kg: kg},
+				moved:       moved,
+				spread:      spread,
+				prior:       1,
+			},
+		)
+		return &all[len(all)-1]
+	}
+	nothing := make([]float64, len(l.scale.Figures))
+	sigmas := map[string]float64{}
+	for _, s := range l.scale.Sources {
+		if s.Kind == load.MassErrs {
+			sigmas[s.Of] = s.Sigma
+		}
+	}
+	aboard := map[string]bool{}
+	for i := range w.Aboard {
+		a := &w.Aboard[i]
+		aboard[a.Of] = true
+		if kg := a.Kg + a.Content; kg >= lightest && !strings.HasPrefix(a.Of, "tank:") {
+			add(Missing, a.Of, a.Name, -kg, moves(a.At, -kg))
+		}
+		if a.Kg >= lightest {
+			g := add(Mass, a.Of, a.Name, a.Kg, nothing, moves(a.At, farOff*a.Kg))
+			g.own, g.prior = sigmas[a.Of], farOffOften[a.Source]
+		}
+	}
+	l.there(p, aboard, func(of, name string, kg float64, at fitout.Point) { add(There, of, name, kg, moves(at, kg)) })
+	l.levels(p, w, func(of, name string, kg float64, at fitout.Point) { add(Level, of, name, kg, moves(at, kg)) })
+	for i := range p.Vehicle.Seats {
+		if seat := &p.Vehicle.Seats[i]; !taken(p, w, seat) {
+			add(Person, seat.ID, seat.Name, aPerson, moves(seat.At, aPerson), moves(seat.At, aPersonBy))
+		}
+	}
+	l.written(func(cause Cause, read []float64) { add(cause, "", "", 0, nothing).read = read })
+	slope := make([]float64, len(nothing))
+	for i, f := range l.scale.Figures {
+		slope[i] = leans(f.Name) * p.Load.Leans(w) * slopeBy
+	}
+	if slices.ContainsFunc(slope, func(x float64) bool { return x != 0 }) {
+		add(Slope, "", "", 0, nothing, slope)
+	}
+	add(Unlisted, "", "", 0, nothing, l.anywhere(p)...)
+	return all
+}
+
+// leans is how much of what a slope moves a figure has, nose up.
+func leans(figure string) float64 {
+	switch figure {
+	case "front":
+		return -1
+	case "rear":
+		return 1
+	case "front-left", "front-right":
+		return -0.5
+	case "rear-left", "rear-right":
+		return 0.5
+	}
+	return 0
+}
+
+// there tells of things of the plan that were not on the list of what was aboard.
+func (l *Look) there(p *plan.Plan, aboard map[string]bool, tell func(of, name string, kg float64, at fitout.Point)) {
+	for i := range p.Variant.Items {
+		item, thing := &p.Variant.Items[i], &p.Load.Items[i]
+		if kg := item.Mass + item.Presence.Content(); !aboard[item.ID] && kg >= lightest && !thing.Trailer {
+			at := item.At
+			if thing.Mass.Kg > 0 {
+				at = fitout.Point{X: thing.Mass.X, Y: thing.Mass.Y, Z: thing.Mass.Z}
+			}
+			tell(item.ID, item.Name, kg, at)
+		}
+	}
+}
+
+// levels tells of tanks and vessels that may have been full, half full or empty instead.
+func (l *Look) levels(p *plan.Plan, w *fitout.WeighIn, tell func(of, name string, kg float64, at fitout.Point)) {
+	try := func(of, name string, now, full float64, at fitout.Point) {
+		for _, share := range []float64{0, 0.5, 1} {
+			if kg := share*full - now; math.Abs(kg) >= lightest {
+				tell(of, name, kg, at)
+			}
+		}
+	}
+	contents := map[string]float64{}
+	for i := range w.Aboard {
+		contents[w.Aboard[i].Of] = w.Aboard[i].Content
+	}
+	for i := range p.Vehicle.Tanks {
+		t := &p.Vehicle.Tanks[i]
+		try("tank:"+t.ID, t.Name, contents["tank:"+t.ID], t.Capacity*t.Density, t.At)
+	}
+	for i := range w.Aboard {
+		a := &w.Aboard[i]
+		if k := p.Index(a.Of); k >= 0 && p.Items[k].Presence.Level != nil {
+			level := p.Items[k].Presence.Level
+			try(a.Of, a.Name, a.Content, level.Max*level.Density, a.At)
+		}
+	}
+}
+
+// taken tells whether somebody sat in a seat.
+func taken(p *plan.Plan, w *fitout.WeighIn, seat *fitout.Seat) bool {
+	for i := range w.Aboard {
+		if k := p.Index(w.Aboard[i].Of); k >= 0 && p.Items[k].Seat == seat.ID {
+			return true
+		}
+	}
+	return false
+}
+
+// written tells how figures may have been written down the wrong way round.
+func (l *Look) written(tell func(cause Cause, read []float64)) {
+	at := map[string]float64{}
+	for _, f := range l.scale.Figures {
+		at[f.Name] = f.Read
+	}
+	turn := func(cause Cause, turned map[string]string) {
+		read := make([]float64, len(l.scale.Figures))
+		changed := false
+		for i, f := range l.scale.Figures {
+			from, ok := turned[f.Name]
+			if !ok {
+				from = f.Name
+			}
+			read[i] = at[from]
+			changed = changed || at[from] != f.Read
+		}
+		if changed {
+			tell(cause, read)
+		}
+	}
+	turn(
+		Swapped,
+		map[string]string{"front": "rear", "rear": "front", "front-left": "rear-left", "rear-left": "front-left",
+			"front-right": "rear-right", "rear-right": "front-right"},
+	)
+	if len(l.scale.Figures) >= 4 {
+		turn(
+			Sides,
+			map[string]string{"front-left": "front-right", "front-right": "front-left", "rear-left": "rear-right",
+				"rear-right": "rear-left"},
+		)
+	}
+}
+
+// anywhere is the spread of something that nobody listed, of unlistedBy kg or so, anywhere between the ends of the
+// vehicle: the root of the mean of its products over a grid of places.
+func (l *Look) anywhere(p *plan.Plan) [][]float64 {
+	n := len(l.scale.Figures)
+	mean := make([][]float64, n)
+	for i := range mean {
+		mean[i] = make([]float64, n)
+	}
+	o, places := &p.Vehicle.Outline, float64(gridOfPlace*gridOfPlace)
+	for i := range gridOfPlace {
+		for k := range gridOfPlace {
+			x := -o.FrontOverhang + (o.FrontOverhang+p.Load.Wheelbase+o.RearOverhang)*float64(i)/(gridOfPlace-1)
+			y := o.Width * (float64(k)/(gridOfPlace-1) - 0.5)
+			m := p.Load.Moves(&l.scale, load.Mass{Kg: unlistedBy, X: x, Y: y})
+			for a := range n {
+				for b := range n {
+					mean[a][b] += m[a] * m[b] / places
+				}
+			}
+		}
+	}
+	root := gauss.Cholesky(mean)
+	spread := make([][]float64, n)
+	for k := range n {
+		spread[k] = make([]float64, n)
+		for i := k; i < n; i++ {
+			spread[k][i] = root[i][k]
+		}
+	}
+	return spread
+}
