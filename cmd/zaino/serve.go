@@ -100,6 +100,9 @@ func (s *serving) run(cmd *cobra.Command) error {
 		if options.Monitor, err = demoMonitor(devices); err != nil {
 			return err
 		}
+		if options.Scales, err = demoScales(devices); err != nil {
+			return err
+		}
 	}
 	s.announce(cmd, listener.Addr(), options.AccessCode)
 	return serveUntilSignal(cmd.Context(), listener, &http.Server{

@@ -57,16 +57,27 @@ func (m *monitors) connect(job, system, address string) error {
 	m.mutex.Lock()
 	defer m.mutex.Unlock()
 	if len(m.of) >= mostMonitors {
-		return huma.Error422UnprocessableEntity("Twenty monitors are listened to already; disconnect one of another job " +
-			"first.")
+		return huma.Error422UnprocessableEntity(
+			"Twenty monitors are listened to already; disconnect one of another job " +
+				"first.",
+		)
 	}
 	ctx, stop := context.WithCancel(m.ctx)
 	l := &listening{address: address, system: system, stop: stop, sentence: "Connecting …"}
 	m.of[job] = l
-	go device.Follow(ctx, address, func(r device.Reading) { m.took(job, l, r) }, func(sends bool, sentence string) {
-		m.mutex.Lock()
-		defer m.mutex.Unlock()
-		l.sends, l.sentence = sends, sentence
+	go device.Follow(ctx, address, device.Line{
+		Hear: func(line []byte) error {
+			r, err := device.Parse(line)
+			if err == nil {
+				m.took(job, l, r)
+			}
+			return err
+		},
+		State: func(sends bool, sentence string) {
+			m.mutex.Lock()
+			defer m.mutex.Unlock()
+			l.sends, l.sentence = sends, sentence
+		},
 	})
 	return nil
 }
@@ -194,8 +205,11 @@ func (h handlers) beside(j *fitout.Job, id, system string) (power.Beside, error)
 		if midnight.IsZero() {
 			midnight = time.Date(r.At.Year(), r.At.Month(), r.At.Day(), 0, 0, 0, 0, r.At.Location())
 		}
-		measured = append(measured, power.Measured{Hours: r.At.Sub(midnight).Hours() - look.Run.Begin, Charge: r.Charge,
-			Amps: r.Amps})
+		measured = append(
+			measured,
+			power.Measured{Hours: r.At.Sub(midnight).Hours() - look.Run.Begin, Charge: r.Charge,
+				Amps: r.Amps},
+		)
 	}
 	return look.Beside(system, measured), nil
 }

@@ -26,8 +26,9 @@ type Options struct {
 	Hosts      []string // host names that requests may name
 	AccessCode string   // asked for once in each browser; empty for none
 
-	Context context.Context // devices are listened to until it ends
-	Monitor string          // address of a simulated monitor that runs here; empty for none
+	Context context.Context  // devices are listened to until it ends
+	Monitor string           // address of a simulated monitor that runs here; empty for none
+	Scales  []SuggestedScale // simulated scales that run here
 }
 
 // New returns the handler of the whole server.
@@ -60,7 +61,7 @@ func register(router chi.Router, o Options, gate *gate) huma.API {
 	config.DocsPath, config.SchemasPath, config.OpenAPIPath = "", "", "/api/openapi"
 	api := humachi.New(router, config)
 	h := handlers{store: o.Store, version: o.Version, gate: gate, monitors: newMonitors(o.Context, o.Store),
-		suggested: o.Monitor}
+		suggested: o.Monitor, scales: newScales(o.Context, o.Scales)}
 	h.registerJobs(api)
 	h.registerDocuments(api)
 	h.registerAssess(api)
@@ -72,6 +73,10 @@ func register(router chi.Router, o Options, gate *gate) huma.API {
 	h.registerBuild(api)
 	h.registerDrawing(api)
 	h.registerMonitor(api)
+	h.registerScales(api)
+	h.registerWeigh(api)
+	h.registerHandover(api)
+	h.registerSeason(api)
 	h.registerSystem(api)
 	describe(api.OpenAPI())
 	return api
@@ -84,5 +89,6 @@ type handlers struct {
 	gate    *gate
 
 	monitors  *monitors
+	scales    *scales
 	suggested string // where a simulated monitor sends
 }

@@ -47,11 +47,12 @@ var below = map[string]string{
 	"supply": "fitout plan power edit",
 
 	"edit":   "fitout load module plan words limits fit brief power trip wiring build weigh",
+	"season": "fitout gauss plan words brief power handover edit",
 	"offer":  "fitout load module plan quantity words limits fit brief edit",
 	"assess": "fitout plan words edit balance baseline brief fit limits offer power rating ride space trip wiring build weigh handover",
 
 	"mend":    "fitout load plan quantity words assess edit limits offer power rating supply",
-	"report":  "fitout load module plan words assess balance brief fit limits power rating space trip wiring build",
+	"report":  "fitout load module plan words assess balance brief fit limits power rating space trip wiring build edit handover weigh",
 	"shape":   "fitout module space words",
 	"draw":    "fitout fit plan shape",
 	"arrange": "fitout module plan words assess edit fit propose report",

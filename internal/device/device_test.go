@@ -76,13 +76,24 @@ func heard(t *testing.T, address, says string) int {
 	defer stop()
 	var mutex sync.Mutex
 	count, got := 0, false
-	Follow(ctx, address, func(Reading) { mutex.Lock(); count++; mutex.Unlock() }, func(_ bool, sentence string) {
-		if strings.Contains(sentence, says) {
-			mutex.Lock()
-			got = true
-			mutex.Unlock()
-			stop()
-		}
+	Follow(ctx, address, Line{
+		Hear: func(line []byte) error {
+			_, err := Parse(line)
+			if err == nil {
+				mutex.Lock()
+				count++
+				mutex.Unlock()
+			}
+			return err
+		},
+		State: func(_ bool, sentence string) {
+			if strings.Contains(sentence, says) {
+				mutex.Lock()
+				got = true
+				mutex.Unlock()
+				stop()
+			}
+		},
 	})
 	mutex.Lock()
 	defer mutex.Unlock()

@@ -38,12 +38,17 @@ func CheckAddress(address string) error {
 	return nil
 }
 
-// Follow listens to a device until the context ends: each is told of every reading, state of
-// what there is to know, in a sentence, and whether it sends. It comes back by itself when a
-// device goes and comes again.
-func Follow(ctx context.Context, address string, each func(Reading), state func(sends bool, sentence string)) {
+// Line is what is done with a device that is listened to.
+type Line struct {
+	Hear  func(line []byte) error           // reads one line; an error says what is wrong with it
+	State func(sends bool, sentence string) // is told what there is to know of it, in a sentence, and whether it sends
+	Tell  <-chan []byte                     // lines that are sent to it; nil for none
+}
+
+// Follow listens to a device until the context ends. It comes back by itself when a device goes and comes again.
+func Follow(ctx context.Context, address string, l Line) {
 	for attempt := 0; attempt < mostAttempts && ctx.Err() == nil; attempt++ {
-		sent, err := listen(ctx, address, each, state)
+		sent, err := l.listen(ctx, address)
 		if ctx.Err() != nil {
 			return
 		}
@@ -51,10 +56,10 @@ func Follow(ctx context.Context, address string, each func(Reading), state func(
 			attempt = 0
 		}
 		if errors.Is(err, errNoDevice) {
-			state(false, err.Error())
+			l.State(false, err.Error())
 			return
 		}
-		state(false, fmt.Sprintf("Nothing is sent from %s: %s. It is tried again.", address, plain(err)))
+		l.State(false, fmt.Sprintf("Nothing is sent from %s: %s. It is tried again.", address, plain(err)))
 		select {
 		case <-ctx.Done():
 			return
@@ -62,7 +67,7 @@ func Follow(ctx context.Context, address string, each func(Reading), state func(
 		}
 	}
 	if ctx.Err() == nil {
-		state(false, fmt.Sprintf("Nothing is sent from %s. Start the monitor, then connect again.", address))
+		l.State(false, fmt.Sprintf("Nothing is sent from %s. Start the device, then connect again.", address))
 	}
 }
 
@@ -83,7 +88,7 @@ func plain(err error) string {
 }
 
 // listen reads lines until the device goes; sent tells that a reading came.
-func listen(ctx context.Context, address string, each func(Reading), state func(bool, string)) (sent bool, err error) {
+func (l *Line) listen(ctx context.Context, address string) (sent bool, err error) {
 	dialer := net.Dialer{Timeout: 3 * time.Second}
 	connection, err := dialer.DialContext(ctx, "tcp", address)
 	if err != nil {
@@ -92,6 +97,11 @@ func listen(ctx context.Context, address string, each func(Reading), state func(
 	defer connection.Close()
 	stop := context.AfterFunc(ctx, func() { _ = connection.Close() })
 	defer stop()
+	if l.Tell != nil {
+		gone := make(chan struct{})
+		defer close(gone)
+		go l.tell(ctx, connection, gone)
+	}
 	lines := bufio.NewReaderSize(connection, LongestLine)
 	bad, counted, second := 0, 0, time.Time{}
 	for {
@@ -111,23 +121,38 @@ func listen(ctx context.Context, address string, each func(Reading), state func(
 		if counted++; counted > mostASecond && !long && bytes.HasPrefix(line, []byte("{")) {
 			continue // not even looked at
 		}
-		var reading Reading
 		if long {
 			err = fmt.Errorf("a line is longer than %d bytes", LongestLine)
 		} else {
-			reading, err = Parse(line)
+			err = l.Hear(line)
 		}
 		if err != nil {
 			if bad++; bad >= mostBad {
 				return sent, fmt.Errorf("%w: %d lines one after another; %w", errNoDevice, bad, err)
 			}
-			state(sent, "A line was passed over: "+err.Error())
+			l.State(sent, "A line was passed over: "+err.Error())
 			continue
 		}
 		if !sent || bad > 0 {
-			state(true, "")
+			l.State(true, "")
 		}
 		bad, sent = 0, true
-		each(reading)
+	}
+}
+
+// tell sends lines to a device until it goes.
+func (l *Line) tell(ctx context.Context, connection net.Conn, gone <-chan struct{}) {
+	for {
+		select {
+		case <-ctx.Done():
+			return
+		case <-gone:
+			return
+		case line := <-l.Tell:
+			_ = connection.SetWriteDeadline(time.Now().Add(3 * time.Second))
+			if _, err := connection.Write(append(line, '\n')); err != nil {
+				return
+			}
+		}
 	}
 }

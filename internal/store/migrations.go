@@ -33,6 +33,17 @@ func migrations() []*gormigrate.Migration {
 				at DATETIME NOT NULL, received DATETIME NOT NULL, document BLOB NOT NULL)`,
 			`CREATE INDEX readings_listed ON readings (job_id, system, at)`,
 		)},
+		{ID: "0004-weighings-log-and-files", Migrate: statements(
+			`CREATE TABLE weighings (
+				job_id TEXT NOT NULL REFERENCES jobs (id), id TEXT NOT NULL, at DATETIME NOT NULL, received DATETIME NOT NULL,
+				document BLOB NOT NULL, PRIMARY KEY (job_id, id)) WITHOUT ROWID`,
+			`CREATE TABLE entries (
+				job_id TEXT NOT NULL REFERENCES jobs (id), id TEXT NOT NULL, at DATETIME NOT NULL, received DATETIME NOT NULL,
+				document BLOB NOT NULL, PRIMARY KEY (job_id, id)) WITHOUT ROWID`,
+			`CREATE TABLE files (
+				job_id TEXT NOT NULL REFERENCES jobs (id), id TEXT NOT NULL, at DATETIME NOT NULL, received DATETIME NOT NULL,
+				document BLOB NOT NULL, size INTEGER NOT NULL, data BLOB NOT NULL, PRIMARY KEY (job_id, id))`,
+		)},
 	}
 }
 

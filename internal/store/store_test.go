@@ -174,7 +174,7 @@ func TestForeignFilesAreRefusedUnchanged(t *testing.T) {
 			require.NoError(t, err)
 			require.NoError(t, db.Close())
 		}},
-		{"a database of a newer version", "written by a newer Zaino; accepted is up to version 3",
+		{"a database of a newer version", "written by a newer Zaino; accepted is up to version 4",
 			func(t *testing.T, path string) {
 				s, err := Open(path, Options{})
 				require.NoError(t, err)
@@ -271,8 +271,14 @@ func BenchmarkListOf10000Jobs(b *testing.B) {
 	defer s.Close()
 	rows := make([]jobRow, 10000)
 	for i := range rows {
-		rows[i] = jobRow{ID: fmt.Sprint("j", i), Name: fmt.Sprint("Job ", i), Search: fmt.Sprint("job ", i), Revision: 1,
-			CreatedAt: time.Now().UTC(), UpdatedAt: time.Now().UTC()}
+		rows[i] = jobRow{
+			ID:        fmt.Sprint("j", i),
+			Name:      fmt.Sprint("Job ", i),
+			Search:    fmt.Sprint("job ", i),
+			Revision:  1,
+			CreatedAt: time.Now().UTC(),
+			UpdatedAt: time.Now().UTC(),
+		}
 	}
 	require.NoError(b, s.db.CreateInBatches(rows, 500).Error)
 	for b.Loop() {

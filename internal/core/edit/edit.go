@@ -52,6 +52,8 @@ var kinds = map[string]Kind{
 	"build-in":         buildIn,
 	"make-way":         makeWay,
 	"pace-learned":     paceLearned,
+	"weigh-in":         weighIn,
+	"weigh-note":       weighNote,
 	"outside":          outside,
 	"rating":           rating,
 	"tyres":            tyres,
@@ -115,7 +117,11 @@ func Apply(j *fitout.Job, components []fitout.Component, edits []fitout.FixEdit)
 
 // notOffered refuses an edit that nothing in the job answers to.
 func notOffered(e *fitout.FixEdit) error {
-	return fitout.Problem{Path: "edits", Given: e.Kind + " " + e.ID, Accepted: "a change that was offered for this job"}
+	return fitout.Problem{
+		Path:     "edits",
+		Given:    e.Kind + " " + e.ID,
+		Accepted: "a change that was offered for this job",
+	}
 }
 
 // item makes an edit of one item by its id.

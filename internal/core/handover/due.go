@@ -81,14 +81,22 @@ func Dues(j *fitout.Job, driven Driven, today string) []Due {
 		d.urge(now, on)
 		d.Why = "expires on " + paper.Expires
 	}
+	SortDues(all)
+	return all
+}
+
+// SortDues puts the most pressing first.
+func SortDues(all []Due) {
 	slices.SortStableFunc(all, func(a, b Due) int {
 		return cmp.Or(
-			cmp.Compare(rank(a.State), rank(b.State)),
+			cmp.Compare(
+				rank(a.State),
+				rank(b.State),
+			),
 			cmp.Compare(orLast(a.On), orLast(b.On)),
 			cmp.Compare(a.Km, b.Km),
 		)
 	})
-	return all
 }
 
 func rank(state string) int { return slices.Index([]string{overdue, soon, later}, state) }

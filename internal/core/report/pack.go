@@ -1,0 +1,458 @@
+package report
+
+import (
+	"fmt"
+	"math"
+	"slices"
+	"strings"
+
+	"zaino/internal/core/assess"
+	"zaino/internal/core/edit"
+	"zaino/internal/core/fit"
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/handover"
+	"zaino/internal/core/plan"
+	"zaino/internal/core/trip"
+	"zaino/internal/core/weigh"
+	"zaino/internal/core/wiring"
+	"zaino/internal/core/words"
+)
+
+// Pack is what the customer is given: all that they have to know, in the order in which they will ask.
+type Pack struct {
+	Job      string             `json:"job"`
+	Customer string             `json:"customer"`
+	Vehicle  string             `json:"vehicle"`
+	Workshop string             `json:"workshop"`
+	Contact  string             `json:"contact"`
+	Sum      string             `json:"sum" doc:"fingerprint of what it is made of"`
+	Sections []PackSection      `json:"sections"`
+	Signed   []fitout.Signature `json:"signed"`
+}
+
+// PackSection is one section of a pack.
+type PackSection struct {
+	ID     string      `json:"id"`
+	Title  string      `json:"title"`
+	Lead   string      `json:"lead"`
+	Lines  []string    `json:"lines"`
+	Tables []PackTable `json:"tables"`
+}
+
+// PackTable is a table of a section.
+type PackTable struct {
+	Title string     `json:"title"`
+	Heads []string   `json:"heads"`
+	Rows  [][]string `json:"rows"`
+}
+
+// packer gathers sections that say something.
+type packer struct {
+	p    *plan.Plan
+	pack *Pack
+}
+
+// PackOf makes the pack of a job's chosen variant.
+func PackOf(j *fitout.Job) Pack {
+	p := plan.Of(j)
+	pack := Pack{
+		Job:      j.Name,
+		Customer: j.Customer,
+		Vehicle:  j.Vehicle.Name,
+		Workshop: j.Build.Money.Workshop,
+		Contact:  j.Handover.Contact,
+		Sum:      handover.Fingerprint(j),
+		Sections: []PackSection{},
+		Signed:   j.Handover.Signed,
+	}
+	g := &packer{p, &pack}
+	g.built()
+	g.weights(j)
+	g.papers()
+	g.power()
+	g.water()
+	g.way()
+	g.lists()
+	g.keys()
+	g.care()
+	g.cautions()
+	g.walk()
+	return pack
+}
+
+func (g *packer) add(id, title, lead string, lines []string, tables ...PackTable) {
+	s := PackSection{ID: id, Title: title, Lead: lead, Lines: []string{}, Tables: []PackTable{}}
+	for _, line := range lines {
+		if strings.TrimSpace(line) != "" {
+			s.Lines = append(s.Lines, line)
+		}
+	}
+	for _, t := range tables {
+		if len(t.Rows) > 0 {
+			s.Tables = append(s.Tables, t)
+		}
+	}
+	if len(s.Lines) > 0 || len(s.Tables) > 0 {
+		g.pack.Sections = append(g.pack.Sections, s)
+	}
+}
+
+func (g *packer) built() {
+	p := g.p
+	rows := [][]string{}
+	for i := range p.Items {
+		item := &p.Items[i]
+		if item.Module == nil || !item.Work.Now() {
+			continue
+		}
+		size := fmt.Sprintf(
+			"%s × %s × %s",
+			p.Say.Length(item.Size.Length),
+			p.Say.Length(item.Size.Width),
+			p.Say.Length(item.Size.Height),
+		)
+		rows = append(
+			rows,
+			[]string{item.Name, size, p.Say.Mass(p.Variant.Items[i].Mass), words.MassSource(item.Source)},
+		)
+	}
+	g.add(
+		"built",
+		"What was built",
+		"",
+		[]string{g.p.Job.Note},
+		PackTable{"", []string{"Part", "Length, width, height", "Mass", "Known from"}, rows},
+	)
+}
+
+func (g *packer) weights(j *fitout.Job) {
+	p, say := g.p, g.p.Say
+	lines := []string{}
+	if c := weigh.Engine().Figures(p).Calibrated; c != "" {
+		lines = append(lines, "Weighed, "+c+".")
+	} else {
+		lines = append(lines, "Not weighed as it stands: the figures are sums, and estimates.")
+	}
+	tables := []PackTable{cardTable("As it is shown: "+p.State(&p.Shown), CardOf(j), say)}
+	for i := range p.Variant.Cases {
+		c := &p.Variant.Cases[i]
+		shown, err := edit.ShowState(j, "case:"+c.ID)
+		if err != nil {
+			continue
+		}
+		tables = append(tables, cardTable(c.Name, CardOf(&shown), say))
+	}
+	g.add(
+		"weights",
+		"Weights, and what may still be loaded",
+		"Limits come from the vehicle's plate and papers. What is loaded on top, and on "+
+			"the rear above all, is the driver's to watch.",
+		lines,
+		tables...)
+	weighed := [][]string{}
+	for i := range p.Variant.WeighIns {
+		w := &p.Variant.WeighIns[i]
+		for _, r := range weigh.Results(p, w) {
+			limit, left := "not stated", ""
+			if r.Limit > 0 {
+				limit, left = say.Mass(r.Limit), say.Mass(r.Left)
+			}
+			weighed = append(
+				weighed,
+				[]string{
+					w.Name + " " + w.At,
+					r.Title,
+					say.Mass(r.Read) + " ± " + say.Mass(math.Round(20*r.Sigma)/10),
+					limit,
+					left,
+				},
+			)
+		}
+	}
+	g.add(
+		"weighed",
+		"What the scale read",
+		"",
+		nil,
+		PackTable{"", []string{"Weighing", "Load", "Read (2 σ)", "Limit", "Left"}, weighed},
+	)
+}
+
+// cardTable is a loading card as a table.
+func cardTable(title string, c Card, say words.Speaker) PackTable {
+	t := PackTable{Title: title, Heads: []string{"Load", "Now", "At most", "Left"}, Rows: [][]string{}}
+	for _, pad := range c.Pads {
+		most, left := "not stated", ""
+		if pad.Limit > 0 {
+			most, left = say.Mass(pad.Limit), say.Mass(pad.Limit-pad.Load)
+		}
+		t.Rows = append(t.Rows, []string{pad.Title, say.Mass(pad.Load), most, left})
+	}
+	for _, room := range c.Room {
+		most := "not stated"
+		if room.Rating > 0 {
+			most = say.Mass(room.Rating)
+		}
+		left := say.Mass(room.Left)
+		if room.Binds != "" {
+			left += " (" + room.Binds + ")"
+		}
+		t.Rows = append(t.Rows, []string{room.Name, say.Mass(room.Load), most, left})
+	}
+	return t
+}
+
+func (g *packer) papers() {
+	h := &g.p.Job.Handover
+	rows := [][]string{}
+	for i := range h.Papers {
+		paper := &h.Papers[i]
+		rows = append(
+			rows,
+			[]string{
+				paper.Name,
+				strings.TrimSpace(paper.By + " " + paper.Licence),
+				paper.Number,
+				paper.Issued,
+				paper.Expires,
+			},
+		)
+	}
+	open := []string{}
+	for _, w := range handover.Papers(g.p) {
+		if !w.Have {
+			open = append(
+				open,
+				fmt.Sprintf("Not attached yet: %s, because %s.", strings.ReplaceAll(string(w.Kind), "-", " "), w.Why),
+			)
+		}
+	}
+	g.add(
+		"papers",
+		"Certificates, and who is licensed for what",
+		"",
+		open,
+		PackTable{"", []string{"Paper", "By", "Number", "Issued", "Expires"}, rows},
+	)
+}
+
+func (g *packer) power() {
+	p := g.p
+	c := CardOf(p.Given)
+	rows := [][]string{}
+	for _, l := range wiring.BoardOf(p).Lines {
+		if l.Kind == wiring.LoadLine || l.Kind == wiring.InverterLine || l.Kind == wiring.PanelLine {
+			rows = append(
+				rows,
+				[]string{
+					fmt.Sprint(l.Number),
+					l.Name,
+					l.FromName,
+					strings.TrimSpace(wiring.FuseWord(l.FuseKind) + " " + p.Say.Amps(l.Fuse)),
+				},
+			)
+		}
+	}
+	lines := c.Power
+	if len(p.Variant.Electrics.Loads) > 0 {
+		lines = append(
+			slices.Clone(lines),
+			"When the battery is empty: switch off what is not needed, charge by driving, sun or mains, and let a lithium "+
+				"battery warm up first. A fuse that blows again is telling something: find it before it is replaced. Never fit a larger one.",
+		)
+	}
+	g.add(
+		"power",
+		"Power: which switch, which fuse, how long",
+		"",
+		lines,
+		PackTable{"", []string{"Line", "What it feeds", "From", "Fuse"}, rows},
+	)
+}
+
+func (g *packer) water() {
+	p := g.p
+	lines := []string{}
+	for i := range p.Items {
+		item := &p.Items[i]
+		if level := item.Presence.Level; level != nil && item.Work.Now() {
+			lines = append(lines, fmt.Sprintf("%s holds %s.", item.Name, p.Say.Volume(level.Max)))
+		}
+	}
+	gas := false
+	for i := range p.Variant.Plumbing.Vessels {
+		gas = gas || p.Variant.Plumbing.Vessels[i].Holds == fitout.HoldsGas
+	}
+	if gas || len(p.Variant.Plumbing.Burners) > 0 {
+		lines = append(
+			lines,
+			"Gas: shut at the bottle while it is driven or filled. Nothing burns inside without fresh air and an alarm: carbon monoxide "+
+				"has no smell. Who smells gas shuts the bottle, airs, makes no spark, and has a licensed fitter look.",
+		)
+	}
+	g.add("water", "Water and gas", "", lines)
+	drain := trip.Engine().Figures(p).Drain
+	g.add("frost", "Before frost", "In this order:", drain)
+}
+
+func (g *packer) way() {
+	g.add(
+		"way",
+		"On the way",
+		"What to do at each stop; an estimate, and pumps are asked before leaving.",
+		CardOf(g.p.Given).Way,
+	)
+}
+
+func (g *packer) lists() {
+	p := g.p
+	scene := fit.Of(p)
+	texts := func(acts []fit.Act) []string {
+		all := []string{}
+		for _, a := range acts {
+			all = append(all, a.Text)
+		}
+		return all
+	}
+	g.add(
+		"drive-away",
+		"Before driving off",
+		"",
+		append(texts(scene.DriveAway()), "Walk around it once: doors, cables, steps, ground beneath."),
+	)
+	for _, s := range fit.Engine().Figures(p).Handling.Stances {
+		for i := range p.Variant.Stances {
+			if p.Variant.Stances[i].ID == s.ID {
+				g.add("stance-"+s.ID, "Set up: "+words.Lower(p.Variant.Stances[i].Name), "", texts(s.Steps))
+			}
+		}
+	}
+	g.add("pressures", "Tyre pressures", "Cold, by the load as it is shown.", CardOf(p.Given).Tyres)
+	g.add("first", "The first 500 km", "", []string{"After 50 to 100 km: wheel nuts again.",
+		"After the first trip: every bolt that holds the fitout again; look at runners, hinges, seals and cables; listen for what rattles.",
+		"Whatever moved, leaked or broke: write it down with its day, and tell the workshop."})
+	lay := []string{"Water out of tanks, pump, heater and taps; taps left open.", "Gas shut at the bottle.",
+		"Battery full, its isolator off, or on a charger that keeps it so.", "Fridge empty, open and dry. Nothing that spoils or smells left in drawers.",
+		"Tyres at the pressure of the road; weight off them, or moved once a month.", "Vents open, canopy dry, seals wiped with what keeps them soft."}
+	wake := []string{
+		"Isolator on, battery looked at, every circuit tried.",
+		"Tanks rinsed, filled, tasted; every joint looked at while it runs.",
+		"Gas and carbon monoxide alarms pressed; their date looked at.",
+		"Tyres, wheel nuts, lamps, brakes.",
+		"Runners cleaned, latches tried, keys where they belong.",
+	}
+	g.add("lay-up", "Laying it up", "", lay)
+	g.add("wake-up", "Waking it up", "", wake)
+}
+
+func (g *packer) keys() {
+	rows := [][]string{}
+	alike := map[string][]string{}
+	for i := range g.p.Job.Handover.Locks {
+		l := &g.p.Job.Handover.Locks[i]
+		rows = append(rows, []string{l.Name, l.Number, g.p.Say.Plain(l.Keys), l.Holder})
+		if l.Alike != "" {
+			alike[l.Alike] = append(alike[l.Alike], words.Lower(l.Name))
+		}
+	}
+	lines := []string{}
+	for i := range g.p.Job.Handover.Locks {
+		name := g.p.Job.Handover.Locks[i].Alike
+		if same := alike[name]; len(same) > 1 {
+			lines = append(lines, "One key fits "+words.List(same)+".")
+			delete(alike, name)
+		}
+	}
+	g.add(
+		"keys",
+		"Locks and keys",
+		"",
+		lines,
+		PackTable{"", []string{"Lock", "Number", "Keys", "Who holds one"}, rows},
+	)
+}
+
+func (g *packer) care() {
+	h := &g.p.Job.Handover
+	rows := [][]string{}
+	for i := range h.Intervals {
+		n := &h.Intervals[i]
+		every := []string{}
+		if n.Months > 0 {
+			every = append(every, g.p.Say.Plain(n.Months)+" months")
+		}
+		if n.Km > 0 {
+			way := g.p.Say.Distance(n.Km)
+			if n.Rough {
+				way += " of rough road"
+			}
+			every = append(every, way)
+		}
+		when := "every " + strings.Join(every, " or ")
+		if n.Once {
+			when = "once after " + strings.Join(every, " or ")
+		}
+		rows = append(rows, []string{n.Name, when})
+	}
+	g.add("care", "Care", "", []string{h.Care}, PackTable{"", []string{"What", "When"}, rows})
+	rows = [][]string{}
+	for i := range h.Warranties {
+		w := &h.Warranties[i]
+		rows = append(rows, []string{w.Name, w.By, w.Until, w.Voids})
+	}
+	g.add(
+		"warranties",
+		"Warranties, and what voids them",
+		"",
+		nil,
+		PackTable{"", []string{"Of", "By", "Until", "Void by"}, rows},
+	)
+}
+
+func (g *packer) cautions() {
+	p := g.p
+	g.add("cautions", "Cautions", "", append([]string{p.Job.Handover.Cautions}, cautions...))
+	left := []string{p.Job.Handover.Left}
+	for i := range p.Items {
+		switch item := &p.Items[i]; item.Work {
+		case fitout.WorkLater:
+			left = append(left, fmt.Sprintf("%s comes later (%s).", item.Name, p.Say.Mass(p.Variant.Items[i].Mass)))
+		case fitout.WorkOthers:
+			left = append(
+				left,
+				fmt.Sprintf("%s is fitted by others (%s).", item.Name, p.Say.Mass(p.Variant.Items[i].Mass)),
+			)
+		}
+	}
+	for _, l := range p.Job.Brief.Later {
+		left = append(left, fmt.Sprintf("%s is kept for later (%s).", l.Name, p.Say.Mass(l.Mass)))
+	}
+	for _, t := range handover.Tests(p) {
+		if t.State == handover.Failed || t.Result.Tagged {
+			left = append(left, fmt.Sprintf("%s: did not pass, locked out and tagged. Not to be used.", t.Title))
+		}
+	}
+	g.add("left", "What was left for later or for others", "", left)
+	accepted := []string{}
+	for _, f := range assess.Of(p.Given).Findings {
+		if f.Accepted != "" {
+			accepted = append(
+				accepted,
+				fmt.Sprintf("%s %s Agreed to because: %s", f.Title+".", f.Sentence, f.Accepted),
+			)
+		}
+	}
+	g.add("agreed", "What was agreed to, with its reason", "", accepted)
+}
+
+func (g *packer) walk() {
+	rows := [][]string{}
+	for _, w := range handover.Walk(g.p) {
+		done := "☐"
+		if w.Done {
+			done = "☑"
+		}
+		rows = append(rows, []string{done, w.Title, w.Show, w.Note})
+	}
+	g.add("walk", "Gone through together", "", nil, PackTable{"", []string{"", "What", "Shown", "Note"}, rows})
+}

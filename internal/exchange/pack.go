@@ -1,0 +1,226 @@
+package exchange
+
+import (
+	"bytes"
+	"fmt"
+	"strconv"
+	"strings"
+	"time"
+
+	"codeberg.org/go-pdf/fpdf"
+
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/report"
+)
+
+// PackPhoto is a picture that goes into a pack.
+type PackPhoto struct {
+	Caption string
+	JPEG    []byte
+}
+
+// WritePackPDF writes the customer's pack as PDF: its sections, drawings and photos, and who signed.
+func WritePackPDF(j *fitout.Job, photos []PackPhoto) ([]byte, error) {
+	p := report.PackOf(j)
+	pdf, text := pages(p.Job+", handover", p.Job+", handover")
+	w := packPages{pdf, text}
+	w.say(18, "B", p.Job)
+	w.say(10, "", strings.Join(filled(p.Vehicle, p.Customer, p.Workshop, p.Contact), "\n"))
+	w.say(8, "", "Pack "+p.Sum)
+	for i := range p.Sections {
+		w.section(&p.Sections[i])
+	}
+	w.photos(photos)
+	if len(p.Signed) > 0 {
+		w.head("Signed")
+		for i := range p.Signed {
+			w.signature(&p.Signed[i], p.Sum)
+		}
+	}
+	var out bytes.Buffer
+	err := pdf.Output(&out)
+	return out.Bytes(), err
+}
+
+// filled are the texts that say something.
+func filled(all ...string) []string {
+	var kept []string
+	for _, text := range all {
+		if strings.TrimSpace(text) != "" {
+			kept = append(kept, text)
+		}
+	}
+	return kept
+}
+
+// packPages writes sections on pages.
+type packPages struct {
+	pdf  *fpdf.Fpdf
+	text func(string) string
+}
+
+func (w packPages) say(size float64, style, s string) {
+	w.pdf.SetFont(sans, style, size)
+	w.pdf.MultiCell(0, size*0.5, w.text(s), "", "L", false)
+}
+
+// room begins a page where less than so many mm are left.
+func (w packPages) room(mm float64) {
+	if w.pdf.GetY() > 280-mm {
+		w.pdf.AddPage()
+	}
+}
+
+func (w packPages) head(title string) {
+	w.room(30)
+	w.pdf.Ln(4)
+	w.say(13, "B", title)
+	w.pdf.Ln(1)
+}
+
+func (w packPages) section(s *report.PackSection) {
+	w.head(s.Title)
+	if s.Lead != "" {
+		w.say(9, "", s.Lead)
+	}
+	for _, line := range s.Lines {
+		w.room(8)
+		w.say(9.5, "", "·  "+line)
+	}
+	for i := range s.Tables {
+		w.table(&s.Tables[i])
+	}
+}
+
+// table writes a table; its columns are as wide as what stands in them asks for, and cells break their lines.
+func (w packPages) table(t *report.PackTable) {
+	pdf := w.pdf
+	pdf.Ln(2)
+	if t.Title != "" {
+		w.room(14)
+		w.say(9.5, "B", t.Title)
+	}
+	pdf.SetFont(sans, "", 8.5)
+	const whole, pad = 182.0, 3.0
+	widths := make([]float64, len(t.Heads))
+	sum := 0.0
+	for c := range t.Heads {
+		widths[c] = pdf.GetStringWidth(w.text(t.Heads[c])) + pad
+		for _, row := range t.Rows {
+			widths[c] = max(widths[c], min(70, pdf.GetStringWidth(w.text(row[c]))+pad))
+		}
+		sum += widths[c]
+	}
+	for c := range widths {
+		widths[c] *= whole / sum
+	}
+	row := func(cells []string, style string) {
+		pdf.SetFont(sans, style, 8.5)
+		lines, most := make([][]string, len(cells)), 1
+		for c := range cells {
+			for _, line := range pdf.SplitText(w.text(cells[c]), widths[c]-pad+1) {
+				lines[c] = append(lines[c], line)
+			}
+			most = max(most, len(lines[c]))
+		}
+		high := 4.2*float64(most) + 0.8
+		w.room(high)
+		x, y := pdf.GetX(), pdf.GetY()
+		for c := range cells {
+			for n, line := range lines[c] {
+				pdf.SetXY(x, y+4.2*float64(n))
+				pdf.CellFormat(widths[c], 4.2, line, "", 0, "L", false, 0, "")
+			}
+			x += widths[c]
+		}
+		pdf.SetDrawColor(190, 190, 190)
+		pdf.Line(14, y+high-0.4, 14+whole, y+high-0.4)
+		pdf.SetDrawColor(0, 0, 0)
+		pdf.SetXY(14, y+high)
+	}
+	row(t.Heads, "B")
+	for _, cells := range t.Rows {
+		row(cells, "")
+	}
+}
+
+func (w packPages) photos(photos []PackPhoto) {
+	if len(photos) == 0 {
+		return
+	}
+	w.head("Pictures")
+	for i, photo := range photos {
+		name := fmt.Sprintf("photo%d", i)
+		info := w.pdf.RegisterImageOptionsReader(
+			name,
+			fpdf.ImageOptions{ImageType: "JPEG"},
+			bytes.NewReader(photo.JPEG),
+		)
+		if w.pdf.Err() || info == nil || info.Width() <= 0 {
+			w.pdf.ClearError()
+			continue
+		}
+		width := 86.0
+		high := width * info.Height() / info.Width()
+		if high > 110 {
+			high, width = 110, 110*info.Width()/info.Height()
+		}
+		w.room(high + 8)
+		w.pdf.ImageOptions(name, 14, w.pdf.GetY(), width, high, true, fpdf.ImageOptions{ImageType: "JPEG"}, 0, "")
+		w.say(8.5, "", photo.Caption)
+		w.pdf.Ln(2)
+	}
+}
+
+// signature draws a name as it was drawn on the screen.
+func (w packPages) signature(s *fitout.Signature, sum string) {
+	w.room(32)
+	x, y := w.pdf.GetX(), w.pdf.GetY()
+	const scale = 60.0 / 600
+	w.pdf.SetLineWidth(0.35)
+	for _, stroke := range Strokes(s.Strokes) {
+		for i := 1; i < len(stroke); i++ {
+			w.pdf.Line(x+stroke[i-1].X*scale, y+stroke[i-1].Y*scale, x+stroke[i].X*scale, y+stroke[i].Y*scale)
+		}
+	}
+	w.pdf.SetLineWidth(0.2)
+	w.pdf.Line(x, y+20, x+60, y+20)
+	w.pdf.SetXY(x, y+21)
+	line := fmt.Sprintf("%s (%s), %s", s.Name, s.Role, strings.Replace(s.On, "T", " ", 1))
+	if s.Sum != sum {
+		line += ", for another pack than this one"
+	}
+	w.say(9, "", line)
+	w.pdf.Ln(3)
+}
+
+// DrawnPoint is a point of a signature, in a field of 600 by 200.
+type DrawnPoint struct{ X, Y float64 }
+
+// mostDrawn is how many points of a signature are drawn.
+const mostDrawn = 8000
+
+// Strokes are the lines of a signature. What cannot be read, or lies outside its field, is left out.
+func Strokes(drawn string) [][]DrawnPoint {
+	var all [][]DrawnPoint
+	words := strings.Fields(drawn)
+	for i, n := 0, 0; i+2 < len(words) && n < mostDrawn; n++ {
+		if words[i] != "M" && words[i] != "L" {
+			i++
+			continue
+		}
+		x, err1 := strconv.ParseFloat(words[i+1], 64)
+		y, err2 := strconv.ParseFloat(words[i+2], 64)
+		if err1 == nil && err2 == nil && x >= 0 && x <= 600 && y >= 0 && y <= 200 {
+			if words[i] == "M" || len(all) == 0 {
+				all = append(all, nil)
+			}
+			all[len(all)-1] = append(all[len(all)-1], DrawnPoint{x, y})
+		}
+		i += 3
+	}
+	return all
+}
+
+// day is today as 2026-03-30.
+func day(now time.Time) string { return now.Format(time.DateOnly) }
