@@ -18,6 +18,11 @@ import { ErrorBoundary } from './components/ErrorBoundary';
 import { Trouble } from './components/Trouble';
 import { useKept } from './document/useKept';
 import { FindingsPage } from './findings/FindingsPage';
+import { HandoverPage } from './handover/HandoverPage';
+import { PackSheet } from './handover/PackSheet';
+import { PapersKeysSheet } from './handover/PapersKeysSheet';
+import { TestsSheet } from './handover/TestsSheet';
+import { WalkSheet } from './handover/WalkSheet';
 import { JobPage } from './job/JobPage';
 import { JobsPage } from './jobs/JobsPage';
 import { LayoutPage } from './layout/LayoutPage';
@@ -41,6 +46,13 @@ import { WaySheet } from './range/WaySheet';
 import { FittedSheet } from './vehicle/FittedSheet';
 import { PlateSheet } from './vehicle/PlateSheet';
 import { SpaceSheet } from './vehicle/SpaceSheet';
+import { DuePage } from './season/DuePage';
+import { LogPage } from './season/LogPage';
+import { SeasonsSheet } from './season/SeasonsSheet';
+import { HandPage } from './weigh/HandPage';
+import { PartsSheet } from './weigh/PartsSheet';
+import { ScaleSheet } from './weigh/ScaleSheet';
+import { WeighPage } from './weigh/WeighPage';
 import { VariantsPage } from './variants/VariantsPage';
 import { VehiclePage } from './vehicle/VehiclePage';
 import { WeightSheet } from './vehicle/WeightSheet';
@@ -71,6 +83,7 @@ function Gate() {
   return (
     <Routes>
       <Route path="/" element={<JobsPage />} />
+      <Route path="/due" element={<DuePage />} />
       <Route path="/jobs/:id" element={<JobPage />}>
         <Route index element={<Navigate to="load" replace />} />
         <Route path="brief" element={<BriefPage />}>
@@ -110,6 +123,21 @@ function Gate() {
           <Route path="papers" element={<PapersSheet />} />
         </Route>
         <Route path="build/bench" element={<BenchPage />} />
+        <Route path="weigh" element={<WeighPage />}>
+          <Route index element={<PartsSheet />} />
+          <Route path="scale" element={<ScaleSheet />} />
+        </Route>
+        <Route path="weigh/hand" element={<HandPage />}>
+          <Route index element={<PartsSheet alone />} />
+        </Route>
+        <Route path="handover" element={<HandoverPage />}>
+          <Route index element={<TestsSheet />} />
+          <Route path="papers" element={<PapersKeysSheet />} />
+          <Route path="walk" element={<WalkSheet />} />
+          <Route path="pack" element={<PackSheet />} />
+          <Route path="seasons" element={<SeasonsSheet />} />
+        </Route>
+        <Route path="log" element={<LogPage />} />
         <Route path="load" element={<LoadPage />} />
         <Route path="load/cases" element={<CasesPage />} />
         <Route path="load/account" element={<AccountPage />} />

@@ -24,6 +24,8 @@ import './styles/power.css';
 import './styles/range.css';
 import './styles/build.css';
 import './styles/bench.css';
+import './styles/weigh.css';
+import './styles/handover.css';
 import './styles/phone.css';
 import './styles/print.css';
 

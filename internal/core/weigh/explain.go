@@ -40,6 +40,7 @@ type Explanation struct {
 	Share    float64 `json:"share" doc:"how likely it is among all that were tried, 0 to 1"`
 	Chi2     float64 `json:"chi2" doc:"that is left with it"`
 	Or       []Other `json:"or" doc:"causes that this weighing cannot tell from it"`
+	Where    string  `json:"where" doc:"of something that nobody listed, in words"`
 	Sentence string  `json:"sentence"`
 }
 
@@ -60,7 +61,7 @@ const (
 	mostNamed   = 6    // explanations
 	lightest    = 1.0  // kg; what is lighter explains no weighing
 	sameWithin  = 1.0  // standard deviations of the reading within which two causes cannot be told apart
-	mostOthers  = 4
+	mostOthers  = 3
 	gridOfPlace = 9 // places along and across that something unlisted may lie in
 )
 
@@ -177,8 +178,55 @@ func (g *guess) weigh(l *Look, readings []gauss.Reading) {
 	case Person:
 		g.Kg += after.Mean[sources] * aPersonBy
 	case Unlisted:
-		g.Kg = l.Unexplained.Kg
+		l.placed(g)
 	}
+}
+
+// placed is how heavy something that nobody listed most likely is, and where.
+func (l *Look) placed(g *guess) {
+	along, across := 0.0, 0.0
+	g.Kg = 0
+	for i, f := range l.scale.Figures {
+		if f.Name == "gross" && len(l.scale.Figures) > 1 {
+			continue
+		}
+		g.Kg += g.at[i]
+		if strings.HasPrefix(f.Name, "rear") {
+			along += g.at[i]
+		}
+		switch {
+		case strings.HasSuffix(f.Name, "-right"):
+			across += g.at[i]
+		case strings.HasSuffix(f.Name, "-left"):
+			across -= g.at[i]
+		}
+	}
+	if g.Kg != 0 && len(l.scale.Figures) > 1 {
+		g.Where = whereabouts(along/g.Kg, across/g.Kg)
+	}
+}
+
+// whereabouts says in words where a mass is that puts a share on the rear axle, and so much more on the right wheels than
+// on the left as a share of itself.
+func whereabouts(rear, right float64) string {
+	where := "between the axles"
+	switch {
+	case rear > 1.02:
+		where = "behind the rear axle"
+	case rear > 0.9:
+		where = "over the rear axle"
+	case rear < -0.02:
+		where = "ahead of the front axle"
+	case rear < 0.1:
+		where = "over the front axle"
+	}
+	switch {
+	case right > 0.25:
+		where += " on the right"
+	case right < -0.25:
+		where += " on the left"
+	}
+	return where
 }
 
 // guesses are all causes that may have been.

@@ -13,7 +13,7 @@ import (
 // say puts a look into words.
 func (l *Look) say(p *plan.Plan, w *fitout.WeighIn) {
 	for i := range l.Explanations {
-		l.Explanations[i].Sentence = sentenceOf(p, &l.Explanations[i], &l.Unexplained)
+		l.Explanations[i].Sentence = sentenceOf(p, &l.Explanations[i])
 	}
 	for _, a := range l.Axles {
 		if a.Name == "gross" && len(l.Figures) > 1 {
@@ -135,21 +135,28 @@ func signed(p *plan.Plan, kg float64) string {
 	return "+ " + p.Say.Mass(math.Round(kg))
 }
 
+func moreOr(kg float64) string {
+	if kg < 0 {
+		return "less"
+	}
+	return "more"
+}
+
 // sentenceOf is an explanation in words.
-func sentenceOf(p *plan.Plan, e *Explanation, u *Unexplained) string {
+func sentenceOf(p *plan.Plan, e *Explanation) string {
 	name := words.Lower(e.Name)
 	var text string
 	switch e.Cause {
 	case Missing:
-		text = fmt.Sprintf("The %s was not there (%s).", name, p.Say.Mass(math.Round(-e.Kg)))
+		text = fmt.Sprintf("Not there: %s (%s).", name, p.Say.Mass(math.Round(-e.Kg)))
 	case There:
-		text = fmt.Sprintf("The %s was there, and is not on the list (%s).", name, p.Say.Mass(math.Round(e.Kg)))
+		text = fmt.Sprintf("There, and not on the list: %s (%s).", name, p.Say.Mass(math.Round(e.Kg)))
 	case Level:
 		text = fmt.Sprintf(
-			"%s held %s %s than was noted.",
-			words.Capital(name),
+			"%s %s in it than was noted: %s.",
 			p.Say.Mass(math.Abs(math.Round(e.Kg))),
-			map[bool]string{true: "more", false: "less"}[e.Kg > 0],
+			moreOr(e.Kg),
+			name,
 		)
 	case Swapped:
 		text = "Front and rear axle were written down the wrong way round."
@@ -161,16 +168,24 @@ func sentenceOf(p *plan.Plan, e *Explanation, u *Unexplained) string {
 		text = fmt.Sprintf("The scale sloped by %s°, nose %s.", p.Say.Plain(math.Abs(math.Round(10*e.Kg)/10)),
 			map[bool]string{true: "up", false: "down"}[e.Kg > 0])
 	case Mass:
-		text = fmt.Sprintf("The %s weighs %s %s than planned, %s times its own uncertainty.", name,
-			p.Say.Mass(math.Abs(math.Round(e.Kg))), map[bool]string{true: "more", false: "less"}[e.Kg > 0],
-			p.Say.Plain(math.Round(10*e.Sigmas)/10))
+		text = fmt.Sprintf(
+			"%s %s than planned: %s (%s times its own uncertainty).",
+			p.Say.Mass(math.Abs(math.Round(e.Kg))),
+			moreOr(e.Kg),
+			name,
+			p.Say.Plain(math.Round(10*e.Sigmas)/10),
+		)
 	default:
 		text = fmt.Sprintf(
-			"Something is %s that nobody listed (%s ± %s).",
-			map[bool]string{true: "there", false: "missing"}[u.Kg > 0],
-			p.Say.Mass(math.Abs(math.Round(u.Kg))),
-			p.Say.Mass(math.Round(u.Sigma)),
+			"%s that nobody listed %s",
+			p.Say.Mass(math.Abs(math.Round(e.Kg))),
+			map[bool]string{true: "is there",
+				false: "is missing"}[e.Kg > 0],
 		)
+		if e.Where != "" {
+			text += ", " + e.Where
+		}
+		text += "."
 	}
 	if len(e.Or) == 0 {
 		return text

@@ -20,6 +20,8 @@ const stages = [
   { to: 'power', label: 'Power', icon: 'bi-battery-half', subjects: ['power'] },
   { to: 'range', label: 'Range', icon: 'bi-signpost-split', subjects: ['route', 'plumbing'] },
   { to: 'build', label: 'Build', icon: 'bi-hammer', subjects: ['build'] },
+  { to: 'weigh', label: 'Weigh-in', icon: 'bi-speedometer', subjects: ['weighIn'] },
+  { to: 'handover', label: 'Handover', icon: 'bi-key', subjects: ['handover'] },
 ];
 
 /** The stages in the order of the work; each mark shows whether something there stops the build. */

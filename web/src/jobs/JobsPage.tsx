@@ -1,7 +1,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useDeferredValue, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 
 import { answer, api, Refused } from '../api/client';
 import type { Job, Listed } from '../api/types';
@@ -35,6 +35,17 @@ export function JobsPage() {
   const path = (id: string) => ({ params: { path: { id } } });
   const open = (id: string, stage = 'load') => void navigate(`/jobs/${id}/${stage}`);
   const importFile = async (chosen: File) => {
+    if (chosen.name.endsWith('.zip')) {
+      const taken = await answer(
+        api.POST('/api/jobs/bundle', {
+          body: chosen as unknown as string,
+          bodySerializer: (body: unknown) => body as BodyInit,
+          headers: { 'Content-Type': 'application/zip' },
+        }),
+      );
+      open(taken.job.id);
+      return;
+    }
     const text = await chosen.text();
     // The server reads the document, so that what it refuses is said in its words.
     const document = await answer(
@@ -68,6 +79,9 @@ export function JobsPage() {
         <Button variant="outline-secondary" aria-pressed={archived} onClick={() => setArchived(!archived)}>
           {archived ? 'Back to current jobs' : 'Archive'}
         </Button>
+        <Link className="btn btn-outline-secondary" to="/due">
+          <i className="bi bi-calendar-check" aria-hidden /> Due
+        </Link>
         <Button variant="outline-secondary" onClick={() => file.current?.click()}>
           <i className="bi bi-box-arrow-in-down" aria-hidden /> Import a job
         </Button>
@@ -75,7 +89,7 @@ export function JobsPage() {
           ref={file}
           type="file"
           hidden
-          accept=".json,application/json"
+          accept=".json,application/json,.zip,application/zip"
           aria-label="Job file"
           onChange={(event) => {
             const chosen = event.target.files?.[0];
