@@ -56,13 +56,10 @@ type certificateInput struct {
 
 // kept turns what the store says of a row into a refusal with its sentence.
 func kept(err error) error {
-	switch {
-	case err == nil || errors.Is(err, store.ErrNotFound):
-		return problem(err)
-	case errors.Is(err, store.ErrOther):
+	if errors.Is(err, store.ErrOther) {
 		return huma.Error409Conflict("Another with this id is kept already; what is kept is never changed.")
 	}
-	return huma.Error422UnprocessableEntity(sentence(err))
+	return problem(err)
 }
 
 func (h handlers) registerWeigh(api huma.API) {

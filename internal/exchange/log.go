@@ -45,7 +45,7 @@ func WriteLogCSV(log []season.Entry) ([]byte, error) {
 		e := &log[i]
 		var on []string
 		for _, s := range e.Surfaces {
-			on = append(on, s.Surface+":"+cellOf(s.Share))
+			on = append(on, s.Surface+":"+strconv.FormatFloat(s.Share, 'f', -1, 64))
 		}
 		full := ""
 		if e.Full {
@@ -78,7 +78,7 @@ func csvOf(rows [][]string) ([]byte, error) {
 	for _, row := range rows {
 		safe := make([]string, len(row))
 		for i := range row {
-			if safe[i] = plainText(row[i]); bare(row[i]) != row[i] {
+			if safe[i] = plainText(row[i]); strings.HasPrefix(row[i], "'") {
 				safe[i] = "'" + row[i] // so that taking one off gives it back
 			}
 		}
@@ -167,7 +167,7 @@ func ReadLogCSV(data []byte) (LogRead, error) {
 
 // bare takes off the apostrophe that csvOf puts before what looks like a formula.
 func bare(text string) string {
-	if len(text) > 1 && text[0] == '\'' && strings.ContainsRune("=+-@\t\r", rune(text[1])) {
+	if len(text) > 1 && text[0] == '\'' && strings.ContainsRune("'=+-@\t\r", rune(text[1])) {
 		return text[1:]
 	}
 	return text

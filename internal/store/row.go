@@ -8,6 +8,8 @@ import (
 	"time"
 
 	"gorm.io/gorm"
+
+	"zaino/internal/core/fitout"
 )
 
 // keptRow is what is kept beside a job and never changed: a reading of a scale, a line of the log.
@@ -61,7 +63,7 @@ func (s *Store) Keep(table Kept, job, id string, at time.Time, what any) error {
 			return err
 		}
 		if count >= MostRows {
-			return fmt.Errorf("%d %s of this job are kept; no more are", MostRows, table)
+			return fitout.Problem{Path: string(table), Given: "one more", Accepted: fmt.Sprintf("up to %d of one job", MostRows)}
 		}
 		row := keptRow{JobID: job, ID: id, At: at.UTC(), Received: time.Now().UTC(), Document: data}
 		return tx.Table(string(table)).Create(&row).Error
@@ -98,9 +100,13 @@ type File struct {
 
 // fileRow is a file with its content.
 type fileRow struct {
-	keptRow
-	Size int
-	Data []byte
+	JobID    string `gorm:"primaryKey"`
+	ID       string `gorm:"primaryKey"`
+	At       time.Time
+	Received time.Time
+	Document []byte
+	Size     int
+	Data     []byte
 }
 
 // TableName is the table's name for GORM.
@@ -140,15 +146,13 @@ func (s *Store) KeepFile(job string, f *File, data []byte) error {
 			return err
 		}
 		if sum.Count >= MostFiles || sum.Bytes+int64(len(data)) > MostFileBytes {
-			return fmt.Errorf(
-				"%d files with %d MB of this job are kept; accepted are %d files with %d MB",
-				sum.Count,
-				sum.Bytes>>20,
-				MostFiles,
-				MostFileBytes>>20,
-			)
+			return fitout.Problem{
+				Path:     "files",
+				Given:    fmt.Sprintf("one more beside %d with %d MB", sum.Count, sum.Bytes>>20),
+				Accepted: fmt.Sprintf("up to %d files with %d MB of one job", MostFiles, MostFileBytes>>20),
+			}
 		}
-		row := fileRow{keptRow{job, f.ID, f.At.UTC(), time.Now().UTC(), document}, len(data), data}
+		row := fileRow{job, f.ID, f.At.UTC(), time.Now().UTC(), document, len(data), data}
 		return tx.Create(&row).Error
 	})
 }

@@ -111,6 +111,14 @@ func AccountOf(j *fitout.Job, at string) (Account, error) {
 		m := &p.Vehicle.Modifications[i]
 		add(m.ID, "Modifications", m.Name, words.MassSource(m.Source), load.ModificationChange(m))
 	}
+	calibration := p.Load.Calibration()
+	if calibration != nil {
+		m := calibration.Vehicle
+		axles := m.Axles(p.Load.Wheelbase)
+		a.Baseline += " Calibrated by weighing it loaded: what the scale says of each mass is in its row."
+		a.Rows = append(a.Rows, AccountRow{Group: "Vehicle", Name: "Empty vehicle, as the scale found it", Source: "calibrated",
+			Kg: m.Kg, Moment: m.X / 1000, Front: axles.Front, Rear: axles.Rear})
+	}
 	for i := range p.Vehicle.Tanks {
 		tank, m := &p.Vehicle.Tanks[i], p.Load.Tanks[i].Mass
 		m.Kg = state.TankFills[tank.ID] * tank.Density
@@ -123,7 +131,11 @@ func AccountOf(j *fitout.Job, at string) (Account, error) {
 			if group == "" {
 				group = "Items"
 			}
-			add(item.ID, group, item.Name, words.MassSource(item.Source), thing.Mass)
+			source := words.MassSource(item.Source)
+			if calibration != nil && calibration.Of[item.ID] != (load.Change{}) {
+				source += ", calibrated"
+			}
+			add(item.ID, group, item.Name, source, thing.Mass)
 		}
 	}
 	if state.Coupled && j.Trailer != nil {

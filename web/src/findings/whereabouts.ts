@@ -19,11 +19,14 @@ const sheets: Partial<Record<Kind, string>> = {
   route: 'range/stops',
   plumbing: 'range/vessels',
   build: 'build',
+  weighIn: 'weigh/scale',
+  handover: 'handover',
 };
 
 /** Where to find a subject: its sheet, and the thing on it behind the #. */
 export function whereabouts(subject: Finding['subject']): string | undefined {
   const aired = subject.kind === 'plumbing' && ['air', 'pressures'].includes(subject.id);
+  if (subject.kind === 'weighIn' || subject.kind === 'handover') return sheets[subject.kind];
   const sheet = aired ? 'range/air' : sheets[subject.kind];
   return sheet && (subject.id === '' ? sheet : `${sheet}#${subject.id}`);
 }
