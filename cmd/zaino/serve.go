@@ -21,6 +21,7 @@ import (
 	"zaino/internal/core/assess"
 	"zaino/internal/core/fitout"
 	"zaino/internal/demo"
+	"zaino/internal/exchange"
 	"zaino/internal/store"
 	"zaino/web"
 )
@@ -203,6 +204,31 @@ func addDemoJobs(jobs *store.Store) error {
 			continue
 		}
 		if _, err := jobs.Create(&all[i]); err != nil {
+			return err
+		}
+		if err := addDemoLog(jobs, all[i].ID); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+// addDemoLog keeps the log of a demo job that was driven.
+func addDemoLog(jobs *store.Store, id string) error {
+	data, driven := demo.Log(id)
+	if !driven {
+		return nil
+	}
+	read, err := exchange.ReadLogCSV(data)
+	if err != nil {
+		return err
+	}
+	for i := range read.Entries {
+		at, err := read.Entries[i].When()
+		if err != nil {
+			return err
+		}
+		if err := jobs.Keep(store.Entries, id, read.Entries[i].ID, at, &read.Entries[i]); err != nil {
 			return err
 		}
 	}

@@ -116,7 +116,9 @@ func TestTheTruthIsNearThePlan(t *testing.T) {
 	sum := func(c interface {
 		Left() float64
 		Right() float64
-	}) float64 { return c.Left() + c.Right() }
+	}) float64 {
+		return c.Left() + c.Right()
+	}
 	assert.InDelta(t, 41, sum(more)-sum(plain), 1e-6)
 	assert.Greater(t, more.RearLeft-plain.RearLeft, 35.0, "behind the rear axle, on the left")
 	assert.Less(t, more.FrontLeft, plain.FrontLeft)

@@ -68,12 +68,18 @@ var headings = map[string]column{
 
 // heading matches a header such as "Mass (lb)" and returns the unit it names.
 func heading(text string) (c column, unit string) {
-	words := strings.FieldsFunc(strings.ToLower(text), func(r rune) bool { return strings.ContainsRune(" ()[]/_-,:", r) })
+	words := strings.FieldsFunc(
+		strings.ToLower(text),
+		func(r rune) bool { return strings.ContainsRune(" ()[]/_-,:", r) },
+	)
 	for _, word := range words {
 		if found, ok := headings[word]; ok && c == "" {
 			c = found
 		}
-		if slices.Contains([]string{"kg", "g", "t", "lb", "lbs", "oz", "mm", "cm", "m", "in", "inch", "inches", "ft"}, word) {
+		if slices.Contains(
+			[]string{"kg", "g", "t", "lb", "lbs", "oz", "mm", "cm", "m", "in", "inch", "inches", "ft"},
+			word,
+		) {
 			unit = word
 		}
 	}
@@ -101,8 +107,11 @@ func ReadItems(text string, j *fitout.Job) (Preview, error) {
 	}
 	for _, needed := range []column{colName, colMass, colX} {
 		if !slices.Contains(r.columns, needed) {
-			return preview, fmt.Errorf("no column is headed %s; the header has %s; needed are name, mass and station", needed,
-				strings.Join(header, ", "))
+			return preview, fmt.Errorf(
+				"no column is headed %s; the header has %s; needed are name, mass and station",
+				needed,
+				strings.Join(header, ", "),
+			)
 		}
 	}
 	err = eachRow(reader, MaxRows, "items", func(line int, cells []string) {
@@ -145,7 +154,10 @@ func openCSV(text, wanted string) (*csv.Reader, []string, error) {
 		return nil, nil, errors.New("the file is not UTF-8 text; save it as CSV in UTF-8 and try again")
 	}
 	if strings.TrimSpace(text) == "" {
-		return nil, nil, fmt.Errorf("the file is empty; accepted is a CSV file with a header line that names at least %s", wanted)
+		return nil, nil, fmt.Errorf(
+			"the file is empty; accepted is a CSV file with a header line that names at least %s",
+			wanted,
+		)
 	}
 	reader := csv.NewReader(strings.NewReader(text))
 	reader.Comma = separator(text)
@@ -270,8 +282,9 @@ func WriteItems(j *fitout.Job) ([]byte, error) {
 	rows := [][]string{{"Name", "Group", "Mass (kg)", "Station (mm)", "Side (mm)", "Height (mm)", "Source", "Present",
 		"On trailer", "On front axle (kg)", "On rear axle (kg)", "Note"}}
 	p := plan.Of(j)
+	plain := p.Load.Plain()
 	for i := range p.Variant.Items {
-		item, thing := &p.Variant.Items[i], &p.Load.Items[i]
+		item, thing := &p.Variant.Items[i], &plain.Items[i]
 		at, effect := thing.Mass, thing.Effect(p.Load.Wheelbase)
 		if thing.Trailer { // its place is that on the vehicle, to which it comes back
 			at = load.Mass{X: item.At.X, Y: item.At.Y, Z: item.At.Z}
@@ -279,7 +292,9 @@ func WriteItems(j *fitout.Job) ([]byte, error) {
 		rows = append(rows, []string{
 			plainText(item.Name), plainText(item.Group), number(thing.Kg()),
 			number(j.Vehicle.ToDatum(j.Datum, at.X)), number(at.Y), number(at.Z), string(item.Source),
-			yesNo(thing.Present), yesNo(thing.Trailer), number(effect.Front), number(effect.Rear), plainText(item.Note),
+			yesNo(
+				thing.Present,
+			), yesNo(thing.Trailer), number(effect.Front), number(effect.Rear), plainText(item.Note),
 		})
 	}
 	err := w.WriteAll(rows)

@@ -2,7 +2,6 @@ package handover
 
 import (
 	"fmt"
-	"hash/fnv"
 	"slices"
 	"strings"
 
@@ -248,20 +247,6 @@ func expiredPapers(p *plan.Plan) []fitout.Finding {
 		}
 	}
 	return found
-}
-
-// Fingerprint of what a pack is made of: all of a job but who signed, what was gone through and when it was given. It
-// tells a pack again, and keeps nothing secret.
-func Fingerprint(j *fitout.Job) string {
-	copied := *j
-	copied.Handover.Signed, copied.Handover.Walk, copied.Handover.Pack = nil, nil, fitout.PackMade{}
-	data, err := fitout.Encode(&copied)
-	if err != nil {
-		return ""
-	}
-	sum := fnv.New128a()
-	sum.Write(data)
-	return fmt.Sprintf("%x", sum.Sum(nil))
 }
 
 // fingerprint is that of the plan's job, worked out once.
