@@ -431,7 +431,7 @@ func (s *season) idle() {
 		u := Idle{ID: e.Of, Name: e.Text, Text: e.Text}
 		if k := s.p.Index(e.Of); k >= 0 {
 			item := &s.p.Items[k]
-			u.Name, u.Part = item.Name, item.Module != nil
+			u.Name, u.Part = item.Name, item.Module != nil && item.Module.Kind != fitout.PlainGear
 			for n := range s.p.Items {
 				if within(s.p, n, k) {
 					u.Kg += s.p.Variant.Items[n].Mass

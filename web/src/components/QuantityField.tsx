@@ -52,6 +52,7 @@ export function QuantityField({
     setTyped(undefined);
     setRefusal('');
   };
+  const last = useRef<() => boolean>(() => true);
   /** Makes what was typed; false when it cannot be read. */
   const commit = (): boolean => {
     if (typed === undefined || typed.trim() === start) {
@@ -61,6 +62,7 @@ export function QuantityField({
     try {
       const read = emptyForZero && typed.trim() === '' ? 0 : parseQuantity(typed, kind, system);
       leave();
+      last.current = () => true; // made once, also where making it takes the field away
       onCommit(read);
       return true;
     } catch (error) {
@@ -70,7 +72,6 @@ export function QuantityField({
     }
   };
   // A field that goes away while something is typed into it makes it, as on leaving.
-  const last = useRef(commit);
   useEffect(() => {
     last.current = commit;
   });

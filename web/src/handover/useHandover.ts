@@ -7,6 +7,7 @@ import type { HandoverView } from '../api/types';
 import { shownOnly } from '../document/liveAssessment';
 import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
 import { useFields } from '../document/useFields';
+import { useLast } from '../document/useLast';
 
 export interface HandoverState {
   view: HandoverView | undefined;
@@ -21,8 +22,9 @@ export function useHandoverAsked(): HandoverState {
     queryFn: ({ signal }) => answer(api.POST('/api/handover', { body: { job: shownOnly(job) }, signal })),
     placeholderData: keepPreviousData,
   });
+  const view = useLast(data);
   return {
-    view: data,
+    view,
     trouble: error
       ? error instanceof TypeError
         ? 'The server does not answer; the handover appears when it does.'

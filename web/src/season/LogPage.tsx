@@ -90,15 +90,7 @@ export function LogPage() {
           </button>
         ))}
       </div>
-      <form
-        key={round}
-        className="form log-form"
-        aria-label="Line of the log"
-        onSubmit={(event) => {
-          event.preventDefault();
-          keep();
-        }}
-      >
+      <div key={round} className="form log-form" role="group" aria-label="Line of the log">
         {(kind === 'fuel' || kind === 'done' || kind === 'water') && figure('On the clock', 'km', 'distance')}
         {(kind === 'fuel' || kind === 'water') && (
           <>
@@ -204,7 +196,7 @@ export function LogPage() {
               })
             }
           />
-          <button type="submit" className="btn btn-primary btn-lg log-keep">
+          <button type="button" className="btn btn-primary btn-lg log-keep" onClick={keep}>
             Keep
           </button>
         </div>
@@ -214,7 +206,7 @@ export function LogPage() {
             ` ${letters.length} ${letters.length === 1 ? 'line waits' : 'lines wait'} for the server; ${letters.length === 1 ? 'it is' : 'they are'} kept here.`}
           {letters.map((l) => l.refused !== undefined && <span key={l.row.id}> Refused: {l.refused}</span>)}
         </p>
-      </form>
+      </div>
       {view && view.entries[0] && (
         <p className="hint">
           Last: {entryKinds.find((k) => k.value === view.entries[0]?.kind)?.label} on{' '}

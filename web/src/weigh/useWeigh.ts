@@ -6,6 +6,7 @@ import type { WeighView } from '../api/types';
 import { shownOnly } from '../document/liveAssessment';
 import { useSnapshot } from '../document/SessionContext';
 import { useFields } from '../document/useFields';
+import { useLast } from '../document/useLast';
 import { formatQuantity } from '../quantity/format';
 import type { Kind } from '../quantity/units';
 import { chosenVariant } from '../document/SessionContext';
@@ -23,8 +24,9 @@ export function useWeighAsked(): WeighState {
     queryFn: ({ signal }) => answer(api.POST('/api/weigh', { body: { job: shownOnly(job) }, signal })),
     placeholderData: keepPreviousData,
   });
+  const view = useLast(data);
   return {
-    view: data,
+    view,
     trouble: error
       ? error instanceof TypeError
         ? 'The server does not answer. What is weighed is kept here until it does.'
