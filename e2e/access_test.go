@@ -81,25 +81,65 @@ func TestEveryScreenIsAccessible(t *testing.T) {
 			p.click(".ask-go button")
 			p.see("[data-set]")
 		}},
-		{"power, monitor", "/jobs/river-gauging/power/monitor", "[aria-label='Address of the monitor']", func(p *page) {
-			// In the dark it is still connected from the light.
-			js[any](p, "[...document.querySelectorAll('button')].find(b => b.textContent === 'Connect')?.click()")
-			p.see("[data-monitor-charge]")
-		}},
+		{
+			"power, monitor",
+			"/jobs/river-gauging/power/monitor",
+			"[aria-label='Address of the monitor']",
+			func(p *page) {
+				// In the dark it is still connected from the light.
+				js[any](p, "[...document.querySelectorAll('button')].find(b => b.textContent === 'Connect')?.click()")
+				p.see("[data-monitor-charge]")
+			},
+		},
 		{"keys", "/jobs/river-gauging/vehicle", "[data-thing=gross]", func(p *page) {
 			p.press("Keys of this screen")
 			p.see(".offcanvas.show:not(.showing)")
 		}},
 		{"range", "/jobs/river-gauging/range", "[data-tasks]", nil},
-		{"range, stops", "/jobs/river-gauging/range/stops", "li[data-thing]", func(p *page) { p.click("[aria-label='More of Sandgate crossing']") }},
-		{"range, vessels", "/jobs/river-gauging/range/vessels", "tr[data-thing]", func(p *page) { p.click("[aria-label='More of Second fuel tank']") }},
+		{
+			"range, stops",
+			"/jobs/river-gauging/range/stops",
+			"li[data-thing]",
+			func(p *page) { p.click("[aria-label='More of Sandgate crossing']") },
+		},
+		{
+			"range, vessels",
+			"/jobs/river-gauging/range/vessels",
+			"tr[data-thing]",
+			func(p *page) { p.click("[aria-label='More of Second fuel tank']") },
+		},
 		{"range, air", "/jobs/queen-bees/range/air", "[data-wheel]", nil},
 		{"build", "/jobs/queen-bees/build?part=5-01", ".part-picture", func(p *page) { p.tick("Order of cuts") }},
-		{"build, buy", "/jobs/river-gauging/build/buy", "tr[data-thing]", func(p *page) { p.press("Read prices and stock") }},
-		{"build, cost", "/jobs/river-gauging/build/cost", "[data-ways]", func(p *page) { p.click(".cost-lines summary") }},
+		{
+			"build, buy",
+			"/jobs/river-gauging/build/buy",
+			"tr[data-thing]",
+			func(p *page) { p.press("Read prices and stock") },
+		},
+		{
+			"build, cost",
+			"/jobs/river-gauging/build/cost",
+			"[data-ways]",
+			func(p *page) { p.click(".cost-lines summary") },
+		},
 		{"build, order", "/jobs/river-gauging/build/order", "[data-step]", func(p *page) { p.click(".steps .link") }},
 		{"build, papers", "/jobs/river-gauging/build/papers", ".papers a", nil},
 		{"build, bench", "/jobs/river-gauging/build/bench", ".bench-step", nil},
+		{"weigh", "/jobs/river-gauging/weigh", "[data-part-row]", nil},
+		{
+			"weigh, scale",
+			"/jobs/sound-recordist/weigh/scale",
+			"[data-weigh-in]",
+			func(p *page) { p.click("[data-weigh-in] summary") },
+		},
+		{"weigh, hand", "/jobs/river-gauging/weigh/hand", ".weigh-next", nil},
+		{"handover", "/jobs/sound-recordist/handover", "[data-test]", nil},
+		{"handover, papers", "/jobs/river-gauging/handover/papers", "tr[data-thing]", nil},
+		{"handover, walk", "/jobs/sound-recordist/handover/walk", "[data-signed]", nil},
+		{"handover, pack", "/jobs/sound-recordist/handover/pack", "[data-pack]", nil},
+		{"handover, seasons", "/jobs/sound-recordist/handover/seasons", "[data-entry]", nil},
+		{"log", "/jobs/sound-recordist/log", ".log-form", nil},
+		{"due", "/due", "[data-due]", nil},
 		{"findings", "/jobs/queen-bees/findings", "[data-rule]", nil},
 		{"steps", "/jobs/sound-recordist/layout/steps", "[data-act]", nil},
 		{"nothing there", "/jobs/none/load", "[role=alert]", nil},
@@ -115,10 +155,15 @@ func TestEveryScreenIsAccessible(t *testing.T) {
 					screen.enter(p)
 				}
 				js[any](p, string(scanner)+";0")
-				result, err := chromedp.Run(p.ctx, chromedp.Evaluate[string](`axe.run(document, {resultTypes: ['violations']}).then(r => JSON.stringify(
+				result, err := chromedp.Run(
+					p.ctx,
+					chromedp.Evaluate[string](
+						`axe.run(document, {resultTypes: ['violations']}).then(r => JSON.stringify(
 					r.violations.filter(v => v.impact === 'serious' || v.impact === 'critical')
 						.map(v => ({id: v.id, help: v.help, where: v.nodes.slice(0, 4).map(n => n.target.join(' ') + ' ' + (n.any[0]?.message ?? ''))}))))`,
-					chromedp.EvalAwaitPromise))
+						chromedp.EvalAwaitPromise,
+					),
+				)
 				require.NoError(t, err)
 				var found []struct {
 					ID, Help string

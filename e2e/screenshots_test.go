@@ -35,10 +35,6 @@ func TestScreenshots(t *testing.T) {
 			js[any](p, "document.activeElement.blur()")
 		}},
 		{"brief", "/jobs/river-gauging/brief", "[data-implied]", nil},
-		{"ways", "/jobs/sound-recordist/brief/ways", "[data-school=fridge]", func(p *page) {
-			js[any](p, "document.querySelector('[data-school=fridge]').scrollIntoView(); "+
-				"document.querySelector('.stage').scrollTop -= 150")
-		}},
 		{"plate", "/jobs/river-gauging/vehicle", "[data-thing=gross] .binds", nil},
 		{"space", "/jobs/queen-bees/vehicle/space", "[data-bay-shape=bed]", nil},
 		{"layout", "/jobs/queen-bees/layout", "[data-component]", func(p *page) {
@@ -63,7 +59,6 @@ func TestScreenshots(t *testing.T) {
 		}},
 		{"variants", "/jobs/river-gauging/layout/variants", ".comparison th[data-variant]", nil},
 		{"cases", "/jobs/river-gauging/load/cases", "[data-case=leaving]", nil},
-		{"account", "/jobs/queen-bees/load/account?state=case:honey", "[data-formula]", nil},
 		{"card", "/jobs/sound-recordist/load/card", "[data-room]", nil},
 		{"measure", "/jobs/sound-recordist/vehicle/measure/cargo", "[data-measure]", func(p *page) {
 			p.click("[data-step='betweenArches']")
@@ -81,6 +76,11 @@ func TestScreenshots(t *testing.T) {
 			p.tick("Order of cuts")
 			js[any](p, "document.activeElement.blur()")
 		}},
+		{"weigh", "/jobs/sound-recordist/weigh/scale", "[data-weigh-in]", func(p *page) {
+			js[any](p, "document.querySelector('[data-weigh-in]').scrollIntoView({block: 'center'})")
+			time.Sleep(time.Second)
+		}},
+		{"handover", "/jobs/sound-recordist/handover/seasons", "[data-entry]", nil},
 		{"power-days", "/jobs/river-gauging/power", ".course-band", nil},
 		{"power-board", "/jobs/queen-bees/power/board", "[data-board]", func(p *page) {
 			p.clickOn("document.querySelector('[data-board=extractor].board-end')")

@@ -42,6 +42,15 @@ func TestEveryScreenFitsDeskTabletAndPhone(t *testing.T) {
 		{"/jobs/river-gauging/build/order", "[data-step]"},
 		{"/jobs/river-gauging/build/papers", ".papers a"},
 		{"/jobs/river-gauging/build/bench", ".bench-step"},
+		{"/jobs/river-gauging/weigh", "[data-part-row]"},
+		{"/jobs/sound-recordist/weigh/scale", "[data-weigh-in]"},
+		{"/jobs/river-gauging/weigh/hand", ".weigh-next"},
+		{"/jobs/sound-recordist/handover", "[data-test]"},
+		{"/jobs/river-gauging/handover/papers", "tr[data-thing]"},
+		{"/jobs/sound-recordist/handover/walk", "[data-signed]"},
+		{"/jobs/sound-recordist/handover/pack", "[data-pack]"},
+		{"/jobs/sound-recordist/handover/seasons", "[data-entry]"},
+		{"/jobs/sound-recordist/log", ".log-form"},
 		{"/jobs/river-gauging/findings", "[data-rule]"},
 		{"/jobs/sound-recordist/layout/steps", "[data-act]"},
 		{"/jobs/none/load", "[role=alert]"},
@@ -69,9 +78,21 @@ func TestEveryScreenFitsDeskTabletAndPhone(t *testing.T) {
 				continue
 			}
 			for _, control := range []string{".top-actions button", "[data-save]", ".rail a:last-child"} {
-				assert.True(t, js[bool](p, fmt.Sprintf(`[...document.querySelectorAll(%q)].some(e => { const r = e.getBoundingClientRect();
-					return r.width > 0 && r.left >= 0 && r.right <= innerWidth && r.top >= 0 && r.bottom <= innerHeight })`, control)),
-					"%s is in reach at %s, %d", control, screen.path, size[0])
+				assert.True(
+					t,
+					js[bool](
+						p,
+						fmt.Sprintf(
+							`[...document.querySelectorAll(%q)].some(e => { const r = e.getBoundingClientRect();
+					return r.width > 0 && r.left >= 0 && r.right <= innerWidth && r.top >= 0 && r.bottom <= innerHeight })`,
+							control,
+						),
+					),
+					"%s is in reach at %s, %d",
+					control,
+					screen.path,
+					size[0],
+				)
 			}
 		}
 	}
@@ -88,7 +109,9 @@ func TestFindingsAndStepsOnThePhone(t *testing.T) {
 	p.click(".findings-link")
 	p.see(".findings-page [data-rule]")
 	all := p.count(".findings-page [data-rule]")
-	p.clickOn("[...document.querySelectorAll('.findings-page .segments button')].find(b => / stop/.test(b.textContent))")
+	p.clickOn(
+		"[...document.querySelectorAll('.findings-page .segments button')].find(b => / stop/.test(b.textContent))",
+	)
 	p.waitFor(fmt.Sprintf("document.querySelectorAll('.findings-page [data-rule]').length < %d", all))
 	assert.Equal(t, p.count(".findings-page .finding-stop"), p.count(".findings-page [data-rule]"))
 

@@ -121,7 +121,7 @@ export function SeasonsSheet() {
             ) : (
               <>
                 A line was refused: {l.refused}{' '}
-                <button type="button" className="btn btn-sm btn-link" onClick={() => discard(l.row.id)}>
+                <button type="button" className="btn btn-sm btn-outline-secondary" onClick={() => discard(l.row.id)}>
                   Throw it away
                 </button>
               </>

@@ -183,7 +183,7 @@ export function NextPart({
           }}
         />
         {after && (
-          <button type="button" className="btn btn-link btn-sm" onClick={() => onNext(after.id)}>
+          <button type="button" className="btn btn-sm btn-outline-secondary" onClick={() => onNext(after.id)}>
             Skip to {after.name}
           </button>
         )}

@@ -101,7 +101,7 @@ export function WeighInCard({ look, own }: { look: WeighInView; own: WeighIn }) 
                     <span>{e.sentence}</span>
                     <button
                       type="button"
-                      className="btn btn-link btn-sm"
+                      className="btn btn-sm btn-outline-secondary"
                       onClick={() => set('What it turned out to be', (w) => (w.why = e.sentence.slice(0, 1000)))}
                     >
                       It was this
@@ -146,14 +146,17 @@ export function WeighInCard({ look, own }: { look: WeighInView; own: WeighIn }) 
               <div>
                 <h3>If the plan goes by it</h3>
                 <Bands look={look} />
-                {look.turned.slice(0, 4).map((t) => (
-                  <p key={t.of + t.name} className="figure weigh-turned">
-                    {t.name}: {change(t.kg)}{' '}
-                    <small>
-                      ± {say(t.sigma)}, was ± {say(t.before)}
-                    </small>
-                  </p>
-                ))}
+                {look.turned
+                  .filter((t) => Math.abs(t.kg) >= 0.5)
+                  .slice(0, 4)
+                  .map((t) => (
+                    <p key={t.of + t.name} className="figure weigh-turned">
+                      {t.name}: {change(t.kg)}{' '}
+                      <small>
+                        ± {say(t.sigma)}, was ± {say(t.before)}
+                      </small>
+                    </p>
+                  ))}
               </div>
               <table className="sheet-table" aria-label={`${own.name}, against the limits`}>
                 <thead>
