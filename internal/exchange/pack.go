@@ -5,7 +5,6 @@ import (
 	"fmt"
 	"strconv"
 	"strings"
-	"time"
 
 	"codeberg.org/go-pdf/fpdf"
 
@@ -118,9 +117,7 @@ func (w packPages) table(t *report.PackTable) {
 		pdf.SetFont(sans, style, 8.5)
 		lines, most := make([][]string, len(cells)), 1
 		for c := range cells {
-			for _, line := range pdf.SplitText(w.text(cells[c]), widths[c]-pad+1) {
-				lines[c] = append(lines[c], line)
-			}
+			lines[c] = pdf.SplitText(w.text(cells[c]), widths[c]-pad+1)
 			most = max(most, len(lines[c]))
 		}
 		high := 4.2*float64(most) + 0.8
@@ -221,6 +218,3 @@ func Strokes(drawn string) [][]DrawnPoint {
 	}
 	return all
 }
-
-// day is today as 2026-03-30.
-func day(now time.Time) string { return now.Format(time.DateOnly) }
