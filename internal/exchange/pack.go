@@ -8,7 +8,9 @@ import (
 
 	"codeberg.org/go-pdf/fpdf"
 
+	"zaino/internal/core/draw"
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/plan"
 	"zaino/internal/core/report"
 )
 
@@ -26,6 +28,9 @@ func WritePackPDF(j *fitout.Job, photos []PackPhoto) ([]byte, error) {
 	w.say(18, "B", p.Job)
 	w.say(10, "", strings.Join(filled(p.Vehicle, p.Customer, p.Workshop, p.Contact), "\n"))
 	w.say(8, "", "Pack "+p.Sum)
+	if err := w.drawings(j); err != nil {
+		return nil, err
+	}
 	for i := range p.Sections {
 		w.section(&p.Sections[i])
 	}
@@ -139,6 +144,33 @@ func (w packPages) table(t *report.PackTable) {
 	for _, cells := range t.Rows {
 		row(cells, "")
 	}
+}
+
+// drawings are the vehicle from the left and from above, to one standard scale.
+func (w packPages) drawings(j *fitout.Job) error {
+	stands := []draw.Stand{draw.Left, draw.Above}
+	scene := draw.SceneOf(plan.Of(j), "", nil)
+	wish := draw.DrawingWish{People: true}
+	const wide, high = 182.0, 190.0
+	scale, err := scaleFor(scene, stands, &wish, [2]float64{wide, high}, 0)
+	if err != nil {
+		return err
+	}
+	for _, stand := range stands {
+		wish.Looks = append(wish.Looks, scene.Fit(stand, &wish, sheetLetter*scale/11, margin))
+	}
+	drawings := sketched(plan.Of(j), scene, &wish, sheetLetter*scale)
+	s := &sheet{pdf: w.pdf, text: w.text, scale: scale}
+	at, top, low := places(drawings, scale), w.pdf.GetY()+4, 0.0
+	for i := range drawings {
+		s.view(&drawings[i], 14+at[i][0], top+at[i][1])
+		_, tall := onPaper(&drawings[i].look, scale)
+		low = max(low, top+at[i][1]+tall)
+	}
+	w.pdf.SetLineWidth(0.2)
+	w.pdf.SetXY(14, low+2)
+	w.say(8, "", fmt.Sprintf("1 : %.0f, from the left and from above.", scale))
+	return nil
 }
 
 func (w packPages) photos(photos []PackPhoto) {

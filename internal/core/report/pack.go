@@ -130,6 +130,8 @@ func (g *packer) weights(j *fitout.Job) {
 	lines := []string{}
 	if c := weigh.Engine().Figures(p).Calibrated; c != "" {
 		lines = append(lines, "Weighed, "+c+".")
+	} else if len(p.Variant.WeighIns) > 0 {
+		lines = append(lines, "Weighed, see below; the figures here are the plan's own sums.")
 	} else {
 		lines = append(lines, "Not weighed as it stands: the figures are sums, and estimates.")
 	}
@@ -327,7 +329,28 @@ func (g *packer) lists() {
 			}
 		}
 	}
-	g.add("pressures", "Tyre pressures", "Cold, by the load as it is shown.", CardOf(p.Given).Tyres)
+	tables := []PackTable{}
+	for i := range p.Variant.Cases {
+		shown, err := edit.ShowState(p.Given, "case:"+p.Variant.Cases[i].ID)
+		if err != nil {
+			continue
+		}
+		t := PackTable{
+			Title: p.Variant.Cases[i].Name,
+			Heads: []string{"Cold, by the load of this case"},
+			Rows:  [][]string{},
+		}
+		for _, line := range trip.PressureLines(plan.Of(&shown)) {
+			t.Rows = append(t.Rows, []string{line})
+		}
+		tables = append(tables, t)
+	}
+	g.add(
+		"pressures",
+		"Tyre pressures",
+		"Cold, by the load as it is shown, and of each case.",
+		CardOf(p.Given).Tyres,
+		tables...)
 	g.add("first", "The first 500 km", "", []string{"After 50 to 100 km: wheel nuts again.",
 		"After the first trip: every bolt that holds the fitout again; look at runners, hinges, seals and cables; listen for what rattles.",
 		"Whatever moved, leaked or broke: write it down with its day, and tell the workshop."})

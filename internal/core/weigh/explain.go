@@ -282,6 +282,14 @@ func (l *Look) guesses(p *plan.Plan, w *fitout.WeighIn) []guess {
 		add(Slope, "", "", 0, nothing, slope)
 	}
 	add(Unlisted, "", "", 0, nothing, l.anywhere(p)...)
+	// However many things there are: that one of them was forgotten is as likely as that the axles were swapped.
+	many := map[Cause]float64{}
+	for i := range all {
+		many[all[i].Cause]++
+	}
+	for i := range all {
+		all[i].prior /= many[all[i].Cause]
+	}
 	return all
 }
 

@@ -1,13 +1,12 @@
-import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useOutletContext } from 'react-router';
 
 import { answer, api, Refused } from '../api/client';
 import { rowId } from '../api/outbox';
 import type { HandoverView } from '../api/types';
-import { shownOnly } from '../document/liveAssessment';
 import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
+import { useAsked } from '../document/useAsked';
 import { useFields } from '../document/useFields';
-import { useLast } from '../document/useLast';
 
 export interface HandoverState {
   view: HandoverView | undefined;
@@ -15,23 +14,12 @@ export interface HandoverState {
 }
 
 /** The handover of the job; asked for once for all its sheets. */
-export function useHandoverAsked(): HandoverState {
-  const { job } = useSnapshot();
-  const { data, error } = useQuery({
-    queryKey: ['handover', job],
-    queryFn: ({ signal }) => answer(api.POST('/api/handover', { body: { job: shownOnly(job) }, signal })),
-    placeholderData: keepPreviousData,
-  });
-  const view = useLast(data);
-  return {
-    view,
-    trouble: error
-      ? error instanceof TypeError
-        ? 'The server does not answer; the handover appears when it does.'
-        : error.message
-      : '',
-  };
-}
+export const useHandoverAsked = (): HandoverState =>
+  useAsked(
+    'handover',
+    (job, signal) => answer(api.POST('/api/handover', { body: { job }, signal })),
+    'The server does not answer; the handover appears when it does.',
+  );
 
 /** The handover below its page, its fields, and the variant that was built. */
 export function useHandover() {

@@ -6,6 +6,7 @@ import type { PartWeight } from '../api/types';
 import { QuantityField } from '../components/QuantityField';
 import { formatNumber } from '../quantity/format';
 import { unitName } from '../quantity/units';
+import { speak, useAloud } from './aloud';
 import { usePartWeight } from './usePartWeight';
 import { useScales, withChannel } from './useScales';
 import { useWeigh } from './useWeigh';
@@ -28,6 +29,7 @@ export function NextPart({
   const [tare, setTare] = useState(0);
   const [typed, setTyped] = useState(0);
   const letters = useOutbox(job.id).filter((l) => l.to === 'weighings');
+  const [aloud, setAloud] = useAloud();
   const region = useRef<HTMLElement>(null);
   const suggested = scales.suggested.find((s) => s.kind === 'platform');
   const net = plate ? plate.kg - tare : 0;
@@ -49,10 +51,11 @@ export function NextPart({
         by: '',
         device: byHand ? '' : `platform ${scale?.address ?? ''}`,
         raw: byHand ? '' : (plate?.line ?? ''),
-        corrects: before.at(-1) ?? '',
+        corrects: before[0] ?? '',
       },
     });
     weight.take(part, kg);
+    if (aloud) speak(`${part.name}: ${say(kg)}`);
     setTyped(0);
     onNext(after?.id);
   };
@@ -187,6 +190,15 @@ export function NextPart({
             Skip to {after.name}
           </button>
         )}
+        <label className="switch-line">
+          <input
+            type="checkbox"
+            className="form-check-input"
+            checked={aloud}
+            onChange={(event) => setAloud(event.target.checked)}
+          />
+          say aloud what is taken
+        </label>
         {letters.length > 0 && (
           <span className="hint" data-outbox={letters.length}>
             {letters.length} {letters.length === 1 ? 'reading waits' : 'readings wait'} for the server

@@ -1,15 +1,12 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useOutletContext } from 'react-router';
 
 import { answer, api } from '../api/client';
 import type { WeighView } from '../api/types';
-import { shownOnly } from '../document/liveAssessment';
-import { useSnapshot } from '../document/SessionContext';
+import { chosenVariant } from '../document/SessionContext';
+import { useAsked } from '../document/useAsked';
 import { useFields } from '../document/useFields';
-import { useLast } from '../document/useLast';
 import { formatQuantity } from '../quantity/format';
 import type { Kind } from '../quantity/units';
-import { chosenVariant } from '../document/SessionContext';
 
 export interface WeighState {
   view: WeighView | undefined;
@@ -17,23 +14,12 @@ export interface WeighState {
 }
 
 /** What is known of the weight of the job; asked for once for all its sheets. */
-export function useWeighAsked(): WeighState {
-  const { job } = useSnapshot();
-  const { data, error } = useQuery({
-    queryKey: ['weigh', job],
-    queryFn: ({ signal }) => answer(api.POST('/api/weigh', { body: { job: shownOnly(job) }, signal })),
-    placeholderData: keepPreviousData,
-  });
-  const view = useLast(data);
-  return {
-    view,
-    trouble: error
-      ? error instanceof TypeError
-        ? 'The server does not answer. What is weighed is kept here until it does.'
-        : error.message
-      : '',
-  };
-}
+export const useWeighAsked = (): WeighState =>
+  useAsked(
+    'weigh',
+    (job, signal) => answer(api.POST('/api/weigh', { body: { job }, signal })),
+    'The server does not answer. What is weighed is kept here until it does.',
+  );
 
 /** The weighing below its page, the variant's fields, and short ways to say figures. */
 export function useWeigh() {
