@@ -45,7 +45,7 @@ check: web
 ## e2e: the real interface in a real browser
 e2e: web
 	@scripts/need gcc chromium
-	@echo "== browser tests" && $(GO) test -count=1 -timeout 20m ./e2e
+	@echo "== browser tests" && $(GO) test -count=1 -timeout 40m ./e2e
 
 ## bench: the speeds that the architecture promises
 bench: web
