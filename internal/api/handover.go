@@ -205,6 +205,9 @@ func (h handlers) keepFile(_ context.Context, in *keepFileInput) (*keptFileOutpu
 	return &keptFileOutput{f}, kept(h.store.KeepFile(in.ID, &f, data))
 }
 
+// mostPackPhotos is how many photos go into a pack, so that it can be sent.
+const mostPackPhotos = 60
+
 // photos are those of a job as they go into a pack, small.
 func (h handlers) photos(j *fitout.Job) ([]exchange.PackPhoto, error) {
 	files, err := h.store.Files(j.ID)
@@ -213,6 +216,9 @@ func (h handlers) photos(j *fitout.Job) ([]exchange.PackPhoto, error) {
 	}
 	var all []exchange.PackPhoto
 	for _, f := range files {
+		if len(all) == mostPackPhotos {
+			break
+		}
 		if f.Kind != "photo" || strings.HasPrefix(f.Of, "log/") {
 			continue
 		}

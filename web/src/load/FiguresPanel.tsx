@@ -56,6 +56,13 @@ export function FiguresPanel() {
       'On the road, for grip and braking feel; never compared with a rating',
     ],
   ];
+  if (a.weigh.calibrated !== '')
+    rows.push([
+      'The plan goes by a scale',
+      a.weigh.calibrated,
+      'rear',
+      'Under Weigh-in, On the scale, it can be taken off again',
+    ]);
   if (a.trailer)
     rows.push(
       ['Trailer axle, coupled', mass(a.trailer.axle), 'combination'],
