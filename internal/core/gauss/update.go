@@ -31,16 +31,11 @@ type Posterior struct {
 // becomes Gᵀ C⁻¹ d and the covariance 1 − Gᵀ C⁻¹ G (Kalman; the same as weighted least squares with a prior).
 func Update(sources int, readings []Reading) Posterior {
 	n := len(readings)
-	c := make([][]float64, n)
 	d := make([]float64, n)
 	for i := range readings {
-		c[i], d[i] = make([]float64, n), readings[i].Off
-		for k := range readings {
-			c[i][k] = Dot(readings[i].Moves, readings[k].Moves)
-		}
-		c[i][i] += readings[i].Own * readings[i].Own
+		d[i] = readings[i].Off
 	}
-	root := Cholesky(c)
+	root := rootOf(sources, readings)
 	p := Posterior{Degrees: n, Root: root, Mean: make([]float64, sources), Whitened: make([][]float64, sources)}
 	half := root.Half(d)
 	p.Chi2 = Dot(half, half)
@@ -59,6 +54,34 @@ func Update(sources int, readings []Reading) Posterior {
 		p.Mean[k] = Dot(p.Whitened[k], half)
 	}
 	return p
+}
+
+// rootOf is the root of C = G Gᵀ + R, from G and the devices' own errors themselves: their rows are made perpendicular
+// one after another, twice over, so that two readings of nearly the same keep what tells them apart.
+func rootOf(sources int, readings []Reading) Lower {
+	root, straight := make(Lower, len(readings)), make([][]float64, len(readings))
+	for i := range readings {
+		row := make([]float64, sources+len(readings))
+		copy(row, readings[i].Moves)
+		row[sources+i] = readings[i].Own
+		root[i] = make([]float64, i+1)
+		for range 2 {
+			for k := range i {
+				along := Dot(row, straight[k])
+				root[i][k] += along
+				for at := range row {
+					row[at] -= along * straight[k][at]
+				}
+			}
+		}
+		length := max(math.Sqrt(Dot(row, row)), least)
+		root[i][i] = length
+		for at := range row {
+			row[at] /= length
+		}
+		straight[i] = row
+	}
+	return root
 }
 
 // Shift is how far a sum Σ aₖ sₖ moved.

@@ -89,3 +89,15 @@ func TestPosteriorAgainstSampling(t *testing.T) {
 	assert.InDelta(t, mean, p.Shift(asked), 0.02)
 	assert.InDelta(t, math.Sqrt(square/sum-mean*mean), p.Sigma(asked), 0.02)
 }
+
+// Two exact readings of nearly the same, of what nobody knew at all: each is believed, and so is their difference.
+func TestTwoReadingsOfNearlyTheSame(t *testing.T) {
+	const vast = 1e7
+	p := gauss.Update(2, []gauss.Reading{
+		{Off: 500, Own: 0.01, Moves: []float64{vast, 0}},
+		{Off: 500.3, Own: 0.01, Moves: []float64{vast, 0.5}},
+	})
+	assert.InDelta(t, 500, p.Shift([]float64{vast, 0}), 0.05)
+	assert.InDelta(t, 0.3, p.Shift([]float64{0, 0.5}), 0.01)
+	assert.InDelta(t, 0.0141, p.Sigma([]float64{0, 0.5}), 0.0005)
+}
