@@ -35,31 +35,27 @@ func Update(sources int, readings []Reading) Posterior {
 	for i := range readings {
 		d[i] = readings[i].Off
 	}
-	root := rootOf(sources, readings)
+	root, straight := rootOf(sources, readings)
 	p := Posterior{Degrees: n, Root: root, Mean: make([]float64, sources), Whitened: make([][]float64, sources)}
 	half := root.Half(d)
 	p.Chi2 = Dot(half, half)
 	for i := range root {
 		p.LogDet += 2 * math.Log(root[i][i])
 	}
-	column := make([]float64, n)
 	for k := range sources {
+		p.Whitened[k] = make([]float64, n)
 		for i := range readings {
-			column[i] = 0
-			if k < len(readings[i].Moves) {
-				column[i] = readings[i].Moves[k]
-			}
+			p.Whitened[k][i] = straight[i][k] // what L⁻¹ G is, without dividing
 		}
-		p.Whitened[k] = root.Half(column)
 		p.Mean[k] = Dot(p.Whitened[k], half)
 	}
 	return p
 }
 
-// rootOf is the root of C = G Gᵀ + R, from G and the devices' own errors themselves: their rows are made perpendicular
-// one after another, twice over, so that two readings of nearly the same keep what tells them apart.
-func rootOf(sources int, readings []Reading) Lower {
-	root, straight := make(Lower, len(readings)), make([][]float64, len(readings))
+// rootOf is the root L of C = G Gᵀ + R with L⁻¹ [G √R], from G and the devices' own errors themselves: their rows are
+// made perpendicular one after another, twice over, so that two readings of nearly the same keep what tells them apart.
+func rootOf(sources int, readings []Reading) (root Lower, straight [][]float64) {
+	root, straight = make(Lower, len(readings)), make([][]float64, len(readings))
 	for i := range readings {
 		row := make([]float64, sources+len(readings))
 		copy(row, readings[i].Moves)
@@ -81,7 +77,7 @@ func rootOf(sources int, readings []Reading) Lower {
 		}
 		straight[i] = row
 	}
-	return root
+	return root, straight
 }
 
 // Shift is how far a sum Σ aₖ sₖ moved.

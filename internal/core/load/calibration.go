@@ -127,12 +127,13 @@ func (p *Plan) own(i int) float64 {
 	return item.Mass + p.calibration.Of[item.ID].Kg
 }
 
-// stood is where an item stands by the plan's own figures.
+// stood is an item by the plan's own mass and place: its errors are those of what was believed, whatever it turned out
+// to be.
 func (p *Plan) stood(i int, thing *Placed) Mass {
 	m := thing.Mass
 	if p.calibration != nil {
 		change := p.calibration.Of[thing.ID]
-		m.X, m.Y = m.X-change.X, m.Y-change.Y
+		m.Kg, m.X, m.Y = m.Kg-change.Kg, m.X-change.X, m.Y-change.Y
 	}
 	return m
 }

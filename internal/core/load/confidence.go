@@ -149,36 +149,24 @@ func (p *Plan) trailerErrors(u *fitout.Uncertainty, visit func(*source)) {
 // errorsOf visits the sources of error of one item as it is in a state: of its
 // place along, across and up, of what is in it, and of its own mass.
 func (p *Plan) errorsOf(i int, thing *Placed, u *fitout.Uncertainty, visit func(*source)) {
-	item, kg := &p.variant.Items[i], thing.Kg()
+	item, stood := &p.variant.Items[i], p.stood(i, thing)
+	kg := stood.Kg + thing.Towed
 	if kg == 0 {
 		return
 	}
 	e := source{carrier: p.Carrier(i), mass: true, one: Moments{Towed: 1}}
-	if m := &thing.Mass; !thing.Trailer {
-		along, across := placeKeys(item.ID, p.stood(i, thing))
-		visit(
-			&source{
-				carrier: e.carrier,
-				key:     along,
-				one:     Moments{X: kg, XY: kg * m.Y},
-				sigma:   u.Station,
-				weighed: u.Station,
-			},
-		)
-		visit(
-			&source{
-				carrier: e.carrier,
-				key:     across,
-				one:     Moments{Y: kg, XY: kg * m.X},
-				sigma:   u.Station,
-				weighed: u.Station,
-			},
-		)
-		visit(&source{carrier: e.carrier, one: Moments{Z: kg}, sigma: u.Station, weighed: u.Station})
-		e.one = Moments{Kg: 1, X: m.X, Y: m.Y, Z: m.Z, XY: m.X * m.Y}
+	if !thing.Trailer {
+		at := func(key sourceKey, one Moments) {
+			visit(&source{carrier: e.carrier, key: key, one: one, sigma: u.Station, weighed: u.Station})
+		}
+		along, across := placeKeys(item.ID, stood)
+		at(along, Moments{X: kg, XY: kg * stood.Y})
+		at(across, Moments{Y: kg, XY: kg * stood.X})
+		at(sourceKey{}, Moments{Z: kg})
+		e.one = Moments{Kg: 1, X: stood.X, Y: stood.Y, Z: stood.Z, XY: stood.X * stood.Y}
 	}
 	if level(item) != nil {
-		content := kg - p.own(i)
+		content := kg - item.Mass
 		e.sigma, e.weighed = u.Weighed*content, u.Weighed*content
 		visit(&e)
 	}
