@@ -407,3 +407,51 @@ func TestABuildOutsideItsRangesIsRefused(t *testing.T) {
 		assert.ErrorContains(t, Validate(&j), c.want)
 	}
 }
+
+// A job of version 8 was never weighed loaded, tried or handed over: lifted it says so, and has the usual intervals.
+func TestTheEighthVersionIsLifted(t *testing.T) {
+	data, err := os.ReadFile("testdata/v8.zaino.json")
+	require.NoError(t, err)
+	job, err := Decode(data)
+	require.NoError(t, err)
+	assert.Equal(t, NewHandover(), job.Handover)
+	for _, v := range job.Variants {
+		assert.Empty(t, v.WeighIns)
+		assert.Empty(t, v.Tests)
+		for _, i := range v.Items {
+			assert.Nil(t, i.Planned)
+		}
+	}
+	assert.Empty(t, job.Handover.Delivered)
+	assert.NotEmpty(t, job.Handover.Intervals)
+}
+
+// Figures of weighings and handovers outside their range, or twice, are refused with the field and what is accepted.
+func TestAWeighingOutsideItsRangesIsRefused(t *testing.T) {
+	weighed := func(change func(w *WeighIn)) func(j *Job) {
+		return func(j *Job) {
+			w := WeighIn{ID: "w", Name: "W", Reading: ReadAxles, Aboard: []Aboard{{Of: "tank:fuel", Source: ByScale}}}
+			change(&w)
+			j.Variants[0].WeighIns = []WeighIn{w}
+		}
+	}
+	for want, change := range map[string]func(j *Job){
+		"variants[0].weighIns[0].front (W): -1 kg was given": weighed(func(w *WeighIn) { w.Front = -1 }),
+		"variants[0].weighIns[0].slope":                      weighed(func(w *WeighIn) { w.Slope = 40 }),
+		"variants[0].weighIns[0].padRear":                    weighed(func(w *WeighIn) { w.PadRear = 900 }),
+		"variants[0].weighIns[0].reading":                    weighed(func(w *WeighIn) { w.Reading = "wheels" }),
+		"variants[0].weighIns[0].aboard[1].of":               weighed(func(w *WeighIn) { w.Aboard = append(w.Aboard, w.Aboard[0]) }),
+		"variants[0].weighIns[0].aboard[0].source":           weighed(func(w *WeighIn) { w.Aboard[0].Source = "guess" }),
+		"variants[0].tests[1].test":                          func(j *Job) { j.Variants[0].Tests = []TestDone{{Test: "a"}, {Test: "a"}} },
+		"variants[0].tests[0].passed":                        func(j *Job) { j.Variants[0].Tests = []TestDone{{Test: "a", Passed: "maybe"}} },
+		"handover.papers[0].kind":                            func(j *Job) { j.Handover.Papers = []Paper{{ID: "p", Name: "P", Kind: "poem"}} },
+		"handover.intervals[0].months":                       func(j *Job) { j.Handover.Intervals = []Interval{{ID: "i", Name: "I", Months: -1}} },
+		"handover.signed[0].role":                            func(j *Job) { j.Handover.Signed = []Signature{{ID: "s", Name: "S", Role: "dog"}} },
+		"handover.locks[0].name":                             func(j *Job) { j.Handover.Locks = []Locked{{ID: "l"}} },
+		"handover.km (J): 10000000 km was given":             func(j *Job) { j.Handover.Km = 1e7 },
+	} {
+		j := NewJob("j", "J", AustraliaNZ)
+		change(&j)
+		assert.ErrorContains(t, Validate(&j), want)
+	}
+}
