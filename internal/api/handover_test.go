@@ -56,8 +56,14 @@ func TestReadingsOfAScaleAreNeverChanged(t *testing.T) {
 func TestFilesAreTakenInWithCare(t *testing.T) {
 	server, _ := serve(t)
 	put := func(id, content string) (int, string) {
-		status, _, body := ask(t, "POST", server.URL+jobURL+"/files?file="+id+"&of=item/x&name=a%22%0d%0ab.svg", content, "Content-Type",
-			"application/octet-stream")
+		status, _, body := ask(
+			t,
+			"POST",
+			server.URL+jobURL+"/files?file="+id+"&of=item/x&name=a%22%0d%0ab.svg",
+			content,
+			"Content-Type",
+			"application/octet-stream",
+		)
 		return status, body
 	}
 	for name, content := range map[string]string{"html": "<html><script>x</script>", "svg": "<svg xmlns='http://www.w3.org/2000/svg'><script/></svg>",
@@ -85,7 +91,14 @@ func TestFilesAreTakenInWithCare(t *testing.T) {
 // A whole job travels: readings, log, photos and papers are there on the other side, beside a job of its id as a copy.
 func TestABundleTravels(t *testing.T) {
 	server, _ := serve(t)
-	ask(t, "POST", server.URL+jobURL+"/files?file=photo&of=item/x&name=p.jpg", aPhoto(t), "Content-Type", "application/octet-stream")
+	ask(
+		t,
+		"POST",
+		server.URL+jobURL+"/files?file=photo&of=item/x&name=p.jpg",
+		aPhoto(t),
+		"Content-Type",
+		"application/octet-stream",
+	)
 	entry := `{"id":"e1","kind":"fuel","at":"2026-05-01T06:30","by":"","km":10500,"litres":61,"full":true,"cost":0,"surfaces":[],"nights":0,"people":0,"wh":0,"charge":0,"of":"","text":"","photo":"","replaces":""}`
 	status, _, body := ask(t, "POST", server.URL+jobURL+"/log", entry)
 	require.Equal(t, 204, status, body)
@@ -123,7 +136,14 @@ func TestBackupsHoldWhatIsKeptBesideJobs(t *testing.T) {
 		require.NoError(t, err)
 		o.Store = s
 	})
-	status, _, _ := ask(t, "POST", server.URL+jobURL+"/files?file=photo&of=&name=p.jpg", aPhoto(t), "Content-Type", "application/octet-stream")
+	status, _, _ := ask(
+		t,
+		"POST",
+		server.URL+jobURL+"/files?file=photo&of=&name=p.jpg",
+		aPhoto(t),
+		"Content-Type",
+		"application/octet-stream",
+	)
 	require.Equal(t, 200, status)
 	copied := filepath.Join(t.TempDir(), "copy.db")
 	require.NoError(t, store.Backup(path, copied))
@@ -157,7 +177,12 @@ func TestDuesOverAllCustomers(t *testing.T) {
 	_, head, calendar := ask(t, "GET", server.URL+"/api/dues.ics?today=2026-06-01", "")
 	assert.Contains(t, head.Get("Content-Type"), "text/calendar")
 	assert.Contains(t, calendar, "BEGIN:VEVENT")
-	status, _, body = ask(t, "POST", server.URL+jobURL+"/log", `{"id":"e","kind":"fuel","at":"2026-05-01","by":"","km":0,"litres":0,"full":true,"cost":0,"surfaces":[],"nights":0,"people":0,"wh":0,"charge":0,"of":"","text":"","photo":"","replaces":""}`)
+	status, _, body = ask(
+		t,
+		"POST",
+		server.URL+jobURL+"/log",
+		`{"id":"e","kind":"fuel","at":"2026-05-01","by":"","km":0,"litres":0,"full":true,"cost":0,"surfaces":[],"nights":0,"people":0,"wh":0,"charge":0,"of":"","text":"","photo":"","replaces":""}`,
+	)
 	assert.Equal(t, 422, status)
 	assert.Contains(t, body, "the litres that were filled in")
 }
@@ -171,7 +196,12 @@ func TestScalesAreAskedWithCare(t *testing.T) {
 	assert.Equal(t, 422, status)
 	assert.Contains(t, body, "is not on this machine")
 	load := func(address, what string) (int, string) {
-		status, _, body := ask(t, "POST", server.URL+jobURL+"/scales/load", `{"address":"`+address+`","what":"`+what+`","item":""}`)
+		status, _, body := ask(
+			t,
+			"POST",
+			server.URL+jobURL+"/scales/load",
+			`{"address":"`+address+`","what":"`+what+`","item":""}`,
+		)
 		return status, body
 	}
 	status, body = load("127.0.0.1:9000", "wheels")

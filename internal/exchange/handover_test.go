@@ -71,7 +71,10 @@ func TestThePackIsOneFileThatRunsNothing(t *testing.T) {
 		"Laying it up", "Cautions", "Gone through together", "The first 500 km"} {
 		assert.Contains(t, html.UnescapeString(text), has)
 	}
-	pdf, err := exchange.WritePackPDF(&j, []exchange.PackPhoto{{Caption: "x", JPEG: photo(t)}, {Caption: "broken", JPEG: []byte("no")}})
+	pdf, err := exchange.WritePackPDF(
+		&j,
+		[]exchange.PackPhoto{{Caption: "x", JPEG: photo(t)}, {Caption: "broken", JPEG: []byte("no")}},
+	)
 	require.NoError(t, err)
 	assert.True(t, bytes.HasPrefix(pdf, []byte("%PDF")))
 	certificate, err := exchange.WriteWeighPDF(&j, "w")
@@ -86,8 +89,10 @@ func bundle(t *testing.T) exchange.Bundle {
 	require.NoError(t, err)
 	return exchange.Bundle{Job: jobs[1], Weighings: []json.RawMessage{json.RawMessage(`{"id":"a","kg":12}`)},
 		Log: []season.Entry{{ID: "1", Kind: season.Note, At: "2026-05-01", Text: "x", Surfaces: []season.OnGround{}}},
-		Files: []exchange.BundledFile{{File: store.File{ID: "f", Kind: "photo", Name: "p.jpg", Type: "image/jpeg", At: time.Unix(1, 0).UTC()},
-			Data: photo(t)}}}
+		Files: []exchange.BundledFile{
+			{File: store.File{ID: "f", Kind: "photo", Name: "p.jpg", Type: "image/jpeg", At: time.Unix(1, 0).UTC()},
+				Data: photo(t)},
+		}}
 }
 
 func TestABundleComesBackAsItWas(t *testing.T) {
@@ -171,8 +176,15 @@ func FuzzReadBundle(f *testing.F) {
 // A calendar that any calendar reads: lines of at most 75 bytes, ended by CR LF, texts escaped, whole days.
 func TestDuesAsCalendar(t *testing.T) {
 	dues := []handover.Due{
-		{Job: "j", Name: "Ute; of “Łódź”, big\nBEGIN:VEVENT", Customer: strings.Repeat("Ünlü ", 30), ID: "interval/gas", What: "Gas, check", On: "2026-12-31",
-			Why: "24 months"},
+		{
+			Job:      "j",
+			Name:     "Ute; of “Łódź”, big\nBEGIN:VEVENT",
+			Customer: strings.Repeat("Ünlü ", 30),
+			ID:       "interval/gas",
+			What:     "Gas, check",
+			On:       "2026-12-31",
+			Why:      "24 months",
+		},
 		{Job: "j", ID: "interval/nuts", What: "By way only", Km: 100},
 	}
 	text := string(exchange.WriteDuesICS(dues, time.Date(2026, 5, 1, 8, 0, 0, 0, time.UTC)))
@@ -191,10 +203,19 @@ func TestDuesAsCalendar(t *testing.T) {
 // A log goes out as CSV and comes back as it was, whatever was written into it.
 func TestALogComesBackAsItWas(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		e := season.Entry{ID: "a1", Kind: season.Fuel, At: "2026-05-01T06:30", Litres: rapid.Float64Range(0.1, 5000).Draw(t, "litres"),
-			Km: float64(rapid.IntRange(0, 500_000).Draw(t, "km")), Full: rapid.Bool().Draw(t, "full"), Cost: rapid.IntRange(0, 100_000).Draw(t, "cost"),
+		e := season.Entry{
+			ID:     "a1",
+			Kind:   season.Fuel,
+			At:     "2026-05-01T06:30",
+			Litres: rapid.Float64Range(0.1, 5000).Draw(t, "litres"),
+			Km: float64(
+				rapid.IntRange(0, 500_000).Draw(t, "km"),
+			),
+			Full:     rapid.Bool().Draw(t, "full"),
+			Cost:     rapid.IntRange(0, 100_000).Draw(t, "cost"),
 			Text:     strings.TrimSpace(rapid.StringMatching(`[='+@ -]{0,2}[a-zA-Zäß;," ]{0,20}`).Draw(t, "text")),
-			Surfaces: []season.OnGround{{Surface: "gravel", Share: float64(rapid.IntRange(0, 100).Draw(t, "share"))}}}
+			Surfaces: []season.OnGround{{Surface: "gravel", Share: float64(rapid.IntRange(0, 100).Draw(t, "share"))}},
+		}
 		data, err := exchange.WriteLogCSV([]season.Entry{e})
 		if err != nil {
 			t.Fatal(err)
@@ -212,11 +233,19 @@ func TestALogComesBackAsItWas(t *testing.T) {
 }
 
 func TestLinesThatCannotBeAreTold(t *testing.T) {
-	read, err := exchange.ReadLogCSV([]byte("\ufeffkm;kind;at;litres;full;surfaces\n10500;fuel;2026-05-01;40,5;yes;gravel:60 sealed:40\n;fuel;2026-05-02;;;\n1;fuel;soon;3;;\n1;fuel;2026-05-03;x;;\n1;fuel;2026-05-03;3;;gravel\n"))
+	read, err := exchange.ReadLogCSV(
+		[]byte(
+			"\ufeffkm;kind;at;litres;full;surfaces\n10500;fuel;2026-05-01;40,5;yes;gravel:60 sealed:40\n;fuel;2026-05-02;;;\n1;fuel;soon;3;;\n1;fuel;2026-05-03;x;;\n1;fuel;2026-05-03;3;;gravel\n",
+		),
+	)
 	require.NoError(t, err)
 	require.Len(t, read.Entries, 1)
 	assert.Equal(t, 40.5, read.Entries[0].Litres)
-	assert.Equal(t, []season.OnGround{{Surface: "gravel", Share: 60}, {Surface: "sealed", Share: 40}}, read.Entries[0].Surfaces)
+	assert.Equal(
+		t,
+		[]season.OnGround{{Surface: "gravel", Share: 60}, {Surface: "sealed", Share: 40}},
+		read.Entries[0].Surfaces,
+	)
 	require.Len(t, read.Problems, 4)
 	assert.Contains(t, read.Problems[0], "Line 3")
 	assert.Contains(t, read.Problems[2], "a number")

@@ -63,7 +63,11 @@ func (s *Store) Keep(table Kept, job, id string, at time.Time, what any) error {
 			return err
 		}
 		if count >= MostRows {
-			return fitout.Problem{Path: string(table), Given: "one more", Accepted: fmt.Sprintf("up to %d of one job", MostRows)}
+			return fitout.Problem{
+				Path:     string(table),
+				Given:    "one more",
+				Accepted: fmt.Sprintf("up to %d of one job", MostRows),
+			}
 		}
 		row := keptRow{JobID: job, ID: id, At: at.UTC(), Received: time.Now().UTC(), Document: data}
 		return tx.Table(string(table)).Create(&row).Error

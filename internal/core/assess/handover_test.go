@@ -18,13 +18,19 @@ func handedOver() fitout.Job {
 	h := &j.Handover
 	h.Delivered, h.Km = "2026-04-04", 10_000
 	for _, w := range handover.Papers(plan.Of(&j)) {
-		h.Papers = append(h.Papers, fitout.Paper{ID: string(w.Kind), Name: string(w.Kind), Kind: w.Kind, Number: "1", By: "Somebody",
-			Issued: "2026-04-01", Expires: "2028-04-01", Needed: true})
+		h.Papers = append(
+			h.Papers,
+			fitout.Paper{ID: string(w.Kind), Name: string(w.Kind), Kind: w.Kind, Number: "1", By: "Somebody",
+				Issued: "2026-04-01", Expires: "2028-04-01", Needed: true},
+		)
 	}
 	h.Locks = []fitout.Locked{{ID: "l", Name: "Canopy", Keys: 2, Holder: "both"}}
 	h.Warranties = []fitout.Warranty{{ID: "w", Name: "Runners", By: "the workshop", Until: "2028-04-04"}}
 	for _, test := range handover.Tests(plan.Of(&j)) {
-		j.ChosenVariant().Tests = append(j.ChosenVariant().Tests, fitout.TestDone{Test: test.ID, Passed: fitout.IsSo, By: "Mara"})
+		j.ChosenVariant().Tests = append(
+			j.ChosenVariant().Tests,
+			fitout.TestDone{Test: test.ID, Passed: fitout.IsSo, By: "Mara"},
+		)
 	}
 	for _, point := range handover.Walk(plan.Of(&j)) {
 		h.Walk = append(h.Walk, fitout.Walked{Point: point.ID, Done: true})
@@ -77,12 +83,28 @@ var handoverMistakes = []struct {
 		func(j *fitout.Job) { j.Handover.Papers[0].Number = "" }},
 	{"paper-expired", func(j *fitout.Job) { j.Handover.Papers[0].Expires = "2026-04-03" },
 		func(j *fitout.Job) { j.Handover.Papers[0].Expires = "2026-04-04" }},
-	{"pack-older", func(j *fitout.Job) { j.ChosenVariant().Items[0].Mass++ }, func(j *fitout.Job) { j.Handover.Walk[0].Note = "twice" }},
+	{
+		"pack-older",
+		func(j *fitout.Job) { j.ChosenVariant().Items[0].Mass++ },
+		func(j *fitout.Job) { j.Handover.Walk[0].Note = "twice" },
+	},
 	{"unsigned", func(j *fitout.Job) { j.Handover.Signed = j.Handover.Signed[:1] },
 		func(j *fitout.Job) { j.Handover.Signed, j.Handover.Delivered = j.Handover.Signed[:0], "" }},
-	{"signed-other", func(j *fitout.Job) { j.Handover.Signed[1].Sum = "another" }, func(j *fitout.Job) { j.Handover.Signed[1].Name = "R. D." }},
-	{"keys-missing", func(j *fitout.Job) { j.Handover.Locks[0].Keys = 0 }, func(j *fitout.Job) { j.Handover.Locks[0].Number = "" }},
-	{"warranty-open", func(j *fitout.Job) { j.Handover.Warranties[0].Until = "" }, func(j *fitout.Job) { j.Handover.Warranties[0].Voids = "" }},
+	{
+		"signed-other",
+		func(j *fitout.Job) { j.Handover.Signed[1].Sum = "another" },
+		func(j *fitout.Job) { j.Handover.Signed[1].Name = "R. D." },
+	},
+	{
+		"keys-missing",
+		func(j *fitout.Job) { j.Handover.Locks[0].Keys = 0 },
+		func(j *fitout.Job) { j.Handover.Locks[0].Number = "" },
+	},
+	{
+		"warranty-open",
+		func(j *fitout.Job) { j.Handover.Warranties[0].Until = "" },
+		func(j *fitout.Job) { j.Handover.Warranties[0].Voids = "" },
+	},
 	{"walk-open", func(j *fitout.Job) { j.Handover.Walk[0].Done = false }, func(j *fitout.Job) {
 		j.Handover.Walk[0].Done, j.Handover.Delivered = false, ""
 	}},

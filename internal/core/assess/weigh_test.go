@@ -37,10 +37,18 @@ var weighMistakes = []struct {
 	rule          string
 	mistake, near func(j *fitout.Job)
 }{
-	{"weigh-contradicts", func(j *fitout.Job) { scaleOf(j).RearLeft += 220 }, func(j *fitout.Job) { scaleOf(j).RearLeft += 4 }},
+	{
+		"weigh-contradicts",
+		func(j *fitout.Job) { scaleOf(j).RearLeft += 220 },
+		func(j *fitout.Job) { scaleOf(j).RearLeft += 4 },
+	},
 	{"weigh-contradicts", func(j *fitout.Job) { scaleOf(j).RearLeft += 220 },
 		func(j *fitout.Job) { scaleOf(j).RearLeft += 220; scaleOf(j).Why = "Sandbags left in the tray" }},
-	{"weighed-over", func(j *fitout.Job) { scaleOf(j).RearRight += 2000 }, func(j *fitout.Job) { scaleOf(j).RearRight += 4 }},
+	{
+		"weighed-over",
+		func(j *fitout.Job) { scaleOf(j).RearRight += 2000 },
+		func(j *fitout.Job) { scaleOf(j).RearRight += 4 },
+	},
 	{"weigh-again", func(j *fitout.Job) { addBox(j, 21) }, func(j *fitout.Job) { addBox(j, 19) }},
 	{"never-weighed", func(j *fitout.Job) {
 		j.ChosenVariant().WeighIns = []fitout.WeighIn{}
@@ -60,15 +68,22 @@ var weighMistakes = []struct {
 	{"weigh-aboard", func(j *fitout.Job) { scaleOf(j).Aboard = []fitout.Aboard{} },
 		func(j *fitout.Job) { scaleOf(j).Aboard = scaleOf(j).Aboard[:1] }},
 	{"part-off", func(j *fitout.Job) { partWeighed(j, 1.5, "") }, func(j *fitout.Job) { partWeighed(j, 1.1, "") }},
-	{"part-off", func(j *fitout.Job) { partWeighed(j, 0.5, "") }, func(j *fitout.Job) { partWeighed(j, 0.5, "Thinner panels") }},
+	{
+		"part-off",
+		func(j *fitout.Job) { partWeighed(j, 0.5, "") },
+		func(j *fitout.Job) { partWeighed(j, 0.5, "Thinner panels") },
+	},
 	{"part-moving", func(j *fitout.Job) { partWeighed(j, 1, ""); j.ChosenVariant().Items[0].Planned.Moving = true },
 		func(j *fitout.Job) { partWeighed(j, 1, "") }},
 }
 
 func addBox(j *fitout.Job, kg float64) {
 	v := j.ChosenVariant()
-	v.Items = append(v.Items, fitout.Item{ID: "box", Name: "Box", Mass: kg, Source: fitout.ByScale, Form: fitout.FormBox,
-		At: fitout.Point{X: 1800, Z: 900}, Presence: fitout.Presence{Kind: fitout.Always}})
+	v.Items = append(
+		v.Items,
+		fitout.Item{ID: "box", Name: "Box", Mass: kg, Source: fitout.ByScale, Form: fitout.FormBox,
+			At: fitout.Point{X: 1800, Z: 900}, Presence: fitout.Presence{Kind: fitout.Always}},
+	)
 }
 
 // partWeighed has the first item weighed at so many times what was planned by a data sheet.

@@ -48,11 +48,20 @@ func TestDuesByTheWay(t *testing.T) {
 		}
 		return all
 	}
-	assert.Equal(t, map[string]string{"interval/nuts": "later", "interval/runners": "later"}, state(handover.Driven{Km: 40_050}))
+	assert.Equal(
+		t,
+		map[string]string{"interval/nuts": "later", "interval/runners": "later"},
+		state(handover.Driven{Km: 40_050}),
+	)
 	assert.Equal(t, "soon", state(handover.Driven{Km: 40_095})["interval/nuts"])
 	assert.Equal(t, "overdue", state(handover.Driven{Km: 40_100})["interval/nuts"])
 	rough := []handover.RoughKm{{On: "2026-02-20", Km: 900}, {On: "2026-03-02", Km: 600}, {On: "2026-03-09", Km: 450}}
-	assert.Equal(t, "overdue", state(handover.Driven{Rough: rough})["interval/runners"], "what was driven before the last check does not count")
+	assert.Equal(
+		t,
+		"overdue",
+		state(handover.Driven{Rough: rough})["interval/runners"],
+		"what was driven before the last check does not count",
+	)
 	assert.Equal(t, "later", state(handover.Driven{Rough: rough[:2]})["interval/runners"])
 	j.Handover.Intervals[0].LastOn = "2026-02-02"
 	assert.NotContains(t, state(handover.Driven{Km: 90_000}), "interval/nuts", "once is once")
@@ -62,7 +71,10 @@ func TestDuesByTheWay(t *testing.T) {
 func TestWhatWasNotHandedOver(t *testing.T) {
 	j := delivered(fitout.Interval{ID: "i", Name: "Check", Months: 1})
 	j.Handover.Delivered = ""
-	j.Handover.Papers = []fitout.Paper{{ID: "gas", Name: "Gas", Expires: "2026-01-10"}, {ID: "odd", Name: "Odd", Expires: "soon"}}
+	j.Handover.Papers = []fitout.Paper{
+		{ID: "gas", Name: "Gas", Expires: "2026-01-10"},
+		{ID: "odd", Name: "Odd", Expires: "soon"},
+	}
 	dues := handover.Dues(&j, handover.Driven{}, "2026-02-01")
 	require.Len(t, dues, 1)
 	assert.Equal(t, "paper/gas", dues[0].ID)
@@ -72,8 +84,16 @@ func TestWhatWasNotHandedOver(t *testing.T) {
 
 // The most pressing come first, then by day.
 func TestTheMostPressingFirst(t *testing.T) {
-	j := delivered(fitout.Interval{ID: "later", Name: "Later", Months: 30}, fitout.Interval{ID: "over", Name: "Over", Months: 1},
-		fitout.Interval{ID: "soon", Name: "Soon", Months: 6}, fitout.Interval{ID: "older", Name: "Older", Months: 0.5})
+	j := delivered(
+		fitout.Interval{ID: "later", Name: "Later", Months: 30},
+		fitout.Interval{ID: "over", Name: "Over", Months: 1},
+		fitout.Interval{
+			ID:     "soon",
+			Name:   "Soon",
+			Months: 6,
+		},
+		fitout.Interval{ID: "older", Name: "Older", Months: 0.5},
+	)
 	var ids []string
 	for _, d := range handover.Dues(&j, handover.Driven{}, "2026-07-15") {
 		ids = append(ids, d.ID)

@@ -97,14 +97,23 @@ func AccountOf(j *fitout.Job, at string) (Account, error) {
 			return
 		}
 		axles := load.Moments{}.Add(m).Axles(p.Load.Wheelbase)
-		a.Rows = append(a.Rows, AccountRow{id, group, name, source, m.Kg, m.X, m.Y, m.Z, m.Kg * m.X / 1000, axles.Front,
-			axles.Rear})
+		a.Rows = append(
+			a.Rows,
+			AccountRow{id, group, name, source, m.Kg, m.X, m.Y, m.Z, m.Kg * m.X / 1000, axles.Front,
+				axles.Rear},
+		)
 	}
 	add("", "Vehicle", "Dry vehicle", "baseline", p.Load.Dry)
 	for i := range p.Vehicle.Parts {
 		part := &p.Vehicle.Parts[i]
 		for n, m := range load.PartChange(part) {
-			add(part.ID, "Vehicle", part.Name+map[int]string{0: "", 1: ", where it is now"}[n], words.MassSource(part.Source), m)
+			add(
+				part.ID,
+				"Vehicle",
+				part.Name+map[int]string{0: "", 1: ", where it is now"}[n],
+				words.MassSource(part.Source),
+				m,
+			)
 		}
 	}
 	for i := range p.Vehicle.Modifications {
@@ -116,8 +125,11 @@ func AccountOf(j *fitout.Job, at string) (Account, error) {
 		m := calibration.Vehicle
 		axles := m.Axles(p.Load.Wheelbase)
 		a.Baseline += " Calibrated by weighing it loaded: what the scale says of each mass is in its row."
-		a.Rows = append(a.Rows, AccountRow{Group: "Vehicle", Name: "Empty vehicle, as the scale found it", Source: "calibrated",
-			Kg: m.Kg, Moment: m.X / 1000, Front: axles.Front, Rear: axles.Rear})
+		a.Rows = append(
+			a.Rows,
+			AccountRow{Group: "Vehicle", Name: "Empty vehicle, as the scale found it", Source: "calibrated",
+				Kg: m.Kg, Moment: m.X / 1000, Front: axles.Front, Rear: axles.Rear},
+		)
 	}
 	for i := range p.Vehicle.Tanks {
 		tank, m := &p.Vehicle.Tanks[i], p.Load.Tanks[i].Mass
@@ -201,10 +213,20 @@ func formulas(p *plan.Plan, a *Account, in *limits.Situation, pads []limits.Pad)
 	all := []Formula{
 		{"rear", "Rear axle", "R = Σ m x / L", fmt.Sprintf("%s kg·m × 1000 / %s mm = %s kg", n(a.Sum.Moment), n(L),
 			n(a.Sum.Rear))},
-		{"front", "Front axle", "F = Σ m − R", fmt.Sprintf("%s − %s = %s kg", n(a.Sum.Kg), n(a.Sum.Rear), n(a.Sum.Front))},
+		{
+			"front",
+			"Front axle",
+			"F = Σ m − R",
+			fmt.Sprintf("%s − %s = %s kg", n(a.Sum.Kg), n(a.Sum.Rear), n(a.Sum.Front)),
+		},
 		{"gross", "Gross", "M = Σ m", fmt.Sprintf("%d masses: %s kg", len(a.Rows), n(a.Sum.Kg))},
-		{"centre", "Centre of gravity", "x = Σ m x / Σ m, y and z likewise", fmt.Sprintf("%s, %s, %s mm, without trailer",
-			n(c.X), n(c.Y), n(c.Z))},
+		{
+			"centre",
+			"Centre of gravity",
+			"x = Σ m x / Σ m, y and z likewise",
+			fmt.Sprintf("%s, %s, %s mm, without trailer",
+				n(c.X), n(c.Y), n(c.Z)),
+		},
 		{"sides", "Left and right wheels", "each mass by ½ ∓ y / T on its axle, an estimate",
 			fmt.Sprintf("%s and %s kg", n(corners.Left()), n(corners.Right()))},
 		{"front-share", "Front share", "F / M", fmt.Sprintf("%s / %s: %.1f %%", n(a.Sum.Front), n(a.Sum.Kg),
@@ -212,16 +234,26 @@ func formulas(p *plan.Plan, a *Account, in *limits.Situation, pads []limits.Pad)
 		{"grade", fmt.Sprintf("Nose up %d°", balance.GradeDegrees), "R = M (x cos θ + z sin θ) / L, F = M cos θ − R",
 			fmt.Sprintf("front %s, rear %s kg, without trailer", n(in.Moments.OnGrade(L, balance.GradeDegrees).Front),
 				n(in.Moments.OnGrade(L, balance.GradeDegrees).Rear))},
-		{"tip", "Side tip angle", "atan(T / 2z), an upper bound", fmt.Sprintf("static stability factor %.3f, %.1f°", ssf,
-			tip)},
+		{
+			"tip",
+			"Side tip angle",
+			"atan(T / 2z), an upper bound",
+			fmt.Sprintf("static stability factor %.3f, %.1f°", ssf,
+				tip),
+		},
 	}
 	if t := p.Job.Trailer; t != nil && in.State.Coupled {
 		all = append(all, Formula{"combination", "Combination", "M + trailer − what it puts on the vehicle",
 			fmt.Sprintf("%s + %s − %s = %s kg", n(a.Sum.Kg), n(in.Trailer), n(p.Load.Towing.Vehicle.Gross()),
 				n(a.Sum.Kg+p.Load.Towing.TrailerAxle+in.Moments.Towed))})
 		all = append(all, Formula{"ball", "Ball on the axles", "R + B (L + overhang) / L, F − B overhang / L",
-			fmt.Sprintf("ball %s kg, overhang %s mm: rear %+.1f, front %+.1f kg", n(t.Ball), n(p.Vehicle.Hitch.Overhang),
-				p.Load.Towing.Vehicle.Rear, p.Load.Towing.Vehicle.Front)})
+			fmt.Sprintf(
+				"ball %s kg, overhang %s mm: rear %+.1f, front %+.1f kg",
+				n(t.Ball),
+				n(p.Vehicle.Hitch.Overhang),
+				p.Load.Towing.Vehicle.Rear,
+				p.Load.Towing.Vehicle.Front,
+			)})
 	}
 	for i := range pads {
 		if l := &pads[i]; l.Limit > 0 {
