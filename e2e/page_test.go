@@ -120,9 +120,11 @@ func (p *page) count(selector string) int {
 // place is the middle of an element on the screen, scrolled into view.
 func (p *page) place(expression string) (x, y float64) {
 	p.t.Helper()
-	// Found and measured at once: between two questions the page may draw it anew.
+	// Found and measured at once, because the page may draw it anew between two questions; and once it stands still.
+	js[any](p, "window.placed = undefined")
 	p.waitFor("(() => { const e = " + expression + "; if (!e) return false; e.scrollIntoView({block: 'nearest'}); " +
-		"const r = e.getBoundingClientRect(); window.placed = [r.x + r.width / 2, r.y + r.height / 2]; return true })()")
+		"const r = e.getBoundingClientRect(), at = [r.x + r.width / 2, r.y + r.height / 2], was = window.placed; " +
+		"window.placed = at; return was && was[0] === at[0] && was[1] === at[1] })()")
 	xy := js[[]float64](p, "window.placed")
 	return xy[0], xy[1]
 }
