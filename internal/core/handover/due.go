@@ -5,10 +5,10 @@ import (
 	"fmt"
 	"math"
 	"slices"
+	"strconv"
 	"time"
 
 	"zaino/internal/core/fitout"
-	"zaino/internal/core/words"
 )
 
 // Due is something that has to be done by a day or by a way.
@@ -134,7 +134,11 @@ func (d *Due) byDay(n *fitout.Interval, h *fitout.Handover, now time.Time) {
 	on := monthsOn(start, n.Months)
 	d.On = on.Format(time.DateOnly)
 	d.urge(now, on)
-	d.Why = fmt.Sprintf("%s months after %s", words.For(&fitout.Job{Units: fitout.Metric}).Plain(n.Months), from)
+	unit := "months"
+	if n.Months == 1 {
+		unit = "month"
+	}
+	d.Why = fmt.Sprintf("%s %s after %s", strconv.FormatFloat(n.Months, 'f', -1, 64), unit, from)
 }
 
 // monthsOn is so many months later on the same day, or on the last of a month that is shorter; parts of a month count

@@ -9,6 +9,7 @@ import (
 	"zaino/internal/core/edit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/handover"
+	"zaino/internal/core/limits"
 	"zaino/internal/core/plan"
 	"zaino/internal/core/trip"
 	"zaino/internal/core/weigh"
@@ -132,6 +133,11 @@ func (g *packer) weights(j *fitout.Job) {
 		lines = append(lines, "Weighed, see below; the figures here are the plan's own sums.")
 	} else {
 		lines = append(lines, "Not weighed as it stands: the figures are sums, and estimates.")
+	}
+	for _, pad := range CardOf(j).Pads {
+		if pad.State == limits.Over {
+			lines = append(lines, fmt.Sprintf("Over by %s: %s. It must not be driven like this.", say.Mass(-pad.Left), words.Lower(pad.Title)))
+		}
 	}
 	tables := []PackTable{cardTable("As it is shown: "+p.State(&p.Shown), CardOf(j), say)}
 	for i := range p.Variant.Cases {

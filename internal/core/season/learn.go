@@ -67,14 +67,12 @@ type Complaint struct {
 // SeasonView is what the seasons showed, against the plan.
 type SeasonView struct {
 	Entries    []Entry          `json:"entries" doc:"that stand, newest first"`
-	Days       int              `json:"days" doc:"from the first entry to the last"`
 	Nights     float64          `json:"nights"`
 	Km         float64          `json:"km" doc:"driven"`
 	RoughKm    float64          `json:"roughKm" doc:"of those on what shakes"`
 	SinceCheck float64          `json:"sinceCheck" doc:"rough km since runners were looked at"`
 	Fuel       float64          `json:"fuel" doc:"litres"`
 	Cost       int              `json:"cost" doc:"in cents"`
-	Water      float64          `json:"water" doc:"litres"`
 	Assumed    []Assumed        `json:"assumed"`
 	Unused     []Idle           `json:"unused"`
 	UnusedKg   float64          `json:"unusedKg" doc:"kg"`
@@ -127,13 +125,6 @@ func Learn(p *plan.Plan, log []Entry, today string) SeasonView {
 
 func (s *season) sum() {
 	v := s.view
-	if n := len(s.entries); n > 1 {
-		first, err1 := s.entries[0].When()
-		last, err2 := s.entries[n-1].When()
-		if err1 == nil && err2 == nil {
-			v.Days = int(last.Sub(first).Hours()/24) + 1
-		}
-	}
 	least, most := math.Inf(1), 0.0
 	if h := &s.p.Job.Handover; h.Delivered != "" && h.Km > 0 {
 		least = h.Km
@@ -144,11 +135,8 @@ func (s *season) sum() {
 		if e.Km > 0 {
 			least, most = min(least, e.Km), max(most, e.Km)
 		}
-		switch e.Kind {
-		case Fuel:
+		if e.Kind == Fuel {
 			v.Fuel, v.Cost = v.Fuel+e.Litres, v.Cost+e.Cost
-		case Water:
-			v.Water += e.Litres
 		}
 	}
 	v.Km = max(0, most-least)

@@ -3,6 +3,7 @@ package season
 import (
 	"fmt"
 	"math"
+	"strings"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
@@ -55,22 +56,19 @@ func (s *season) find() {
 		v.Findings = append(v.Findings, f)
 	}
 	for i := range v.Assumed {
-		if a := &v.Assumed[i]; a.Denied {
-			add(fitout.Finding{Rule: "assumption-denied", Severity: fitout.Caution, Subject: fitout.Subject{ID: a.ID},
-				Title: a.Name + " is not as assumed",
-				Sentence: fmt.Sprintf(
-					"%s: %d readings say %s, where %s was assumed. Range, water or battery are planned with the wrong "+
-						"figure; the next version takes the one that was read.",
-					a.Name,
-					a.Readings,
-					figureIn(p, a.Found, a.Unit),
-					figureIn(
-						p,
-						a.Planned,
-						a.Unit,
-					),
-				), Value: math.Abs(a.Sigmas), Limit: contradicts, Margin: contradicts - math.Abs(a.Sigmas)})
+		a := &v.Assumed[i]
+		if !a.Denied {
+			continue
 		}
+		next := "the next version goes by the one that was read"
+		if strings.HasPrefix(a.ID, "power/") {
+			next = "the next version asks which loads it was"
+		}
+		add(fitout.Finding{Rule: "assumption-denied", Severity: fitout.Caution, Subject: fitout.Subject{ID: a.ID},
+			Title: a.Name + " is not as assumed",
+			Sentence: fmt.Sprintf("%s: %d readings say %s, where %s was assumed. It is planned with the wrong figure; %s.",
+				a.Name, a.Readings, figureIn(p, a.Found, a.Unit), figureIn(p, a.Planned, a.Unit), next),
+			Value: math.Abs(a.Sigmas), Limit: contradicts, Margin: contradicts - math.Abs(a.Sigmas)})
 	}
 	for _, d := range v.Dues {
 		switch d.State {

@@ -66,9 +66,9 @@ func (l *Look) say(p *plan.Plan, w *fitout.WeighIn) {
 		moved := e.Moment / p.Load.Wheelbase
 		l.Sentences = append(
 			l.Sentences,
-			fmt.Sprintf("The whole is as heavy as planned, as far as can be told (%s ± %s); %s "+
-				"stands on the %s axle instead of the other.", p.Say.Mass(math.Round(e.Kg)), p.Say.Mass(math.Round(e.Sigma)),
-				p.Say.Mass(math.Abs(math.Round(moved))), map[bool]string{true: "rear", false: "front"}[moved > 0]),
+			fmt.Sprintf("No place can be told: in all it is %s ± %s, which may be nothing. What moved is the load on the "+
+				"rear axle, by %s ± %s.", overPlan(p, e.Kg), p.Say.Mass(math.Round(e.Sigma)), signed(p, moved),
+				p.Say.Mass(math.Round(e.MomentBy/p.Load.Wheelbase))),
 		)
 	}
 }
@@ -177,7 +177,7 @@ func sentenceOf(p *plan.Plan, e *Explanation) string {
 		)
 	default:
 		text = fmt.Sprintf(
-			"%s that nobody listed %s",
+			"About %s that nobody listed %s",
 			p.Say.Mass(math.Abs(math.Round(e.Kg))),
 			map[bool]string{true: "is there",
 				false: "is missing"}[e.Kg > 0],

@@ -27,16 +27,13 @@ export function PapersKeysSheet() {
   ];
   const missing = view.papers.filter((w) => !w.have);
   const kindName = (kind: string) => paperKinds.find((k) => k.value === kind)?.label ?? kind;
-  const paperText = (head: string, key: 'by' | 'licence' | 'number' | 'issued' | 'expires'): Column<Paper> => ({
+  const paperText = (p: Paper, head: string, key: 'by' | 'licence' | 'number' | 'issued' | 'expires', most = 120) =>
+    text(`${head} of ${p.name}`, p[key], (h, t) => on(h.papers, p.id, (x) => (x[key] = t)), most);
+  const day = (head: string, key: 'issued' | 'expires'): Column<Paper> => ({
     head,
+    title: 'as 2026-03-30',
     words: true,
-    cell: (p) =>
-      text(
-        `${head} of ${p.name}`,
-        p[key],
-        (h, t) => on(h.papers, p.id, (x) => (x[key] = t)),
-        key === 'issued' || key === 'expires' ? 10 : 120,
-      ),
+    cell: (p) => paperText(p, head, key, 10),
   });
   return (
     <>
@@ -59,7 +56,9 @@ export function PapersKeysSheet() {
                 <span>
                   <b>{kindName(w.kind)}</b>: {w.why}.
                 </span>
-                {!handover.papers.some((p) => p.kind === w.kind) && (
+                {handover.papers.some((p) => p.kind === w.kind) ? (
+                  <span className="hint">on the list; its number, its file, or by whom and when is missing</span>
+                ) : (
                   <button
                     type="button"
                     className="btn btn-sm btn-outline-secondary"
@@ -84,6 +83,15 @@ export function PapersKeysSheet() {
           empty="No paper yet. Which ones are needed follows from what is planned, and from local rules."
           onRename={(p, name) => edit('Name', (h) => on(h.papers, p.id, (x) => (x.name = name)))}
           onRemove={(p) => edit(`Remove ${p.name}`, (h) => drop(h.papers, p.id))}
+          below={(p) => (
+            <tr className="paper-more">
+              <td colSpan={7}>
+                <span>By {paperText(p, 'By', 'by')}</span>
+                <span>Licensed for {paperText(p, 'Licensed for', 'licence')}</span>
+                <span>Number {paperText(p, 'Number', 'number')}</span>
+              </td>
+            </tr>
+          )}
           columns={[
             {
               head: 'Kind',
@@ -97,11 +105,8 @@ export function PapersKeysSheet() {
                 />
               ),
             },
-            paperText('By', 'by'),
-            paperText('Licensed for', 'licence'),
-            paperText('Number', 'number'),
-            paperText('Issued', 'issued'),
-            paperText('Expires', 'expires'),
+            day('Issued', 'issued'),
+            day('Expires', 'expires'),
             {
               head: 'Must',
               title: 'Not handed over without it',

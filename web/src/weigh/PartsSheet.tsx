@@ -104,7 +104,7 @@ export function PartsSheet({ alone }: { alone?: boolean }) {
                     <td className="figure">{formatMassColumn(part.sigma, job.units)}</td>
                     <td className="figure">{part.weighed > 0 ? formatMassColumn(part.weighed, job.units) : ''}</td>
                     <td className={`figure ${Math.abs(part.sigmas) > 3 ? 'is-off' : ''}`}>
-                      {part.weighed > 0 ? part.sigmas.toFixed(1).replace('-', '−') : ''}
+                      {part.weighed > 0 && part.from !== 'weighed' ? part.sigmas.toFixed(1).replace('-', '−') : ''}
                     </td>
                     <td className="figure">{part.share >= 0.005 ? `${Math.round(part.share * 100)} %` : ''}</td>
                     <td>
