@@ -118,13 +118,15 @@ func (p *page) count(selector string) int {
 }
 
 // place is the middle of an element on the screen, scrolled into view.
-func (p *page) place(expression string) (x, y float64) {
+func (p *page) place(expression string) (x, y float64) { p.t.Helper(); return p.placeIf(expression, "true") }
+
+func (p *page) placeIf(expression, condition string) (x, y float64) {
 	p.t.Helper()
 	// Found and measured at once, because the page may draw it anew between two questions; and once it stands still.
 	js[any](p, "window.placed = undefined")
 	p.waitFor("(() => { const e = " + expression + "; if (!e) return false; e.scrollIntoView({block: 'nearest'}); " +
 		"const r = e.getBoundingClientRect(), at = [r.x + r.width / 2, r.y + r.height / 2], was = window.placed; " +
-		"window.placed = at; return was && was[0] === at[0] && was[1] === at[1] })()")
+		"window.placed = at; return was && was[0] === at[0] && was[1] === at[1] && (" + condition + ") })()")
 	xy := js[[]float64](p, "window.placed")
 	return xy[0], xy[1]
 }
@@ -137,7 +139,9 @@ func (p *page) click(selector string) {
 
 func (p *page) clickOn(expression string) {
 	p.t.Helper()
-	x, y := p.place(expression)
+	// A click on what something else covers would be a click on that.
+	x, y := p.placeIf(expression, "(hit => hit && (e.contains(hit) || hit.contains(e) || "+
+		"hit.closest('label')?.contains(e)))(document.elementFromPoint(at[0], at[1]))")
 	p.do(chromedp.MouseClickXY(x, y))
 }
 

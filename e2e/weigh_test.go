@@ -283,7 +283,12 @@ func TestASeasonIsLogged(t *testing.T) {
 	p.waitText(".log-said", "Kept: Never used")
 	p.press("Fuel")
 	p.press("Keep") // with nothing in it
-	p.waitText(".log-said", "the litres that were filled in")
+	p.waitText(".log-form .notice", "the litres that were filled in")
+	p.press("Mend it") // it stands in the form again
+	p.waitFor("document.querySelector('.log-form .notice') === null")
+	p.enter("On the clock", "52900")
+	p.press("Keep")
+	p.waitText(".log-form .notice", "the litres that were filled in")
 	p.do(chromedp.EmulateViewport(1280, 800))
 	p.visit(s.url + "/jobs/river-gauging/handover/seasons")
 	p.waitText("[data-assumed='fuel/gravel']", "11.")

@@ -30,10 +30,12 @@ type HandoverView struct {
 	Tests  []handover.Test      `json:"tests"`
 	Papers []handover.Wanted    `json:"papers" doc:"that the plan asks for"`
 	Walk   []handover.WalkPoint `json:"walk"`
-	Pack   report.Pack          `json:"pack" doc:"as it would be made now"`
+	Sum    string               `json:"sum" doc:"fingerprint of what a pack would be made of now"`
 }
 
 type handoverOutput struct{ Body HandoverView }
+
+type packOutput struct{ Body report.Pack }
 
 type filesOutput struct {
 	Body struct {
@@ -72,21 +74,33 @@ type bundleInput struct {
 const mostPaper = 25 << 20
 
 func (h handlers) registerHandover(api huma.API) {
-	view := withJob("handover", http.MethodPost, "/api/handover")
-	huma.Register(api, view, func(_ context.Context, in *jobBody) (*handoverOutput, error) {
+	asked := func(in *jobBody) (fitout.Job, error) {
 		var request struct {
 			Job json.RawMessage `json:"job"`
 		}
-		job, err := decodeWithJob(in.RawBody, &request, &request.Job)
+		return decodeWithJob(in.RawBody, &request, &request.Job)
+	}
+	view := withJob("handover", http.MethodPost, "/api/handover")
+	huma.Register(api, view, func(_ context.Context, in *jobBody) (*handoverOutput, error) {
+		job, err := asked(in)
 		if err != nil {
 			return nil, err
 		}
 		p := plan.Of(&job)
 		return &handoverOutput{
-			HandoverView{handover.Tests(p), handover.Papers(p), handover.Walk(p), report.PackOf(&job)},
+			HandoverView{handover.Tests(p), handover.Papers(p), handover.Walk(p), handover.Fingerprint(&job)},
 		}, nil
 	})
 	documentBody[HandoverRequest](api, api.OpenAPI().Paths[view.Path].Post)
+	packed := withJob("pack", http.MethodPost, "/api/pack")
+	huma.Register(api, packed, func(_ context.Context, in *jobBody) (*packOutput, error) {
+		job, err := asked(in)
+		if err != nil {
+			return nil, err
+		}
+		return &packOutput{report.PackOf(&job)}, nil
+	})
+	documentBody[HandoverRequest](api, api.OpenAPI().Paths[packed.Path].Post)
 	huma.Register(
 		api,
 		operation("files", http.MethodGet, "/api/jobs/{id}/files"),

@@ -42,22 +42,10 @@ func (s *Store) Keep(table Kept, job, id string, at time.Time, what any) error {
 	if err != nil {
 		return err
 	}
-	s.writing.Lock()
-	defer s.writing.Unlock()
-	return s.db.Transaction(func(tx *gorm.DB) error {
-		if _, err := head(tx, job); err != nil {
-			return err
-		}
-		var was keptRow
-		err := tx.Table(string(table)).Where("job_id = ? AND id = ?", job, id).Take(&was).Error
-		switch {
-		case err == nil && bytes.Equal(was.Document, data):
-			return nil
-		case err == nil:
-			return ErrOther
-		case !errors.Is(err, gorm.ErrRecordNotFound):
-			return err
-		}
+	var was keptRow
+	return s.once(job, func(tx *gorm.DB) error {
+		return tx.Table(string(table)).Where("job_id = ? AND id = ?", job, id).Take(&was).Error
+	}, func() bool { return bytes.Equal(was.Document, data) }, func(tx *gorm.DB) error {
 		var count int64
 		if err := tx.Table(string(table)).Where("job_id = ?", job).Count(&count).Error; err != nil {
 			return err
@@ -71,6 +59,25 @@ func (s *Store) Keep(table Kept, job, id string, at time.Time, what any) error {
 		}
 		row := keptRow{JobID: job, ID: id, At: at.UTC(), Received: time.Now().UTC(), Document: data}
 		return tx.Table(string(table)).Create(&row).Error
+	})
+}
+
+// once adds something beside a job, unless it is there: the same is fine, something else is ErrOther.
+func (s *Store) once(job string, find func(tx *gorm.DB) error, same func() bool, add func(tx *gorm.DB) error) error {
+	s.writing.Lock()
+	defer s.writing.Unlock()
+	return s.db.Transaction(func(tx *gorm.DB) error {
+		if _, err := head(tx, job); err != nil {
+			return err
+		}
+		err := find(tx)
+		switch {
+		case errors.Is(err, gorm.ErrRecordNotFound):
+			return add(tx)
+		case err == nil && !same():
+			return ErrOther
+		}
+		return err
 	})
 }
 
@@ -128,25 +135,13 @@ func (s *Store) KeepFile(job string, f *File, data []byte) error {
 	if err != nil {
 		return err
 	}
-	s.writing.Lock()
-	defer s.writing.Unlock()
-	return s.db.Transaction(func(tx *gorm.DB) error {
-		if _, err := head(tx, job); err != nil {
-			return err
-		}
-		var was fileRow
-		err := tx.Where("job_id = ? AND id = ?", job, f.ID).Take(&was).Error
-		switch {
-		case err == nil && bytes.Equal(was.Data, data):
-			return nil
-		case err == nil:
-			return ErrOther
-		case !errors.Is(err, gorm.ErrRecordNotFound):
-			return err
-		}
+	var was fileRow
+	return s.once(job, func(tx *gorm.DB) error {
+		return tx.Where("job_id = ? AND id = ?", job, f.ID).Take(&was).Error
+	}, func() bool { return bytes.Equal(was.Data, data) }, func(tx *gorm.DB) error {
 		var sum struct{ Count, Bytes int64 }
-		if err := tx.Model(&fileRow{}).Select("COUNT(*) AS count, COALESCE(SUM(size), 0) AS bytes").Where("job_id = ?", job).
-			Scan(&sum).Error; err != nil {
+		if err := tx.Model(&fileRow{}).Select("COUNT(*) AS count, COALESCE(SUM(size), 0) AS bytes").
+			Where("job_id = ?", job).Scan(&sum).Error; err != nil {
 			return err
 		}
 		if sum.Count >= MostFiles || sum.Bytes+int64(len(data)) > MostFileBytes {

@@ -47,8 +47,10 @@ type PackTable struct {
 
 // packer gathers sections that say something.
 type packer struct {
-	p    *plan.Plan
-	pack *Pack
+	p     *plan.Plan
+	pack  *Pack
+	card  Card // of the state shown
+	cases []packCase
 }
 
 // PackOf makes the pack of a job's chosen variant.
@@ -64,9 +66,15 @@ func PackOf(j *fitout.Job) Pack {
 		Sections: []PackSection{},
 		Signed:   j.Handover.Signed,
 	}
-	g := &packer{p, &pack}
+	g := &packer{p: p, pack: &pack, card: CardOf(j)}
+	for i := range p.Variant.Cases {
+		c := &p.Variant.Cases[i]
+		if shown, err := edit.ShowState(j, "case:"+c.ID); err == nil {
+			g.cases = append(g.cases, packCase{c.Name, CardOf(&shown), trip.PressureLines(plan.Of(&shown))})
+		}
+	}
 	g.built()
-	g.weights(j)
+	g.weights()
 	g.papers()
 	g.power()
 	g.water()
@@ -77,6 +85,13 @@ func PackOf(j *fitout.Job) Pack {
 	g.cautions()
 	g.walk()
 	return pack
+}
+
+// packCase is a case that they drive, with its loading card.
+type packCase struct {
+	name      string
+	card      Card
+	pressures []string
 }
 
 func (g *packer) add(id, title, lead string, lines []string, tables ...PackTable) {
@@ -124,7 +139,7 @@ func (g *packer) built() {
 	)
 }
 
-func (g *packer) weights(j *fitout.Job) {
+func (g *packer) weights() {
 	p, say := g.p, g.p.Say
 	lines := []string{}
 	if c := weigh.Engine().Figures(p).Calibrated; c != "" {
@@ -134,19 +149,21 @@ func (g *packer) weights(j *fitout.Job) {
 	} else {
 		lines = append(lines, "Not weighed as it stands: the figures are sums, and estimates.")
 	}
-	for _, pad := range CardOf(j).Pads {
+	for _, pad := range g.card.Pads {
 		if pad.State == limits.Over {
-			lines = append(lines, fmt.Sprintf("Over by %s: %s. It must not be driven like this.", say.Mass(-pad.Left), words.Lower(pad.Title)))
+			lines = append(
+				lines,
+				fmt.Sprintf(
+					"Over by %s: %s. It must not be driven like this.",
+					say.Mass(-pad.Left),
+					words.Lower(pad.Title),
+				),
+			)
 		}
 	}
-	tables := []PackTable{cardTable("As it is shown: "+p.State(&p.Shown), CardOf(j), say)}
-	for i := range p.Variant.Cases {
-		c := &p.Variant.Cases[i]
-		shown, err := edit.ShowState(j, "case:"+c.ID)
-		if err != nil {
-			continue
-		}
-		tables = append(tables, cardTable(c.Name, CardOf(&shown), say))
+	tables := []PackTable{cardTable("As it is shown: "+p.State(&p.Shown), g.card, say)}
+	for _, c := range g.cases {
+		tables = append(tables, cardTable(c.name, c.card, say))
 	}
 	g.add(
 		"weights",
@@ -244,7 +261,6 @@ func (g *packer) papers() {
 
 func (g *packer) power() {
 	p := g.p
-	c := CardOf(p.Given)
 	rows := [][]string{}
 	for _, l := range wiring.BoardOf(p).Lines {
 		if l.Kind == wiring.LoadLine || l.Kind == wiring.InverterLine || l.Kind == wiring.PanelLine {
@@ -259,7 +275,7 @@ func (g *packer) power() {
 			)
 		}
 	}
-	lines := c.Power
+	lines := g.card.Power
 	if len(p.Variant.Electrics.Loads) > 0 {
 		lines = append(
 			slices.Clone(lines),
@@ -306,6 +322,6 @@ func (g *packer) way() {
 		"way",
 		"On the way",
 		"What to do at each stop; an estimate, and pumps are asked before leaving.",
-		CardOf(g.p.Given).Way,
+		g.card.Way,
 	)
 }

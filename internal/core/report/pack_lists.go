@@ -5,12 +5,9 @@ import (
 	"strings"
 
 	"zaino/internal/core/assess"
-	"zaino/internal/core/edit"
 	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/handover"
-	"zaino/internal/core/plan"
-	"zaino/internal/core/trip"
 	"zaino/internal/core/words"
 )
 
@@ -38,17 +35,9 @@ func (g *packer) lists() {
 		}
 	}
 	tables := []PackTable{}
-	for i := range p.Variant.Cases {
-		shown, err := edit.ShowState(p.Given, "case:"+p.Variant.Cases[i].ID)
-		if err != nil {
-			continue
-		}
-		t := PackTable{
-			Title: p.Variant.Cases[i].Name,
-			Heads: []string{"Cold, by the load of this case"},
-			Rows:  [][]string{},
-		}
-		for _, line := range trip.PressureLines(plan.Of(&shown)) {
+	for _, c := range g.cases {
+		t := PackTable{Title: c.name, Heads: []string{"Cold, by the load of this case"}, Rows: [][]string{}}
+		for _, line := range c.pressures {
 			t.Rows = append(t.Rows, []string{line})
 		}
 		tables = append(tables, t)
@@ -57,7 +46,7 @@ func (g *packer) lists() {
 		"pressures",
 		"Tyre pressures",
 		"Cold, by the load as it is shown, and of each case.",
-		CardOf(p.Given).Tyres,
+		g.card.Tyres,
 		tables...)
 	g.add("first", "The first 500 km", "", []string{"After 50 to 100 km: wheel nuts again.",
 		"After the first trip: every bolt that holds the fitout again; look at runners, hinges, seals and cables; listen for what rattles.",

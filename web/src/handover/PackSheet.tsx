@@ -1,12 +1,23 @@
+import { answer, api } from '../api/client';
 import { Panel } from '../components/Panel';
 import { download, downloading } from '../document/download';
+import { useAsked } from '../document/useAsked';
 import { useHandover } from './useHandover';
 
 /** What the customer is given: looked through here, taken along as PDF or as one file for any phone. */
 export function PackSheet() {
-  const { view, session, job, handover, edit } = useHandover();
-  if (!view) return null;
-  const { pack } = view;
+  const { session, job, handover, edit } = useHandover();
+  const { view: pack, trouble } = useAsked(
+    'pack',
+    (j, signal) => answer(api.POST('/api/pack', { body: { job: j }, signal })),
+    'The server does not answer; the pack appears when it does.',
+  );
+  if (!pack)
+    return (
+      <p className="empty" aria-busy={trouble === ''} role={trouble === '' ? undefined : 'alert'}>
+        {trouble === '' ? 'Putting the pack together…' : trouble}
+      </p>
+    );
   const older = handover.pack.sum !== '' && handover.pack.sum !== pack.sum;
   const make = (ending: string) => {
     edit('Pack made', (h) => {

@@ -183,6 +183,7 @@ export function PapersKeysSheet() {
             },
             {
               head: 'Who holds one',
+              wide: true,
               words: true,
               cell: (l) =>
                 text(`Who holds a key of ${l.name}`, l.holder, (h, t) => on(h.locks, l.id, (x) => (x.holder = t))),

@@ -63,8 +63,8 @@ export function WalkSheet() {
         note={open > 0 ? `${open} points are not gone through yet` : 'Everything was gone through'}
       >
         <div className="sign-both">
-          <SignField signer="workshop" label="The workshop" sum={view.pack.sum} />
-          <SignField signer="customer" label="The customer" sum={view.pack.sum} />
+          <SignField signer="workshop" label="The workshop" sum={view.sum} />
+          <SignField signer="customer" label="The customer" sum={view.sum} />
         </div>
         <div className="form">
           <div className="field">

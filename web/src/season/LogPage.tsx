@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 
-import { post } from '../api/outbox';
+import { discard, post } from '../api/outbox';
 import type { Entry } from '../api/types';
 import { Field } from '../components/Field';
 import { QuantityField } from '../components/QuantityField';
@@ -31,6 +31,8 @@ export function LogPage() {
   const [said, setSaid] = useState('');
   const variant = chosenVariant(job);
   const { kind } = entry;
+  const waits = letters.filter((l) => l.refused === undefined);
+  const refused = letters.filter((l) => l.refused !== undefined);
   const set = (change: Partial<Entry>) => {
     setSaid('');
     setEntry((e) => ({ ...e, ...change }));
@@ -67,6 +69,13 @@ export function LogPage() {
     setEntry({ ...blank(), kind, full: true, by: row.by });
     setRound((n) => n + 1);
     setSaid(`Kept: ${entryKinds.find((k) => k.value === kind)?.label ?? ''}.`);
+  };
+  /** What the server refused comes back into the form, as it was typed. */
+  const mend = (row: Entry) => {
+    discard(row.id);
+    setEntry({ ...row, id: blank().id });
+    setRound((n) => n + 1);
+    setSaid('');
   };
   return (
     <main className="bench-page log-page">
@@ -202,10 +211,17 @@ export function LogPage() {
         </div>
         <p role="status" className="log-said">
           {said}
-          {letters.length > 0 &&
-            ` ${letters.length} ${letters.length === 1 ? 'line waits' : 'lines wait'} for the server; ${letters.length === 1 ? 'it is' : 'they are'} kept here.`}
-          {letters.map((l) => l.refused !== undefined && <span key={l.row.id}> Refused: {l.refused}</span>)}
+          {waits.length > 0 &&
+            ` ${waits.length} ${waits.length === 1 ? 'line waits' : 'lines wait'} for the server; ${waits.length === 1 ? 'it is' : 'they are'} kept here.`}
         </p>
+        {refused.map((l) => (
+          <p key={l.row.id} className="notice" role="alert">
+            Refused: {l.refused}{' '}
+            <button type="button" className="btn btn-sm btn-outline-secondary" onClick={() => mend(l.row)}>
+              Mend it
+            </button>
+          </p>
+        ))}
       </div>
       {view && view.entries[0] && (
         <p className="hint">
