@@ -69,7 +69,7 @@ func TestTheKeyAndTheDrawingChooseEachOther(t *testing.T) {
 	p.waitFor(fmt.Sprintf("document.querySelector('.balloon.selected[data-part=%q]') !== null", id))
 	other := js[string](p, "[...document.querySelectorAll('[data-view=above] .balloon')].find(b => "+
 		"!b.classList.contains('selected')).dataset.part")
-	p.clickOn(fmt.Sprintf("document.querySelector('[data-view=above] .balloon[data-part=%q] rect')", other))
+	p.clickOn(fmt.Sprintf("document.querySelector('[data-view=above] .balloon[data-part=%q]')", other))
 	p.waitFor(fmt.Sprintf("document.querySelector('[data-key=%q]').getAttribute('aria-pressed') === 'true'", other))
 }
 

@@ -31,7 +31,7 @@ func TestComponentsArePlausible(t *testing.T) {
 			if c.Device != nil {
 				assert.Positive(t, c.Item.Price)
 			}
-			kg := module.Placed(job.Variants[0].Items, nil)[0].Mass
+			kg := module.Placed(job.Variants[0].Items, nil, job.Build.Runners)[0].Mass
 			litres := c.Item.Box().Litres()
 			least := 0.5
 			if c.Device != nil { // a lamp is no drawer unit

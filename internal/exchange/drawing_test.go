@@ -100,7 +100,7 @@ func TestDXFHasEveryModuleInMillimetres(t *testing.T) {
 	whole := []fitout.ModuleKind{fitout.Drawers, fitout.Locker, fitout.LiddedBox}
 	told := 0
 	// What is seen of the front edge of a module and what is hidden of it are the whole edge.
-	for _, item := range module.Placed(j.Variants[0].Items, nil) {
+	for _, item := range module.Placed(j.Variants[0].Items, nil, j.Build.Runners) {
 		if item.Module == nil || !slices.Contains(whole, item.Module.Kind) {
 			continue
 		}

@@ -178,6 +178,15 @@ func panelOutline(p *build.CutPanel) outline {
 		Name:  p.Mark + " " + p.Of + ", " + p.Name,
 		Lines: [][]spot{{{0, 0}, {p.CutLength, 0}, {p.CutLength, p.CutWidth}, {0, p.CutWidth}}},
 	}
+	if len(p.Outline) > 0 {
+		o.Lines[0] = make([]spot, len(p.Outline))
+		for k, at := range p.Outline {
+			o.Lines[0][k] = spot{at.U, at.V}
+		}
+	}
+	for _, d := range p.Drilled {
+		o.Round = append(o.Round, circle{d.U, d.V, d.Across / 2})
+	}
 	for _, h := range p.Holes {
 		o.Marked = append(o.Marked, spot{h.U, h.V})
 		if h.Width == 0 {
@@ -218,101 +227,16 @@ func roundedRect(x, y, length, width, radius float64) []spot {
 	return line
 }
 
-// floorOutline is the floor of a space as it was measured, its arches cut out and its walls as curved as their
-// offsets say. x is from the bay's front, y from its middle.
+// floorOutline is the floor of a space as it was measured. x is from the bay's front, y from its middle.
 func floorOutline(bay *fitout.Bay) outline {
-	corners := space.Floor(bay)
-	for k := range corners {
-		corners[k].X, corners[k].Y = corners[k].X-bay.At.X, corners[k].Y-bay.At.Y
+	edges := space.FloorEdges(bay, bay.At.Z, bay.At.Z+1)
+	line := make([]spot, 0, 2*len(edges))
+	for _, e := range edges {
+		line = append(line, spot{e.X - bay.At.X, e.Left - bay.At.Y})
 	}
-	var left, right []spot
-	wall := func(side fitout.Side, x float64) float64 {
-		a, b := corners[0], corners[3]
-		if side == fitout.Right {
-			a, b = corners[1], corners[2]
-		}
-		y := a.Y
-		if b.X > a.X {
-			y = a.Y + (b.Y-a.Y)*max(0, min(1, (x-a.X)/(b.X-a.X)))
-		}
-		off := offsetAt(bay, side, x)
-		if side == fitout.Right {
-			return y + off
-		}
-		return y - off
+	for _, e := range slices.Backward(edges) {
+		line = append(line, spot{e.X - bay.At.X, e.Right - bay.At.Y})
 	}
-	front, rear := min(corners[0].X, corners[1].X), max(corners[2].X, corners[3].X)
-	walk := func(side fitout.Side) []spot {
-		stops := []float64{front, rear}
-		for _, w := range bay.Walls {
-			for _, o := range w.Offsets {
-				if w.Side == side {
-					stops = append(stops, o.At+front)
-				}
-			}
-		}
-		arch := func(x float64) (float64, bool) {
-			y, in := wall(side, x), false
-			for k := range bay.Obstacles {
-				if o := &bay.Obstacles[k]; o.Side == side && o.Above < 1 && o.Kind != fitout.Lip {
-					box := space.Stands(bay, o).Moved(-bay.At.X, -bay.At.Y, 0)
-					if x < box.From.X || x > box.To.X {
-						continue
-					}
-					if side == fitout.Right && box.From.Y < y {
-						y, in = box.From.Y, true
-					} else if side == fitout.Left && box.To.Y > y {
-						y, in = box.To.Y, true
-					}
-				}
-			}
-			return y, in
-		}
-		for k := range bay.Obstacles {
-			if o := &bay.Obstacles[k]; o.Side == side && o.Above < 1 {
-				box := space.Stands(bay, o).Moved(-bay.At.X, -bay.At.Y, 0)
-				const beside = 0.01
-				stops = append(stops, box.From.X-beside, box.From.X, box.To.X, box.To.X+beside)
-			}
-		}
-		var line []spot
-		for _, x := range ordered(stops, front, rear) {
-			y, _ := arch(x)
-			line = append(line, spot{x, y})
-		}
-		return line
-	}
-	left, right = walk(fitout.Left), walk(fitout.Right)
-	line := left
-	for k := len(right) - 1; k >= 0; k-- {
-		line = append(line, right[k])
-	}
+	front, rear := edges[0].X-bay.At.X, edges[len(edges)-1].X-bay.At.X
 	return outline{Name: bay.Name + ", floor", Lines: [][]spot{line}, Marked: []spot{{front, 0}, {rear, 0}}}
-}
-
-// ordered are places between two ends, each once, from front to rear.
-func ordered(stops []float64, from, to float64) []float64 {
-	slices.Sort(stops)
-	within := slices.DeleteFunc(stops, func(x float64) bool { return x < from || x > to })
-	return slices.Compact(within)
-}
-
-// offsetAt is how far a wall lies beyond the straight line between its corners, between the offsets taken lowest.
-func offsetAt(bay *fitout.Bay, side fitout.Side, x float64) float64 {
-	var best *fitout.CurvedWall
-	for k := range bay.Walls {
-		if w := &bay.Walls[k]; w.Side == side && len(w.Offsets) > 1 && (best == nil || w.Above < best.Above) {
-			best = w
-		}
-	}
-	if best == nil {
-		return 0
-	}
-	for k := range best.Offsets[1:] {
-		a, b := best.Offsets[k], best.Offsets[k+1]
-		if x >= a.At && x <= b.At && b.At > a.At {
-			return a.Off + (b.Off-a.Off)*(x-a.At)/(b.At-a.At)
-		}
-	}
-	return 0
 }

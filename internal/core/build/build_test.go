@@ -125,8 +125,34 @@ func TestATaperedBearer(t *testing.T) {
 	j := bench(floor)
 	j.Vehicle.Bays[0].TiltAlong = 2.4
 	v := view(&j)
-	require.Len(t, v.Bearers, 1)
-	assert.InDelta(t, 50.3+28, v.Bearers[0].High, 0.05)
+	heights := func(v build.BuildView) map[string][]float64 {
+		found := map[string][]float64{}
+		for _, p := range v.Panels {
+			if len(p.Ends) > 0 {
+				found[p.Name] = p.Ends
+				assert.InDelta(t, max(p.Ends[0], p.Ends[1]), p.CutWidth, 1e-9, "it is sawn out of a strip as high as its high end")
+				assert.InDelta(t, 1200, p.CutLength, 1e-9)
+			}
+		}
+		require.Len(t, found, 2)
+		return found
+	}
+	high := 1200*math.Tan(2.4*math.Pi/180) + 28
+	got := heights(v)
+	for _, name := range []string{"bearer, left", "bearer, right"} {
+		assert.InDeltaSlice(t, []float64{high, 28}, got[name], 1e-9, "front low is packed at the front")
+	}
+	j.Vehicle.Bays[0].TiltAlong, j.Vehicle.Bays[0].TiltAcross = 0, -3
+	across := 1000*math.Tan(3*math.Pi/180) + 28
+	v = view(&j)
+	for _, p := range v.Panels {
+		if p.Name == "bearer, left" { // left low
+			assert.InDeltaSlice(t, []float64{across, across}, p.Ends, 1e-9)
+			assert.Empty(t, p.Outline, "as high everywhere")
+		} else {
+			assert.Empty(t, p.Ends, p.Name)
+		}
+	}
 }
 
 // What bends 5 W ℓ³/(384 E b t³/12): a bottom of 9 mm plywood 500 wide and 800 long under 40 kg, by hand.

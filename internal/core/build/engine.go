@@ -21,7 +21,7 @@ type BuildFigures struct {
 // Engine gathers what a build takes, and finds what of it cannot be made.
 func Engine() plan.Engine[BuildFigures] {
 	all := []func(*Look) []fitout.Finding{
-		panelTooLarge, sheetUseless, sheetMissing, stockShort, holeNearEdge, holeInJoint, holeNowhere, deviceDeep, runnerNone, drawerWide,
+		panelTooLarge, sheetUseless, sheetMissing, stockShort, holeNearEdge, holeInJoint, holeNowhere, screwInHole, deviceDeep, runnerNone, runnerTravel, drawerWide,
 		drawerThin, screwFoam, nutsFirst, nutBehind, hingeNoBlock, metalsTouch, stainlessSalt, bodyUnsealed, scribedBlind, licensed,
 		proofMissing, orderRing, tooFew, overBudget, priceMissing, deliveredLate, decisionOpen,
 	}

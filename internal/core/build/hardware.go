@@ -44,17 +44,6 @@ var goodsNames = []struct {
 	{fitout.Edging, "Edging", "m"}, {fitout.Sealant, "Sealant", "pieces"}, {fitout.OtherGoods, "Other", "pieces"},
 }
 
-// StandardRunner is the longest of some lengths that is not longer than a drawer, mm; 0: none is as short.
-func StandardRunner(lengths []fitout.RunnerLength, drawer float64) float64 {
-	best := 0.0
-	for _, l := range lengths {
-		if l.Length <= drawer+1e-6 {
-			best = max(best, l.Length)
-		}
-	}
-	return best
-}
-
 var runnerGoods = map[fitout.Runner]fitout.What{
 	fitout.BallRunner:   fitout.RunnerBall,
 	fitout.RollerRunner: fitout.RunnerRoller,
@@ -122,7 +111,7 @@ func hardwareOf(l *List, b *fitout.Build) []HardwareNeed {
 			continue
 		}
 		for _, r := range m.anatomy.Runners {
-			if length := StandardRunner(b.Runners, r.Depth); length > 0 {
+			if length := module.StandardRunner(b.Runners, r.Depth).Length; length > 0 {
 				add(runnerGoods[d.Runner], length, 1, m.ID)
 			}
 		}

@@ -12,6 +12,7 @@ import (
 	"zaino/internal/core/build"
 	"zaino/internal/core/cut"
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/module"
 	"zaino/internal/core/plan"
 )
 
@@ -102,12 +103,12 @@ func TestWhatHoldsByMaterial(t *testing.T) {
 func TestTheNextShorterRunner(t *testing.T) {
 	lengths := fitout.NewBuild().Runners
 	for drawer, want := range map[float64]float64{889: 850, 900: 900, 899.9: 850, 300: 300, 299: 0, 5000: 1000} {
-		assert.Equal(t, want, build.StandardRunner(lengths, drawer), "%.1f", drawer)
+		assert.Equal(t, want, module.StandardRunner(lengths, drawer).Length, "%.1f", drawer)
 	}
-	assert.Zero(t, build.StandardRunner(nil, 900))
+	assert.Zero(t, module.StandardRunner(nil, 900).Length)
 	rapid.Check(t, func(t *rapid.T) {
 		drawer := rapid.Float64Range(50, 2000).Draw(t, "drawer")
-		got := build.StandardRunner(lengths, drawer)
+		got := module.StandardRunner(lengths, drawer).Length
 		if got > drawer+1e-6 {
 			t.Fatalf("a runner of %.0f for a drawer of %.1f", got, drawer)
 		}

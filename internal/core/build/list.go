@@ -33,6 +33,9 @@ type CutPanel struct {
 	Box       fitout.Box      `json:"box" doc:"where it is on the vehicle"`
 	Holes     []fitout.Hole   `json:"holes"`
 	Thin      int             `json:"thin" doc:"the side of the box that is its thickness: 0 length, 1 width, 2 height"`
+	Drilled   []Drilled       `json:"drilled" doc:"for the screws of runners and hinges, beside its holes"`
+	Outline   []Spot          `json:"outline" doc:"its shape, closed; empty for a rectangle"`
+	Ends      []float64       `json:"ends" doc:"of a tapered bearer: its heights at the front and at the rear, or left and right, mm; empty for others"`
 }
 
 // Rod is one length of profile to saw.
@@ -132,7 +135,7 @@ func ListOf(p *plan.Plan) *List {
 			item:   item,
 		}
 		if m.How == fitout.MadeHere || m.How == fitout.MadeOut {
-			m.anatomy = module.AnatomyOf(item)
+			m.anatomy = module.AnatomyOf(item, p.Job.Build.Runners)
 			panels, rods = panels+len(m.anatomy.Panels), rods+len(m.anatomy.Rods)
 		}
 		l.Made = append(l.Made, m)
@@ -140,6 +143,8 @@ func ListOf(p *plan.Plan) *List {
 	l.Panels, l.Rods = make([]CutPanel, 0, panels), make([]Rod, 0, rods)
 	for k := range l.Made {
 		l.cut(&l.Made[k])
+		l.shape(&l.Made[k], p)
+		l.drill(&l.Made[k], &p.Job.Build)
 	}
 	return l
 }
@@ -152,7 +157,8 @@ func (l *List) cut(m *Made) {
 		own := CutPanel{Mark: mark(m.Number, "-", k+1), Module: m.ID, Of: m.Name, Name: p.Name, Cell: p.Cell,
 			Material: m.item.Module.Wall, Thickness: p.Thickness, Length: p.Length, Width: p.Width, Grain: m.item.Module.Grain,
 			Scribed: m.item.Module.Scribed && p.Name == "back", Here: m.How == fitout.MadeHere, Kg: p.Kg, Box: p.Box,
-			Holes: []fitout.Hole{}, Thin: thin(p.Box)}
+			Holes: []fitout.Hole{}, Thin: thin(p.Box),
+			Drilled: []Drilled{}, Outline: []Spot{}, Ends: []float64{}}
 		own.CutLength, own.CutWidth = p.Length, p.Width
 		if band := m.item.Module.Banding; band > 0 {
 			own.BandLong, own.BandShort = p.Banded[0], p.Banded[1]

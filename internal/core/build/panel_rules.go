@@ -1,6 +1,7 @@
 package build
 
 import (
+	"cmp"
 	"fmt"
 	"math"
 	"slices"
@@ -169,7 +170,7 @@ func runnerNone(l *Look) []fitout.Finding {
 	for k := range l.List.Made {
 		m := &l.List.Made[k]
 		for _, r := range m.anatomy.Runners {
-			if m.How != fitout.MadeHere || StandardRunner(l.Job.Build.Runners, r.Depth) > 0 {
+			if m.How != fitout.MadeHere || module.StandardRunner(l.Job.Build.Runners, r.Depth).Length > 0 {
 				continue
 			}
 			least := math.Inf(1)
@@ -194,6 +195,29 @@ func runnerNone(l *Look) []fitout.Finding {
 		}
 	}
 	return found
+}
+
+// runnerTravel cautions where the drawer is planned to come out further than its runner does.
+func runnerTravel(l *Look) []fitout.Finding {
+	return l.each(func(m *Made) *fitout.Finding {
+		for _, r := range m.anatomy.Runners {
+			s := module.StandardRunner(l.Job.Build.Runners, r.Depth)
+			out := cmp.Or(m.item.Module.Travel, r.Depth)
+			if m.How != fitout.MadeHere || s.Travel == 0 || out <= s.Travel+touching {
+				continue
+			}
+			f := about("runner-travel", fitout.Caution, m.ID)
+			f.With = []string{r.Cell}
+			f.Title = "Runners of " + words.Lower(m.Name) + " come out less than is planned"
+			f.Sentence = fmt.Sprintf(
+				"Its runners are %s long and come out %s, %s less than is planned. Enter %s as how far it comes out, or take runners that come out further.",
+				l.Say.Length(s.Length), l.Say.Length(s.Travel), l.Say.Length(out-s.Travel), l.Say.Length(s.Travel),
+			)
+			f.Over(out, s.Travel, "mm")
+			return &f
+		}
+		return nil
+	})
 }
 
 // drawerWide cautions where sheets measure thicker than they are sold: the drawer then is wider than its room.

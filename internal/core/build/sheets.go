@@ -4,11 +4,13 @@ import (
 	"cmp"
 	"context"
 	"fmt"
+	"maps"
 	"math"
 	"slices"
 
 	"zaino/internal/core/cut"
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/module"
 )
 
 // CutGroup is all pieces of one material and thickness, and the sheets that they are cut from.
@@ -267,23 +269,38 @@ func (g *CutGroup) told(l *cut.Layout, trim float64) SheetCut {
 	return out
 }
 
-// barsOf lays the profiles out on the bars of the stock that need fewest metres, proven where that is told.
+// barsOf lays the profiles of each width out on the bars of the stock that need fewest metres, proven where that is told.
 func barsOf(l *List, b *fitout.Build) []BarGroup {
-	var rods []int
-	var lengths []float64
+	byWidth := map[float64][]int{}
 	for k := range l.Made {
-		if l.Made[k].How == fitout.MadeHere {
-			for _, r := range l.Made[k].Rods {
-				rods, lengths = append(rods, r), append(lengths, l.Rods[r].Length)
-			}
+		if m := &l.Made[k]; m.How == fitout.MadeHere && len(m.Rods) > 0 {
+			width := module.ProfileWidth(m.item.Module)
+			byWidth[width] = append(byWidth[width], m.Rods...)
 		}
 	}
-	if len(rods) == 0 {
-		return []BarGroup{}
+	all := []BarGroup{}
+	for _, width := range slices.Sorted(maps.Keys(byWidth)) {
+		var kinds []fitout.Profile
+		for _, bar := range b.Bars {
+			if module.BarWidth(&bar) == width {
+				kinds = append(kinds, bar)
+			}
+		}
+		all = append(all, barGroup(l, b, byWidth[width], kinds, width))
 	}
-	kinds := b.Bars
-	if len(kinds) == 0 {
-		kinds = []fitout.Profile{{Name: fmt.Sprintf("Profile %.0f, assumed", usualBar), Length: usualBar, More: true}}
+	return all
+}
+
+// barGroup lays some profiles of one width out on the best of some bars; on one that is assumed where there is none.
+func barGroup(l *List, b *fitout.Build, rods []int, kinds []fitout.Profile, width float64) BarGroup {
+	assumed := len(kinds) == 0
+	if assumed {
+		name := fmt.Sprintf("Profile %.0f wide, %.0f, assumed", width, usualBar)
+		kinds = []fitout.Profile{{Name: name, Length: usualBar, More: true}}
+	}
+	lengths := make([]float64, len(rods))
+	for k, r := range rods {
+		lengths[k] = l.Rods[r].Length
 	}
 	var best *BarGroup
 	worth := math.Inf(1)
@@ -312,7 +329,7 @@ func barsOf(l *List, b *fitout.Build) []BarGroup {
 			Sum:     times(bar.Price, float64(len(n.Bars)), b.Money.Decimals),
 			Bars:    [][]int{},
 			Left:    []int{},
-			Assumed: len(b.Bars) == 0,
+			Assumed: assumed,
 		}
 		for _, on := range n.Bars {
 			all := make([]int, len(on))
@@ -325,5 +342,5 @@ func barsOf(l *List, b *fitout.Build) []BarGroup {
 			best.Left = append(best.Left, rods[i])
 		}
 	}
-	return []BarGroup{*best}
+	return *best
 }

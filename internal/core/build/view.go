@@ -7,7 +7,6 @@ import (
 	"zaino/internal/core/cost"
 	"zaino/internal/core/cut"
 	"zaino/internal/core/fitout"
-	"zaino/internal/core/module"
 	"zaino/internal/core/plan"
 )
 
@@ -29,7 +28,6 @@ type BuildView struct {
 	Hours    float64        `json:"hours"`
 	Learned  []Learned      `json:"pace"`
 	Others   []OtherWall    `json:"others" doc:"the same in each other material"`
-	Bearers  []Bearer       `json:"bearers" doc:"under floors that slope"`
 	Ways     []PartWays     `json:"ways" doc:"make, buy, have made or reuse, side by side"`
 }
 
@@ -43,17 +41,6 @@ type OtherWall struct {
 	Hours  float64         `json:"hours"`
 	Total  int             `json:"total" doc:"at least, cents"`
 	Now    bool            `json:"now" doc:"as it is planned, mixed as it may be"`
-}
-
-// Bearer is a batten that takes up the slope of a floor, from its low to its high end.
-type Bearer struct {
-	Module string  `json:"module" doc:"id"`
-	Of     string  `json:"of"`
-	Length float64 `json:"length" doc:"mm"`
-	Least  float64 `json:"least" doc:"height at its low end, mm"`
-	High   float64 `json:"high" doc:"height at its high end, mm"`
-	Tilt   float64 `json:"tilt" doc:"°"`
-	Along  bool    `json:"along" doc:"along the vehicle; otherwise across"`
 }
 
 // PartWays are the ways to come by one part.
@@ -101,7 +88,6 @@ func ViewOf(ctx context.Context, p *plan.Plan, effort cut.Effort, told func(shar
 		Hours:   roundHours(w.Hours),
 		Learned: l.learned(),
 		Others:  l.others(),
-		Bearers: l.bearers(),
 		Ways:    l.ways(),
 	}
 	v.Quote = cost.QuoteOf(&v.Lines, &p.Job.Build.Money)
@@ -113,7 +99,7 @@ func ViewOf(ctx context.Context, p *plan.Plan, effort cut.Effort, told func(shar
 func fill(v *BuildView) {
 	v.Parts, v.Panels, v.Rods = orEmpty(v.Parts), orEmpty(v.Panels), orEmpty(v.Rods)
 	v.Groups, v.Bars, v.Hardware = orEmpty(v.Groups), orEmpty(v.Bars), orEmpty(v.Hardware)
-	v.Steps, v.Ring, v.Bearers, v.Ways = orEmpty(v.Steps), orEmpty(v.Ring), orEmpty(v.Bearers), orEmpty(v.Ways)
+	v.Steps, v.Ring, v.Ways = orEmpty(v.Steps), orEmpty(v.Ring), orEmpty(v.Ways)
 }
 
 func orEmpty[T any](list []T) []T {
@@ -185,43 +171,6 @@ func (l *Look) makes() bool {
 		}
 	}
 	return false
-}
-
-// bearers take up the slope of a bay under what stands as a floor in it.
-func (l *Look) bearers() []Bearer {
-	var all []Bearer
-	for k := range l.List.Made {
-		m := &l.List.Made[k]
-		bay := l.Bay(m.item.Bay)
-		if m.How != fitout.MadeHere || bay == nil || module.Of(m.item.Module.Kind).Shape != module.Plate {
-			continue
-		}
-		s := m.item.Size
-		least := s.Height - m.item.Module.Panel
-		if least <= 0 {
-			continue
-		}
-		for _, side := range []struct {
-			tilt, length float64
-			along        bool
-		}{{bay.TiltAlong, s.Length, true}, {bay.TiltAcross, s.Width, false}} {
-			if math.Abs(side.tilt) >= 0.1 {
-				all = append(
-					all,
-					Bearer{
-						m.ID,
-						m.Name,
-						side.length,
-						least,
-						TaperedBearer(side.length, side.tilt, least),
-						side.tilt,
-						side.along,
-					},
-				)
-			}
-		}
-	}
-	return all
 }
 
 // ways are the ways to come by each part that somebody thought of, with what it takes to make it here.

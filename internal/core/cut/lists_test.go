@@ -60,7 +60,7 @@ func realList(r *rand.Rand) []cut.Piece {
 		for k := range 1 + r.IntN(3) {
 			i.Module.Cells = append(i.Module.Cells, fitout.Cell{ID: fmt.Sprint(k), Name: "Cell", Walls: r.IntN(3)})
 		}
-		for _, p := range module.AnatomyOf(&i).Panels {
+		for _, p := range module.AnatomyOf(&i, nil).Panels {
 			if p.Length <= 2420 && p.Width <= 1200 {
 				pieces = append(pieces, cut.Piece{Length: p.Length, Width: p.Width, Turn: true})
 			}

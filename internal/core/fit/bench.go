@@ -7,6 +7,7 @@ import (
 	"math"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/module"
 )
 
 // slack is how far boxes may reach into each other before it is said, mm: a
@@ -20,6 +21,7 @@ type Bay struct {
 	RearTop   float64    // x of its rear at the ceiling, where a hatch leans in
 	Obstacles []fitout.Box
 	Names     []string // of the obstacles
+	Rises     []bool   // of the obstacles: a floor that lies flat is cut out round it
 	Open      bool     // without walls and ceiling: only its floor counts
 
 	Name     string
@@ -92,6 +94,9 @@ func Clashes(parts []Part, bays []Bay) []Clash {
 			continue
 		}
 		for k, o := range bay.Obstacles {
+			if parts[i].Item != nil && k < len(bay.Rises) && bay.Rises[k] && module.CutRound(parts[i].Item) {
+				continue
+			}
 			if by := parts[i].Box.Overlap(o); least(by) > slack {
 				all = append(all, Clash{Part: parts[i].ID, Obstacle: k, By: by})
 			}

@@ -75,6 +75,7 @@ func bayAs(b *fitout.Bay) Bay {
 	for k := range b.Obstacles {
 		f.Obstacles = append(f.Obstacles, space.Stands(b, &b.Obstacles[k]))
 		f.Names = append(f.Names, b.Obstacles[k].Name)
+		f.Rises = append(f.Rises, space.CutRound(&b.Obstacles[k]))
 	}
 	return f
 }

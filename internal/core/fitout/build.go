@@ -18,22 +18,24 @@ type Build struct {
 
 // Shop are the workshop's own figures for making.
 type Shop struct {
-	Kerf       float64   `json:"kerf" minimum:"0" maximum:"20" unit:"mm" doc:"what the saw takes, mm"`
-	Trim       float64   `json:"trim" minimum:"0" maximum:"200" unit:"mm" doc:"what is cut off each edge of a new sheet, mm"`
-	Turn       bool      `json:"turn" doc:"pieces may be turned on the sheet where their grain does not matter"`
-	ScrewEvery float64   `json:"screwEvery" minimum:"10" maximum:"2000" unit:"mm" doc:"of joint to a screw, mm"`
-	HingeEvery float64   `json:"hingeEvery" minimum:"50" maximum:"3000" unit:"mm" doc:"of lid to a hinge, mm; two at least"`
-	HingeBears float64   `json:"hingeBears" minimum:"0.1" maximum:"200" unit:"kg" doc:"that a hinge bears, kg"`
-	Adhesive   float64   `json:"adhesive" minimum:"0" maximum:"1" doc:"litres to a metre of joint"`
-	Paint      float64   `json:"paint" minimum:"0" maximum:"2" doc:"litres to a square metre and coat"`
-	Coats      float64   `json:"coats" minimum:"0" maximum:"10"`
-	SwingIn    bool      `json:"swingIn" doc:"slot nuts can be swung in at any place, also of a closed slot"`
-	Screws     ScrewKind `json:"screws" enum:",zinc,a2,a4" doc:"empty: not said"`
-	Salt       Yes       `json:"salt" enum:",yes,no" doc:"it is driven where the air or the road is salty"`
-	Parted     Yes       `json:"parted" enum:",yes,no" doc:"aluminium and steel are kept apart by paint, tape or washers"`
-	GlueDries  float64   `json:"glueDries" minimum:"0" maximum:"240" unit:"h" doc:"before it may be worked on, h"`
-	PaintDries float64   `json:"paintDries" minimum:"0" maximum:"240" unit:"h" doc:"before it may be touched, h"`
-	Day        float64   `json:"day" minimum:"1" maximum:"16" unit:"h" doc:"of work a day, h"`
+	Kerf        float64   `json:"kerf" minimum:"0" maximum:"20" unit:"mm" doc:"what the saw takes, mm"`
+	Trim        float64   `json:"trim" minimum:"0" maximum:"200" unit:"mm" doc:"what is cut off each edge of a new sheet, mm"`
+	Turn        bool      `json:"turn" doc:"pieces may be turned on the sheet where their grain does not matter"`
+	ScrewEvery  float64   `json:"screwEvery" minimum:"10" maximum:"2000" unit:"mm" doc:"of joint to a screw, mm"`
+	RunnerInset float64   `json:"runnerInset" minimum:"0" maximum:"500" unit:"mm" doc:"from each end of a runner to its first screw, mm"`
+	Pilot       float64   `json:"pilot" minimum:"0.5" maximum:"12" unit:"mm" doc:"diameter of the holes that screws of runners and hinges are started in, mm"`
+	HingeEvery  float64   `json:"hingeEvery" minimum:"50" maximum:"3000" unit:"mm" doc:"of lid to a hinge, mm; two at least"`
+	HingeBears  float64   `json:"hingeBears" minimum:"0.1" maximum:"200" unit:"kg" doc:"that a hinge bears, kg"`
+	Adhesive    float64   `json:"adhesive" minimum:"0" maximum:"1" doc:"litres to a metre of joint"`
+	Paint       float64   `json:"paint" minimum:"0" maximum:"2" doc:"litres to a square metre and coat"`
+	Coats       float64   `json:"coats" minimum:"0" maximum:"10"`
+	SwingIn     bool      `json:"swingIn" doc:"slot nuts can be swung in at any place, also of a closed slot"`
+	Screws      ScrewKind `json:"screws" enum:",zinc,a2,a4" doc:"empty: not said"`
+	Salt        Yes       `json:"salt" enum:",yes,no" doc:"it is driven where the air or the road is salty"`
+	Parted      Yes       `json:"parted" enum:",yes,no" doc:"aluminium and steel are kept apart by paint, tape or washers"`
+	GlueDries   float64   `json:"glueDries" minimum:"0" maximum:"240" unit:"h" doc:"before it may be worked on, h"`
+	PaintDries  float64   `json:"paintDries" minimum:"0" maximum:"240" unit:"h" doc:"before it may be touched, h"`
+	Day         float64   `json:"day" minimum:"1" maximum:"16" unit:"h" doc:"of work a day, h"`
 }
 
 // ScrewKind is what screws and bolts are made of.
@@ -51,6 +53,8 @@ const (
 type RunnerLength struct {
 	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
 	Length float64 `json:"length" minimum:"50" maximum:"3000" unit:"mm" doc:"mm"`
+	Kg     float64 `json:"kg" minimum:"0" maximum:"100" unit:"kg" doc:"of a pair, kg; 0 = by its length"`
+	Travel float64 `json:"travel" minimum:"0" maximum:"3000" unit:"mm" doc:"how far it comes out, mm; 0 = not stated"`
 }
 
 // Sheet is a kind of sheet that is in stock or can be bought, or an offcut that was kept.
@@ -75,6 +79,7 @@ type Sheet struct {
 type Profile struct {
 	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
 	Name   string  `json:"name" minLength:"1" maxLength:"120"`
+	Width  float64 `json:"width" minimum:"0" maximum:"100" unit:"mm" doc:"of the profile, mm; 0 = 30"`
 	Length float64 `json:"length" minimum:"10" maximum:"15000" unit:"mm" doc:"mm"`
 	Price  int     `json:"price" minimum:"0" maximum:"100000000000" unit:"cents" doc:"of one, in cents; 0 = not known"`
 	Have   int     `json:"have" minimum:"0" maximum:"10000" doc:"in stock"`
@@ -191,7 +196,7 @@ type Reason struct {
 // NewBuild returns the usual figures of a workshop: nothing in stock, no prices.
 func NewBuild() Build {
 	b := Build{
-		Shop: Shop{Kerf: 3.2, Trim: 10, Turn: true, ScrewEvery: 150, HingeEvery: 600, HingeBears: 8, Adhesive: 0.03, Paint: 0.12,
+		Shop: Shop{Kerf: 3.2, Trim: 10, Turn: true, ScrewEvery: 150, RunnerInset: 35, Pilot: 3, HingeEvery: 600, HingeBears: 8, Adhesive: 0.03, Paint: 0.12,
 			Coats: 2, GlueDries: 12, PaintDries: 12, Day: 8},
 		Runners: []RunnerLength{}, Sheets: []Sheet{}, Bars: []Profile{}, Goods: []Goods{}, Pace: []Pace{}, Makers: []Maker{},
 		Money: Money{Decimals: 2, Valid: 30}, Decisions: []Decision{}, Reasons: []Reason{},

@@ -12,7 +12,7 @@ package fitout
 // package describes. Older versions are lifted by Decode, newer ones refused.
 const (
 	Format  = "zaino.job"
-	Version = 9
+	Version = 10
 )
 
 // Job is one customer's build: the vehicle, shared by all variants, and the

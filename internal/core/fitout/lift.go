@@ -10,6 +10,7 @@ import (
 var lifts = [...]func(document map[string]any){
 	toVersion2, toVersion3, toVersion4, toVersion5, toVersion6, toVersion7, toVersion8,
 	toVersion9,
+	toVersion10,
 }
 
 // lift brings a document of an older version up to the present one and returns
@@ -145,6 +146,26 @@ func toVersion9(job map[string]any) {
 	job["handover"] = tree(NewHandover())
 	for _, variant := range list(job["variants"]) {
 		object(variant)["weighIns"], object(variant)["tests"] = []any{}, []any{}
+	}
+}
+
+// toVersion10 adds what a workshop does not say of runners, profiles and screws: what is usual.
+func toVersion10(job map[string]any) {
+	job["version"] = json.Number("10")
+	build, usual := object(job["build"]), NewBuild().Shop
+	complete(object(build["shop"]), map[string]any{"runnerInset": tree(usual.RunnerInset), "pilot": tree(usual.Pilot)})
+	for _, r := range list(build["runners"]) {
+		complete(object(r), map[string]any{"kg": json.Number("0"), "travel": json.Number("0")})
+	}
+	for _, bar := range list(build["bars"]) {
+		complete(object(bar), map[string]any{"width": json.Number("0")})
+	}
+	for _, variant := range list(job["variants"]) {
+		for _, item := range list(object(variant)["items"]) {
+			if module, ok := object(item)["module"].(map[string]any); ok {
+				complete(module, map[string]any{"profile": json.Number("0")})
+			}
+		}
 	}
 }
 

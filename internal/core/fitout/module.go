@@ -9,6 +9,7 @@ type Module struct {
 	Faces    Face       `json:"faces" enum:"none,rear,left,right,front,top" doc:"where it opens or slides out to"`
 	Wall     Material   `json:"wall" enum:"none,plywood,aluminium,extrusion,foam-core" doc:"what it is built of; none for what is bought whole"`
 	Panel    float64    `json:"panel" minimum:"0" maximum:"60" unit:"mm" doc:"thickness of carcass and drawer panels, mm"`
+	Profile  float64    `json:"profile" minimum:"0" maximum:"100" unit:"mm" doc:"width of the profiles that it is framed of, mm; 0 = 30"`
 	Lining   float64    `json:"lining" minimum:"0" maximum:"30" unit:"mm" doc:"lining inside, mm"`
 	Runner   Runner     `json:"runner" enum:"none,ball,strip,roller" doc:"what its drawers run on"`
 	Lock     Lock       `json:"lock" enum:",one,both" doc:"runners that lock: one side takes one hand, both sides take two; empty for none"`

@@ -30,8 +30,8 @@ func TestALockerByHand(t *testing.T) {
 	assert.Equal(t, map[string]int{
 		"door 672 × 572 × 12": 1, "top 600 × 450 × 12": 1, "bottom 600 × 450 × 12": 1, "left side 676 × 450 × 12": 1,
 		"right side 676 × 450 × 12": 1, "back 676 × 576 × 12": 1, "shelf 1 576 × 426 × 12": 1, "shelf 2 576 × 426 × 12": 1,
-	}, counted(AnatomyOf(&i).Panels))
-	kg, _, _ := Mass(&i)
+	}, counted(AnatomyOf(&i, nil).Panels))
+	kg, _, _ := Mass(&i, nil)
 	area := 0.672*0.572 + 2*0.6*0.45 + 2*0.676*0.45 + 0.676*0.576 + 2*0.576*0.426
 	assert.InDelta(t, area*0.012*680, kg, 1e-9)
 	for _, c := range Cells(&i) {
@@ -46,7 +46,7 @@ func TestALockerByHand(t *testing.T) {
 func TestWhoHasADoor(t *testing.T) {
 	names := func(i fitout.Item) map[string]bool {
 		all := map[string]bool{}
-		for _, p := range AnatomyOf(&i).Panels {
+		for _, p := range AnatomyOf(&i, nil).Panels {
 			all[p.Name] = true
 		}
 		return all
@@ -59,7 +59,7 @@ func TestWhoHasADoor(t *testing.T) {
 	}
 	bought := cabinet(fitout.Locker)
 	bought.Module.Wall = fitout.NoMaterial
-	assert.Empty(t, AnatomyOf(&bought).Panels)
+	assert.Empty(t, AnatomyOf(&bought, nil).Panels)
 	assert.InDelta(t, 450, Cells(&bought)[0].Inside.Size().Length, 1e-9, "its data sheet knows its inside")
 }
 
@@ -73,7 +73,7 @@ func TestTheDoorIsAtTheFace(t *testing.T) {
 		}
 		box, way := i.Box(), out(face)
 		var door *Panel
-		panels := AnatomyOf(&i).Panels
+		panels := AnatomyOf(&i, nil).Panels
 		for k := range panels {
 			if panels[k].Name == "door" {
 				door = &panels[k]
@@ -99,7 +99,7 @@ func TestACoveredDrawerByHand(t *testing.T) {
 	c := Cells(&i)[0]
 	assert.InDelta(t, 300-18-3-5-9, c.Outer.Size().Height, 1e-9)
 	assert.InDelta(t, 300-18-3-5-9-9-3, c.Inside.Size().Height, 1e-9)
-	all := counted(AnatomyOf(&i).Panels)
+	all := counted(AnatomyOf(&i, nil).Panels)
 	assert.Equal(t, 1, all["drawer cover 889 × 584 × 9"])
 	assert.Equal(t, 2, all["drawer side 889 × 256 × 9"])
 	assert.Equal(t, 1, all["drawer partition 560 × 253 × 9"], "as wide and as high as the inside")

@@ -4,9 +4,9 @@ import "zaino/internal/core/fitout"
 
 // Mass returns what a module weighs by its construction, kg, and the centre of
 // that mass: the sum over its panels of area × thickness × density, its runners,
-// lining and profiles. ok is false for what is bought whole, whose mass the data
+// lining and profiles. runners are the lengths in which they come. ok is false for what is bought whole, whose mass the data
 // sheet gives.
-func Mass(i *fitout.Item) (kg float64, centre fitout.Point, ok bool) {
+func Mass(i *fitout.Item, runners []fitout.RunnerLength) (kg float64, centre fitout.Point, ok bool) {
 	if i.Module == nil || i.Module.Wall == fitout.NoMaterial || Of(i.Module.Kind).Shape == Bought {
 		return 0, i.At, false
 	}
@@ -16,7 +16,7 @@ func Mass(i *fitout.Item) (kg float64, centre fitout.Point, ok bool) {
 		kg += of
 		sum.X, sum.Y, sum.Z = sum.X+of*at.X, sum.Y+of*at.Y, sum.Z+of*at.Z
 	}
-	made := AnatomyOf(i)
+	made := AnatomyOf(i, runners)
 	for k := range made.Panels {
 		add(made.Panels[k].Box, made.Panels[k].Kg)
 	}
@@ -38,7 +38,7 @@ func Mass(i *fitout.Item) (kg float64, centre fitout.Point, ok bool) {
 // Material is what a built module takes of panel, m², and of runner, m; nothing
 // for what is bought whole.
 func Material(i *fitout.Item) (area, runner float64) {
-	made := AnatomyOf(i)
+	made := AnatomyOf(i, nil)
 	for k := range made.Panels {
 		area += made.Panels[k].Length * made.Panels[k].Width / 1e6
 	}

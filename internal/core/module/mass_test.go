@@ -27,7 +27,7 @@ func sized(kind fitout.ModuleKind, length, width, height float64) fitout.Item {
 
 func kgOf(t *testing.T, i fitout.Item) float64 {
 	t.Helper()
-	kg, _, ok := Mass(&i)
+	kg, _, ok := Mass(&i, nil)
 	assert.True(t, ok)
 	return kg
 }
@@ -84,7 +84,7 @@ func TestMaterialIsTheMassOfThePanels(t *testing.T) {
 	bought.Module = &m
 	area, runner = Material(&bought)
 	assert.Zero(t, area+runner, "what is bought whole takes no sheet")
-	_, _, ok := Mass(&bought)
+	_, _, ok := Mass(&bought, nil)
 	assert.False(t, ok, "and its mass is that of its data sheet")
 }
 
@@ -116,7 +116,7 @@ func TestWhatHoldsForAnythingThatIsBuilt(t *testing.T) {
 		for k := range rapid.IntRange(0, 3).Draw(t, "cells") {
 			m.Cells = append(m.Cells, fitout.Cell{ID: string(rune('a' + k)), Name: "Cell"})
 		}
-		kg, centre, ok := Mass(&i)
+		kg, centre, ok := Mass(&i, nil)
 		if !ok || kg <= 0 {
 			t.Fatalf("%s weighs %.3f, %v", m.Kind, kg, ok)
 		}
@@ -132,7 +132,7 @@ func TestWhatHoldsForAnythingThatIsBuilt(t *testing.T) {
 			change(&other)
 			j := i
 			j.Module = &other
-			if more, _, _ := Mass(&j); more < kg-1e-9 {
+			if more, _, _ := Mass(&j, nil); more < kg-1e-9 {
 				t.Fatalf("%s: %.3f kg became %.3f", m.Kind, kg, more)
 			}
 		}
@@ -151,7 +151,7 @@ func TestWhatHoldsForAnythingThatIsBuilt(t *testing.T) {
 		glass.Mirrored = !m.Mirrored
 		j := i
 		j.Module, j.At.Y = &glass, -i.At.Y
-		again, at, _ := Mass(&j)
+		again, at, _ := Mass(&j, nil)
 		if d := again - kg; d > 1e-6 || d < -1e-6 {
 			t.Fatalf("%s weighs %.4f, mirrored %.4f", m.Kind, kg, again)
 		}

@@ -20,8 +20,9 @@ func density(m fitout.Material) float64 {
 	return 0
 }
 
-// profileKg is what a metre of slotted profile with its nuts weighs, kg.
-const profileKg = 0.95
+// profileKg is what a metre of slotted profile of some width with its nuts weighs, kg: 0.95 where it is 30 mm wide,
+// and by its area where it is slimmer or stouter. A practice figure.
+func profileKg(width float64) float64 { return 0.95 * width * width / (usualProfile * usualProfile) }
 
 // liningKg is what a square metre of felt lining weighs, kg.
 const liningKg = 1.1
@@ -40,7 +41,7 @@ func Side(r fitout.Runner) float64 {
 	return 0
 }
 
-// runnerKg returns what a pair of runners weighs per metre of its length, kg.
+// runnerKg returns what a pair of runners weighs per metre of its own length, kg.
 func runnerKg(r fitout.Runner) float64 {
 	switch r {
 	case fitout.BallRunner:

@@ -70,7 +70,7 @@ func TestTwoDrawersShareWhatTheDividerLeaves(t *testing.T) {
 func TestMassOfPlywoodCarcassByHand(t *testing.T) {
 	i := unit(1)
 	i.Module.Lining, i.Module.Runner = 0, fitout.NoRunner
-	kg, centre, ok := Mass(&i)
+	kg, centre, ok := Mass(&i, nil)
 	require.True(t, ok)
 	// Top and bottom 900 × 640, sides 900 × 282, back 622 × 282; the drawer is
 	// 889 × 622 × 274 outside: its bottom, sides 265 high that stand on it, ends between them.
@@ -84,10 +84,10 @@ func TestMassOfPlywoodCarcassByHand(t *testing.T) {
 
 func TestPartitionsAndACoverCostMassAndHeight(t *testing.T) {
 	i := unit(1)
-	plain, _, _ := Mass(&i)
+	plain, _, _ := Mass(&i, nil)
 	bare := Cells(&i)[0].Inside.Size()
 	i.Module.Cells[0].Walls, i.Module.Cells[0].Cover = 2, true
-	fitted, _, _ := Mass(&i)
+	fitted, _, _ := Mass(&i, nil)
 	outer, inside := Cells(&i)[0].Outer.Size(), Cells(&i)[0].Inside.Size()
 	assert.InDelta(t, bare.Height-9, inside.Height, 0.01)
 	lower := 2 * 9 * (outer.Length + outer.Width - 2*9) // the cover lies on sides that are lower by its thickness
@@ -104,7 +104,7 @@ func TestRunnersLiningAndMaterialTellInTheMass(t *testing.T) {
 	mass := func(change func(*fitout.Module)) float64 {
 		i := unit(2)
 		change(i.Module)
-		kg, _, _ := Mass(&i)
+		kg, _, _ := Mass(&i, nil)
 		return kg
 	}
 	ply := mass(func(*fitout.Module) {})
@@ -114,7 +114,7 @@ func TestRunnersLiningAndMaterialTellInTheMass(t *testing.T) {
 	assert.Greater(t, mass(func(m *fitout.Module) { m.Panel = 12 }), ply)
 	i := unit(1)
 	i.Module.Wall = fitout.NoMaterial
-	_, _, ok := Mass(&i)
+	_, _, ok := Mass(&i, nil)
 	assert.False(t, ok, "what is bought has the mass of its data sheet")
 }
 
@@ -174,7 +174,7 @@ func TestWhatLiesInADrawerGoesWithIt(t *testing.T) {
 		In: &fitout.InCell{Module: "unit", Cell: "b"}}
 	j.Variants[0].Items = []fitout.Item{stove, unit(2)}
 	j.Variants[0].Items[1].Bay = "tub"
-	placed := Placed(j.Variants[0].Items, nil)
+	placed := Placed(j.Variants[0].Items, nil, nil)
 	cell := Cells(&placed[1])[1]
 	assert.InDelta(t, cell.Inside.Middle().Y, placed[0].At.Y, 0.001)
 	assert.InDelta(t, cell.Inside.From.Z+60, placed[0].At.Z, 0.001, "it stands on the drawer's floor")

@@ -1,6 +1,7 @@
 package module
 
 import (
+	"cmp"
 	"fmt"
 
 	"zaino/internal/core/fitout"
@@ -38,10 +39,11 @@ type Rod struct {
 
 // RunnerPair are the runners of one drawer or slide.
 type RunnerPair struct {
-	Cell  string
-	Box   fitout.Box
-	Depth float64 // of what runs on them, mm
-	Kg    float64
+	Cell   string
+	Box    fitout.Box
+	Depth  float64 // of what runs on them, mm
+	Length float64 // of the runners: the next shorter standard length; as deep as what runs on them where none is as short
+	Kg     float64
 }
 
 // Lining lies on the bottom and the sides of a box.
@@ -52,11 +54,29 @@ type Lining struct {
 	Kg   float64
 }
 
-// A slotted profile: its width, and how deep a panel stands in its slot, mm.
+// usualProfile is the width of a slotted profile of which nothing is said, slotDepth how deep a panel stands in its
+// slot, mm.
 const (
-	ProfileWidth = 30.0
+	usualProfile = 30.0
 	slotDepth    = 8.0
 )
+
+// ProfileWidth is the width of the profiles that a module is framed of, mm.
+func ProfileWidth(m *fitout.Module) float64 { return cmp.Or(m.Profile, usualProfile) }
+
+// BarWidth is the width of a profile as it is bought, mm.
+func BarWidth(p *fitout.Profile) float64 { return cmp.Or(p.Width, usualProfile) }
+
+// StandardRunner is the longest of some lengths that is not longer than a drawer; of no length where none is as short.
+func StandardRunner(lengths []fitout.RunnerLength, drawer float64) fitout.RunnerLength {
+	var best fitout.RunnerLength
+	for _, l := range lengths {
+		if l.Length <= drawer+1e-6 && l.Length > best.Length {
+			best = l
+		}
+	}
+	return best
+}
 
 // wall is what the sides of a carcass take of its width: its panels, or the profiles that they stand
 // between.
@@ -65,7 +85,7 @@ func wall(m *fitout.Module) float64 {
 	case fitout.NoMaterial:
 		return 0
 	case fitout.Extrusion:
-		return ProfileWidth
+		return ProfileWidth(m)
 	}
 	return m.Panel
 }
@@ -73,12 +93,12 @@ func wall(m *fitout.Module) float64 {
 // AnatomyOf returns what a module is built of; nothing for what is bought whole. A carcass of
 // W × H × D with panels t, open at its face, has top and bottom W × D, sides (H − 2t) × D, an end
 // (W − 2t) × (H − 2t), and dividers between. A drawer of w × h × d has its bottom w × d, sides
-// (h − t) × d that stand on it, and ends (w − 2t) × (h − t) between them.
-func AnatomyOf(i *fitout.Item) Anatomy {
+// (h − t) × d that stand on it, and ends (w − 2t) × (h − t) between them. runners are the lengths in which they come.
+func AnatomyOf(i *fitout.Item, runners []fitout.RunnerLength) Anatomy {
 	if i.Module == nil || i.Module.Wall == fitout.NoMaterial || Of(i.Module.Kind).Shape == Bought {
 		return Anatomy{}
 	}
-	b := builder{i: i, m: i.Module, box: i.Box(), t: i.Module.Panel}
+	b := builder{i: i, m: i.Module, box: i.Box(), t: i.Module.Panel, p: ProfileWidth(i.Module), runners: runners}
 	b.made.Panels = make([]Panel, 0, 6+8*len(i.Module.Cells))
 	b.w, b.d, b.h = i.Size.Width, i.Size.Length, i.Size.Height
 	if across(i.Module.Faces) {
@@ -122,6 +142,8 @@ type builder struct {
 	m          *fitout.Module
 	box        fitout.Box
 	w, d, h, t float64
+	p          float64 // width of the profiles, mm
+	runners    []fitout.RunnerLength
 	made       Anatomy
 }
 
@@ -214,7 +236,7 @@ func (b *builder) carcass(closed bool) {
 // framed is a carcass of slotted profile: four uprights, rails between them that butt against them, and
 // thin panels that stand in their slots.
 func (b *builder) framed(closed bool) {
-	p, w, d, h := ProfileWidth, b.w, b.d, b.h
+	p, w, d, h := b.p, b.w, b.d, b.h
 	in := slotDepth
 	first, second := b.sides()
 	at := func(end bool, of float64) span {
@@ -261,7 +283,7 @@ func (b *builder) rod(name string, at [3]span, length float64, butts bool) {
 		return
 	}
 	b.made.Rods = append(b.made.Rods, Rod{Name: name, Box: b.place(at), Length: length, Butts: butts,
-		Kg: profileKg * length / 1000})
+		Kg: profileKg(b.p) * length / 1000})
 }
 
 // dividers stand between compartments, from the face to the back. Between profiles each stands on rails
@@ -311,7 +333,7 @@ func (b *builder) dividers(cells []Cell, closed bool) {
 
 // railsOf adds the rails that hold one divider or shelf of a frame, and lets its panel into their slots.
 func (b *builder) railsOf(k int, at float64, lies *[3]span) {
-	p, in := ProfileWidth, slotDepth
+	p, in := b.p, slotDepth
 	lies[1] = span{p, b.d - p}
 	for _, end := range []bool{false, true} {
 		word := map[bool]string{false: "below", true: "above"}[end]
@@ -397,7 +419,11 @@ func (b *builder) plate() {
 
 func (b *builder) run(cell string, box fitout.Box, depth float64) {
 	if kg := runnerKg(b.m.Runner); kg > 0 {
-		b.made.Runners = append(b.made.Runners, RunnerPair{cell, box, depth, kg * depth / 1000})
+		pair := RunnerPair{cell, box, depth, depth, kg * depth / 1000}
+		if s := StandardRunner(b.runners, depth); s.Length > 0 {
+			pair.Length, pair.Kg = s.Length, cmp.Or(s.Kg, kg*s.Length/1000)
+		}
+		b.made.Runners = append(b.made.Runners, pair)
 	}
 }
 

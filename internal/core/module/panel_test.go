@@ -25,7 +25,7 @@ func counted(panels []Panel) map[string]int {
 // 3 mm lining, 3 below, 5 above and 2 behind the drawer.
 func TestTheCutListOfADrawerUnit(t *testing.T) {
 	i := unit(1)
-	made := AnatomyOf(&i)
+	made := AnatomyOf(&i, nil)
 	assert.Equal(t, map[string]int{
 		"top 900 × 640 × 9": 1, "bottom 900 × 640 × 9": 1, "left side 900 × 282 × 9": 1, "right side 900 × 282 × 9": 1,
 		"back 622 × 282 × 9": 1, "drawer bottom 889 × 584 × 9": 1, "drawer side 889 × 265 × 9": 2,
@@ -45,14 +45,14 @@ func TestTheCutListOfADrawerUnit(t *testing.T) {
 // The same unit turned to any side has the same panels, and the face stays open.
 func TestAUnitIsTheSameWhicheverWayItFaces(t *testing.T) {
 	rear := unit(2)
-	want := AnatomyOf(&rear)
+	want := AnatomyOf(&rear, nil)
 	for _, face := range []fitout.Face{fitout.FaceFront, fitout.FaceLeft, fitout.FaceRight} {
 		i := unit(2)
 		i.Module.Faces = face
 		if across(face) {
 			i.Size.Length, i.Size.Width = i.Size.Width, i.Size.Length
 		}
-		got := AnatomyOf(&i)
+		got := AnatomyOf(&i, nil)
 		require.Len(t, got.Panels, len(want.Panels), "%s", face)
 		box, way := i.Box(), out(face)
 		for k, p := range got.Panels {
@@ -73,7 +73,7 @@ func TestAFrameByHand(t *testing.T) {
 	i := fitout.Item{At: fitout.Point{X: 2000, Z: 800}, Size: fitout.Size{Length: 500, Width: 600, Height: 700},
 		Module: &fitout.Module{Kind: fitout.Locker, Faces: fitout.FaceRear, Wall: fitout.Extrusion, Panel: 6,
 			Stack: fitout.Beside, Cells: []fitout.Cell{{ID: "a", Name: "A"}, {ID: "b", Name: "B"}}}}
-	made := AnatomyOf(&i)
+	made := AnatomyOf(&i, nil)
 	lengths, closed := map[float64]int{}, 0
 	metres := 0.0
 	for _, r := range made.Rods {
@@ -125,7 +125,7 @@ func TestThePartsAreTheModule(t *testing.T) {
 					Cover: rapid.Bool().Draw(t, "cover"), Share: float64(rapid.IntRange(1, 3).Draw(t, "share"))},
 			)
 		}
-		made, sum := AnatomyOf(&i), 0.0
+		made, sum := AnatomyOf(&i, nil), 0.0
 		roomy := true // a drawer that is hardly wider than its sides is none
 		for _, c := range Cells(&i) {
 			s := c.Outer.Size()
@@ -165,7 +165,7 @@ func TestThePartsAreTheModule(t *testing.T) {
 		for _, l := range made.Linings {
 			sum += l.Kg
 		}
-		if kg, _, _ := Mass(&i); math.Abs(kg-sum) > 1e-9 {
+		if kg, _, _ := Mass(&i, nil); math.Abs(kg-sum) > 1e-9 {
 			t.Fatalf("the parts weigh %.4f, the module %.4f", sum, kg)
 		}
 	})

@@ -12,8 +12,9 @@ import (
 // compartments is laid into them, what is handled least deepest. The places
 // stay those of the boxes. Without modules the items are returned as they are;
 // the given ones are never changed. handled ranks an item by how often it is
-// taken out; nil ranks all alike.
-func Placed(items []fitout.Item, handled func(id string) int) []fitout.Item {
+// taken out; nil ranks all alike. runners are the lengths in which
+// they come.
+func Placed(items []fitout.Item, handled func(id string) int, runners []fitout.RunnerLength) []fitout.Item {
 	if !hasModules(items) {
 		return items
 	}
@@ -23,7 +24,7 @@ func Placed(items []fitout.Item, handled func(id string) int) []fitout.Item {
 	for k := range placed {
 		item := &placed[k]
 		byID[item.ID] = item
-		if kg, _, ok := massOf(item); ok {
+		if kg, _, ok := massOf(item, runners); ok {
 			item.Mass = kg
 		}
 	}
@@ -59,7 +60,7 @@ func Weighed(j *fitout.Job, placed []fitout.Item) *fitout.Job {
 	items := make([]fitout.Item, len(placed))
 	copy(items, placed)
 	for k := range items {
-		if _, centre, ok := massOf(&items[k]); ok {
+		if _, centre, ok := massOf(&items[k], j.Build.Runners); ok {
 			items[k].At = centre
 		}
 	}
@@ -75,11 +76,11 @@ func Weighed(j *fitout.Job, placed []fitout.Item) *fitout.Job {
 }
 
 // massOf is the mass of the construction, where it counts: until it is weighed.
-func massOf(item *fitout.Item) (kg float64, centre fitout.Point, ok bool) {
+func massOf(item *fitout.Item, runners []fitout.RunnerLength) (kg float64, centre fitout.Point, ok bool) {
 	if item.Module == nil || item.Source != fitout.ByMaterial {
 		return 0, fitout.Point{}, false
 	}
-	return Mass(item)
+	return Mass(item, runners)
 }
 
 func hasModules(items []fitout.Item) bool {

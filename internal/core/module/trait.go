@@ -68,3 +68,9 @@ var traits = map[fitout.ModuleKind]Traits{
 
 // TraitsOf returns the traits of a kind.
 func TraitsOf(kind fitout.ModuleKind) Traits { return traits[kind] }
+
+// CutRound tells whether a part goes round what rises at the sides of its space: a floor of one panel that lies flat.
+func CutRound(i *fitout.Item) bool {
+	return i.Module != nil && i.Module.Kind == fitout.FalseFloor && i.Module.Wall != fitout.NoMaterial &&
+		i.Size.Height <= i.Module.Panel+0.5
+}

@@ -131,7 +131,7 @@ func (s sheet) lighter() []Change {
 		m, light := *item.Module, *item
 		m.Wall, m.Panel = fitout.FoamCore, foamPanel
 		light.Module = &m
-		kg, _, ok := module.Mass(&light)
+		kg, _, ok := module.Mass(&light, s.Job.Build.Runners)
 		saves := item.Mass - kg
 		if !ok || saves < 1 {
 			continue

@@ -34,7 +34,7 @@ func (s sheet) swaps(components []fitout.Component) []Change {
 			if with.Module == nil || with.Module.Kind != old.Module.Kind || with.Name == old.Name || !s.serves(old, with) {
 				continue
 			}
-			kg := componentMass(with)
+			kg := s.componentMass(with)
 			saves := old.Mass - kg
 			if saves < 1 || !s.fitsInstead(old, with) {
 				continue
@@ -79,8 +79,8 @@ func (s sheet) fitsInstead(old, with *fitout.Item) bool {
 }
 
 // componentMass is what a component weighs empty, kg.
-func componentMass(i *fitout.Item) float64 {
-	if kg, _, ok := module.Mass(i); ok && i.Source == fitout.ByMaterial {
+func (s sheet) componentMass(i *fitout.Item) float64 {
+	if kg, _, ok := module.Mass(i, s.Job.Build.Runners); ok && i.Source == fitout.ByMaterial {
 		return kg
 	}
 	return i.Mass

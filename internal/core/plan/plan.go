@@ -31,7 +31,7 @@ type Plan struct {
 
 // Of makes a valid job ready.
 func Of(j *fitout.Job) *Plan {
-	placed := module.Placed(j.ChosenVariant().Items, Handled(&j.Brief))
+	placed := module.Placed(j.ChosenVariant().Items, Handled(&j.Brief), j.Build.Runners)
 	masses := load.NewPlan(module.Weighed(j, placed))
 	p := &Plan{
 		Given: j, Job: masses.Job, Vehicle: &masses.Job.Vehicle, Variant: masses.Job.ChosenVariant(),

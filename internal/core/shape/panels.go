@@ -25,7 +25,7 @@ func (b *builder) material() Tone {
 // carcass adds the panels and profiles of a module, its dividers among them, as they are cut; of one that is bought
 // whole a bottom, a top, sides, a back and dividers, as thick as such things are.
 func (b *builder) carcass() {
-	made := module.AnatomyOf(b.item)
+	made := module.AnatomyOf(b.item, nil)
 	for i := range made.Panels {
 		if p := &made.Panels[i]; p.Cell == "" && p.Name != "door" && p.Name != "flap" { // those move
 			b.add(between(p.Box.From, p.Box.To, b.material()))

@@ -10,7 +10,7 @@ export function BarsCard() {
   return (
     <Panel title="Profiles" className="wide" note={counted(view.rods.length, 'length')}>
       {view.bars.map((g) => (
-        <section key={g.bar} className="cut-group" aria-label={g.name}>
+        <section key={g.name} className="cut-group" aria-label={g.name}>
           <h3>
             {g.name}
             <small className="figure">

@@ -7,6 +7,7 @@ import { formatNumber } from '../quantity/format';
 import { counted } from '../words/words';
 import { GoodsCard } from './GoodsCard';
 import { ReadPrices } from './ReadPrices';
+import { RunnersCard } from './RunnersCard';
 import { ShopCard } from './ShopCard';
 import { StockCard } from './StockCard';
 import { useBuild } from './useBuild';
@@ -96,6 +97,7 @@ export function BuySheet() {
       <StockCard />
       <GoodsCard />
       <ShopCard />
+      <RunnersCard />
     </>
   );
 }

@@ -2,7 +2,7 @@ import { Panel } from '../components/Panel';
 import { download } from '../document/download';
 import { useSession } from '../document/SessionContext';
 import { materials } from '../words/build';
-import { labelOf } from '../words/words';
+import { counted, labelOf } from '../words/words';
 import { useBuild } from './useBuild';
 
 /** Every panel with its cut size, to be chosen. */
@@ -82,7 +82,11 @@ export function CutList({ chosen, onChoose }: { chosen: string | undefined; onCh
                       !p.here && 'made elsewhere',
                       p.grain !== '' && `grain ${p.grain}`,
                       p.bandLong + p.bandShort > 0 && 'banded',
-                      p.holes.length > 0 && `${p.holes.length} ${p.holes.length === 1 ? 'hole' : 'holes'}`,
+                      p.holes.length > 0 && counted(p.holes.length, 'hole'),
+                      p.drilled.length > 0 && `${counted(p.drilled.length, 'screw hole')}`,
+                      p.ends.length > 0
+                        ? `tapered, ${p.ends.map(fine).join(' to ')} high`
+                        : p.outline.length > 0 && 'cut to shape',
                       p.scribed && 'fit by hand',
                     ]
                       .filter(Boolean)

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 
+import type { CutPanel } from '../api/types';
 import { Panel } from '../components/Panel';
 import { SelectField } from '../components/SelectField';
 import { downloading } from '../document/download';
@@ -21,7 +22,7 @@ const labelSheets = [
 
 /** Everything that goes on paper or to another machine. */
 export function PapersSheet() {
-  const { view, job, say } = useBuild();
+  const { view, job } = useBuild();
   const session = useSession();
   const [paper, setPaper] = useState<(typeof papers)[number]['value']>('a4');
   const [labels, setLabels] = useState<(typeof labelSheets)[number]['value']>('24');
@@ -36,7 +37,8 @@ export function PapersSheet() {
     </li>
   );
   const holes = view.panels.filter((p) => p.here);
-  const chosen = panel === '' ? ((holes.find((p) => p.holes.length > 0) ?? holes[0])?.mark ?? '') : panel;
+  const shaped = (p: CutPanel) => p.holes.length + p.drilled.length + p.outline.length > 0;
+  const chosen = panel === '' ? ((holes.find(shaped) ?? holes[0])?.mark ?? '') : panel;
   const made = view.parts.filter((p) => p.panels.length > 0);
   return (
     <>
@@ -102,7 +104,7 @@ export function PapersSheet() {
               value={chosen}
               options={holes.map((p) => ({
                 value: p.mark,
-                label: `${p.mark} ${p.name} of ${p.of}${p.holes.length > 0 ? `, ${counted(p.holes.length, 'hole')}` : ''}`,
+                label: `${p.mark} ${p.name} of ${p.of}${p.holes.length + p.drilled.length > 0 ? `, ${counted(p.holes.length + p.drilled.length, 'hole')}` : ''}${p.outline.length > 0 ? ', shaped' : ''}`,
               }))}
               onCommit={setPanel}
             />
@@ -114,16 +116,6 @@ export function PapersSheet() {
               Template, PDF
             </a>
           </div>
-        )}
-        {view.bearers.length > 0 && (
-          <ul className="nuts" aria-label="Tapered bearers">
-            {view.bearers.map((b) => (
-              <li key={`${b.module} ${b.along ? 'along' : 'across'}`}>
-                Bearers of {b.of}, {b.along ? 'along' : 'across'}: {say(b.length, 'length')} long, from{' '}
-                {say(b.least, 'length')} to {say(b.high, 'length')} high, for a floor that slopes {Math.abs(b.tilt)}°
-              </li>
-            ))}
-          </ul>
         )}
       </Panel>
       <Panel title="For the customer and the suppliers" className="wide">

@@ -1,20 +1,26 @@
 import { Field } from '../components/Field';
 import { Panel } from '../components/Panel';
-import { QuantityField } from '../components/QuantityField';
 import { SelectField } from '../components/SelectField';
-import { drop, newId } from '../document/things';
 import { screwKinds } from '../words/build';
 import { yesses } from '../words/range';
 import { useBuild } from './useBuild';
 
 /** The workshop's own figures, by which hardware is counted. */
 export function ShopCard() {
-  const { build, job, line, edit, tick, fine } = useBuild();
+  const { build, line, edit, tick } = useBuild();
   const s = build.shop;
   return (
     <Panel title="Figures of the workshop" className="wide" note="By these hardware, glue and paint are counted">
       <div className="shop-form">
         {line('A screw for each', s.screwEvery, 'length', (b, v) => (b.shop.screwEvery = v), 'of joint')}
+        {line(
+          ['Runner screws from', 'First screw of a runner from its end'],
+          s.runnerInset,
+          'length',
+          (b, v) => (b.shop.runnerInset = v),
+          'its ends, and as often between as in a joint',
+        )}
+        {line(['Screws start in', 'Diameter of screw holes'], s.pilot, 'length', (b, v) => (b.shop.pilot = v))}
         {line('A hinge for each', s.hingeEvery, 'length', (b, v) => (b.shop.hingeEvery = v), 'of lid; two at least')}
         {line('A hinge bears', s.hingeBears, 'mass', (b, v) => (b.shop.hingeBears = v))}
         {line(
@@ -58,33 +64,6 @@ export function ShopCard() {
             options={yesses}
             onCommit={(v) => edit('Metals kept apart', (b) => (b.shop.parted = v))}
           />
-        </Field>
-        <Field label="Runners come in">
-          <span className="lengths">
-            {[...build.runners]
-              .sort((a, b) => a.length - b.length)
-              .map((r) => (
-                <button
-                  key={r.id}
-                  type="button"
-                  className="chip figure"
-                  aria-label={`Remove runners of ${fine(r.length)}`}
-                  onClick={() => edit(`Remove runners of ${fine(r.length)}`, (b) => drop(b.runners, r.id))}
-                >
-                  {fine(r.length)} <i className="bi bi-x" aria-hidden />
-                </button>
-              ))}
-            <QuantityField
-              label="Add a length of runner"
-              value={0}
-              emptyForZero
-              kind="length"
-              system={job.units}
-              onCommit={(v) =>
-                edit('Add a length of runner', (b) => b.runners.push({ id: newId(b.runners, 'runner'), length: v }))
-              }
-            />
-          </span>
         </Field>
         {tick(
           'Slot nuts swing in',

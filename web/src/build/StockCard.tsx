@@ -99,7 +99,7 @@ export function StockCard() {
       <Panel
         title="Bars"
         className="wide"
-        note="Slotted profile of 30 mm"
+        note="Slotted profile; 30 mm wide where nothing is said"
         actions={
           <AddButton
             label="Add bar"
@@ -108,6 +108,7 @@ export function StockCard() {
                 b.bars.push({
                   id: newId(b.bars, 'bar'),
                   name: 'New bar',
+                  width: 30,
                   length: 6000,
                   price: 0,
                   have: 0,
@@ -129,6 +130,11 @@ export function StockCard() {
           onRename={(s, name) => edit('Name of a bar', (b) => on(b.bars, s.id, (x) => (x.name = name)))}
           onRemove={(s) => edit(`Remove ${s.name}`, (b) => drop(b.bars, s.id))}
           columns={[
+            {
+              head: `Width ${unit('length')}`,
+              cell: (s) =>
+                input(`Width of ${s.name}`, s.width, 'length', (b, v) => on(b.bars, s.id, (x) => (x.width = v)), true),
+            },
             {
               head: `Length ${unit('length')}`,
               cell: (s) =>
