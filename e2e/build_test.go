@@ -3,8 +3,11 @@ package e2e
 import (
 	"archive/zip"
 	"bytes"
+	"encoding/json"
+	"fmt"
 	"os"
 	"path/filepath"
+	"slices"
 	"strconv"
 	"strings"
 	"testing"
@@ -13,6 +16,8 @@ import (
 	"github.com/chromedp/chromedp/kb"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
+
+	"zaino/internal/core/fitout"
 )
 
 // TestTheCutListInHand: Build on the first demo job shows sheets and their pieces; a piece is chosen by mouse and by
@@ -285,4 +290,51 @@ func TestAnOffcutIsKept(t *testing.T) {
 	p.waitFor("[...document.querySelectorAll('input')].some((e) => e.value === " + quoted(length) + ")")
 	p.press("Undo: Keep an offcut")
 	p.saved()
+}
+
+// TestTheWorkshopsList keeps the stock and prices of one job for all: a job that is there takes them over and can put
+// them back, a new one begins with them.
+func TestTheWorkshopsList(t *testing.T) {
+	s := startDemo(t)
+	names := func(job string) []string {
+		var document struct {
+			Job fitout.Job `json:"job"`
+		}
+		require.NoError(t, json.Unmarshal(s.get("/api/jobs/"+job), &document))
+		all := []string{}
+		for _, sheet := range document.Job.Build.Sheets {
+			all = append(all, fmt.Sprintf("%s at %d", sheet.Name, sheet.Price))
+		}
+		slices.Sort(all) // their order means nothing
+		return all
+	}
+	p := open(t, s.url+"/jobs/river-gauging/build/buy")
+	p.waitText("[data-workshop]", "Nothing is kept for all jobs yet")
+	assert.True(t, js[bool](p, button("Take into this job")+".disabled"))
+	p.press("Keep for all jobs")
+	p.waitText("[data-workshop]", "Kept for all jobs on")
+	kept, price := names("river-gauging"), p.value("Price of Birch plywood 12")
+	p.enter("Price of Birch plywood 12", "111") // of this job alone, from now on
+	p.saved()
+	require.NotEqual(t, kept, names("river-gauging"))
+
+	p.visit(s.url + "/jobs/queen-bees/build/buy")
+	p.waitText("[data-workshop]", "Kept for all jobs on")
+	own := names("queen-bees")
+	require.NotEqual(t, kept, own)
+	p.press("Take into this job")
+	p.waitFor(field("Price of Birch plywood 12") + ".value === " + quoted(price))
+	p.saved()
+	assert.Equal(t, kept, names("queen-bees"))
+	p.keys("z", chromedp.ModifierCtrl)
+	p.waitFor(field("Price of Birch plywood 12") + ".value !== " + quoted(price))
+	p.saved()
+	assert.Equal(t, own, names("queen-bees"))
+
+	p.visit(s.url + "/")
+	p.typeInto("Name of the new job", "From the workshop's list")
+	p.press("Make the job")
+	p.see(".rail")
+	job := js[string](p, "location.pathname.split('/')[2]")
+	assert.Equal(t, kept, names(job))
 }

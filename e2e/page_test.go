@@ -118,7 +118,10 @@ func (p *page) count(selector string) int {
 }
 
 // place is the middle of an element on the screen, scrolled into view.
-func (p *page) place(expression string) (x, y float64) { p.t.Helper(); return p.placeIf(expression, "true") }
+func (p *page) place(expression string) (x, y float64) {
+	p.t.Helper()
+	return p.placeIf(expression, "true")
+}
 
 func (p *page) placeIf(expression, condition string) (x, y float64) {
 	p.t.Helper()

@@ -3,6 +3,7 @@ package api
 import (
 	"context"
 	"crypto/rand"
+	"errors"
 	"net/http"
 	"slices"
 	"strings"
@@ -110,6 +111,12 @@ func (h handlers) create(_ context.Context, in *createInput) (*documentOutput, e
 				Accepted: "the id of a vehicle class, as /api/vehicle-classes lists them"})
 		}
 		job.Vehicle = classes[i].Vehicle
+	}
+	switch own, _, err := h.store.Workshop(); {
+	case err == nil:
+		job.Build.TakeWorkshop(&own)
+	case !errors.Is(err, store.ErrNotFound):
+		return nil, problem(err)
 	}
 	document, err := h.store.Create(&job)
 	return &documentOutput{document}, problem(err)

@@ -76,6 +76,7 @@ func register(router chi.Router, o Options, gate *gate) huma.API {
 	h.registerScales(api)
 	h.registerWeigh(api)
 	h.registerHandover(api)
+	h.registerWorkshop(api)
 	h.registerSeason(api)
 	h.registerSystem(api)
 	describe(api.OpenAPI())

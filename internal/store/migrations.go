@@ -44,6 +44,9 @@ func migrations() []*gormigrate.Migration {
 				job_id TEXT NOT NULL REFERENCES jobs (id), id TEXT NOT NULL, at DATETIME NOT NULL, received DATETIME NOT NULL,
 				document BLOB NOT NULL, size INTEGER NOT NULL, data BLOB NOT NULL, PRIMARY KEY (job_id, id))`,
 		)},
+		{ID: "0005-workshop", Migrate: statements(
+			`CREATE TABLE workshops (id TEXT PRIMARY KEY, document BLOB NOT NULL, updated_at DATETIME NOT NULL) WITHOUT ROWID`,
+		)},
 	}
 }
 

@@ -10,6 +10,7 @@ import { ReadPrices } from './ReadPrices';
 import { RunnersCard } from './RunnersCard';
 import { ShopCard } from './ShopCard';
 import { StockCard } from './StockCard';
+import { WorkshopCard } from './WorkshopCard';
 import { useBuild } from './useBuild';
 
 /** What is bought, and what is there already. */
@@ -94,6 +95,7 @@ export function BuySheet() {
           </table>
         </div>
       </Panel>
+      <WorkshopCard />
       <StockCard />
       <GoodsCard />
       <ShopCard />

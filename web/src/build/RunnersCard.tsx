@@ -1,12 +1,32 @@
+import type { Job } from '../api/types';
 import { Panel } from '../components/Panel';
 import { QuantityField } from '../components/QuantityField';
 import { RemoveButton } from '../components/ListButtons';
+import type { Kind } from '../quantity/units';
 import { drop, newId, on } from '../document/things';
 import { useBuild } from './useBuild';
 
 /** The lengths in which runners come, with what a pair weighs and how far it comes out. */
 export function RunnersCard() {
-  const { build, job, input, edit, fine, unit } = useBuild();
+  const { build, job, edit, fine, unit } = useBuild();
+  const field = (
+    label: string,
+    kind: Kind,
+    value: number,
+    whenEmpty: string,
+    set: (value: number) => (build: Job['build']) => void,
+  ) => (
+    <QuantityField
+      bare
+      label={label}
+      value={value}
+      kind={kind}
+      system={job.units}
+      emptyForZero
+      whenEmpty={whenEmpty}
+      onCommit={(v) => edit(label, set(v))}
+    />
+  );
   return (
     <Panel
       title="Runners come in"
@@ -18,6 +38,7 @@ export function RunnersCard() {
             label="Add a length of runner"
             value={0}
             emptyForZero
+            whenEmpty="add a length"
             kind="length"
             system={job.units}
             onCommit={(v) =>
@@ -33,16 +54,16 @@ export function RunnersCard() {
         <p className="empty">No length is listed: no drawer gets a runner. Add the lengths that the workshop buys.</p>
       ) : (
         <div className="table-wrap">
-          <table className="sheet-table" aria-label="Runners">
+          <table className="sheet-table runner-table" aria-label="Runners">
             <thead>
               <tr>
                 <th scope="col" className="over-figures">
                   Length {unit('length')}
                 </th>
-                <th scope="col" className="over-figures" title="Empty: by its length">
+                <th scope="col" className="over-figures">
                   A pair weighs {unit('mass')}
                 </th>
-                <th scope="col" className="over-figures" title="Empty: not stated">
+                <th scope="col" className="over-figures">
                   Comes out {unit('length')}
                 </th>
                 <th scope="col">
@@ -55,25 +76,25 @@ export function RunnersCard() {
                 .sort((a, b) => a.length - b.length)
                 .map((r) => (
                   <tr key={r.id}>
-                    <th scope="row" className="figure">
+                    <th scope="row" className="over-figures figure">
                       {fine(r.length)}
                     </th>
                     <td>
-                      {input(
+                      {field(
                         `Mass of a pair of ${fine(r.length)}`,
-                        r.kg,
                         'mass',
-                        (b, v) => on(b.runners, r.id, (x) => (x.kg = v)),
-                        true,
+                        r.kg,
+                        'by its length',
+                        (v) => (b) => on(b.runners, r.id, (x) => (x.kg = v)),
                       )}
                     </td>
                     <td>
-                      {input(
+                      {field(
                         `Runners of ${fine(r.length)} come out`,
-                        r.travel,
                         'length',
-                        (b, v) => on(b.runners, r.id, (x) => (x.travel = v)),
-                        true,
+                        r.travel,
+                        'not stated',
+                        (v) => (b) => on(b.runners, r.id, (x) => (x.travel = v)),
                       )}
                     </td>
                     <td>

@@ -14,6 +14,8 @@ interface Props {
   onCommit: (value: number) => void;
   /** Shows nothing for 0, which then means "not stated". */
   emptyForZero?: boolean;
+  /** What nothing means, in the empty field. */
+  whenEmpty?: string;
   disabled?: boolean;
   /** Why it is disabled, or what it means. */
   title?: string;
@@ -36,6 +38,7 @@ export function QuantityField({
   system,
   onCommit,
   emptyForZero,
+  whenEmpty,
   disabled,
   title,
   bare,
@@ -95,6 +98,7 @@ export function QuantityField({
         aria-invalid={refusal !== ''}
         aria-describedby={refusal ? errorId : undefined}
         title={title}
+        placeholder={whenEmpty}
         value={typed ?? start}
         // The figure keeps clear of the unit behind it, however long that is.
         style={unit === '' ? undefined : { paddingRight: `${1.5 + 0.6 * unit.length}em` }}
