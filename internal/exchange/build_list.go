@@ -44,6 +44,9 @@ func cutRows(v *build.BuildView) []cutRow {
 			p.BandLong,
 			p.BandShort,
 			p.Holes,
+			p.Drilled,
+			p.Outline,
+			p.Ends,
 		)
 		k, known := at[key]
 		if !known {
@@ -89,16 +92,29 @@ func cutTables(v *build.BuildView, z sizes) []report.Table {
 		},
 	}
 	for _, r := range cutRows(v) {
-		p, note := r.p, ""
+		p := r.p
+		var notes []string
 		if p.Scribed {
-			note = "fit by hand"
+			notes = append(notes, "fit by hand")
+		}
+		if len(p.Drilled) > 0 {
+			notes = append(notes, fmt.Sprintf("%d screw holes", len(p.Drilled)))
+		}
+		switch {
+		case len(p.Ends) > 0:
+			notes = append(
+				notes,
+				fmt.Sprintf("tapered: %s high at the front, %s at the rear", z.say(p.Ends[0]), z.say(p.Ends[1])),
+			)
+		case len(p.Outline) > 0:
+			notes = append(notes, "cut to shape: DXF or template")
 		}
 		list.Rows = append(
 			list.Rows,
 			[]string{strings.Join(r.marks, " "), strconv.Itoa(len(r.marks)), p.Of, p.Name, z.say(p.CutLength),
 				z.say(
 					p.CutWidth,
-				), z.say(p.Thickness), string(p.Material), grainWords[p.Grain], banding(p), strconv.Itoa(len(p.Holes)), note},
+				), z.say(p.Thickness), string(p.Material), grainWords[p.Grain], banding(p), strconv.Itoa(len(p.Holes)), strings.Join(notes, "; ")},
 		)
 	}
 	bars := report.Table{Name: "Bar list", Head: []string{"bar", "length " + z.unit(), "pieces", "left " + z.unit()}}

@@ -174,7 +174,7 @@ func TestForeignFilesAreRefusedUnchanged(t *testing.T) {
 			require.NoError(t, err)
 			require.NoError(t, db.Close())
 		}},
-		{"a database of a newer version", "written by a newer Zaino; accepted is up to version 4",
+		{"a database of a newer version", "written by a newer Zaino; accepted is up to version 5",
 			func(t *testing.T, path string) {
 				s, err := Open(path, Options{})
 				require.NoError(t, err)

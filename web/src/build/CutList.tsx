@@ -85,7 +85,7 @@ export function CutList({ chosen, onChoose }: { chosen: string | undefined; onCh
                       p.holes.length > 0 && counted(p.holes.length, 'hole'),
                       p.drilled.length > 0 && `${counted(p.drilled.length, 'screw hole')}`,
                       p.ends.length > 0
-                        ? `tapered, ${p.ends.map(fine).join(' to ')} high`
+                        ? `tapered: ${p.ends.map(fine).join(' high at the front, ')} at the rear`
                         : p.outline.length > 0 && 'cut to shape',
                       p.scribed && 'fit by hand',
                     ]

@@ -50,6 +50,7 @@ export function SheetPicture({ sheet, number, panels, chosen, cuts, letter, fine
             }}
           >
             <rect x={piece.x} y={piece.y} width={piece.length} height={piece.width} />
+            {panel.outline.length > 0 && <polygon points={shapeOn(panel, piece)} />}
             <g
               transform={
                 tall ? `translate(${piece.x + piece.length} ${piece.y}) rotate(90)` : `translate(${piece.x} ${piece.y})`
@@ -92,4 +93,10 @@ export function SheetPicture({ sheet, number, panels, chosen, cuts, letter, fine
         })}
     </svg>
   );
+}
+
+/** The shape of a panel where it lies on its sheet, turned as its piece is. */
+function shapeOn(panel: CutPanel, piece: SheetCut['pieces'][number]): string {
+  const turned = Math.abs(piece.length - panel.cutLength) > 0.05;
+  return panel.outline.map(({ u, v }) => `${piece.x + (turned ? v : u)},${piece.y + (turned ? u : v)}`).join(' ');
 }
