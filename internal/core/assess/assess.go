@@ -7,6 +7,7 @@ import (
 	"cmp"
 	"slices"
 
+	"zaino/internal/core/answer"
 	"zaino/internal/core/balance"
 	"zaino/internal/core/baseline"
 	"zaino/internal/core/brief"
@@ -92,6 +93,7 @@ func engines() []engine {
 		into(build.Engine(), func(a *Assessment) *build.BuildFigures { return &a.Build }),
 		into(weigh.Engine(), func(a *Assessment) *weigh.WeighFigures { return &a.Weigh }),
 		into(handover.Engine(), func(a *Assessment) *handover.HandoverFigures { return &a.Handover }),
+		{func(*plan.Plan, *Assessment) {}, answer.Rules()},
 	}
 }
 

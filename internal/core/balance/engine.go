@@ -11,7 +11,6 @@ import (
 	"zaino/internal/core/limits"
 	"zaino/internal/core/load"
 	"zaino/internal/core/plan"
-	"zaino/internal/core/words"
 )
 
 // GradeDegrees is the slope for which the grade figures are shown.
@@ -83,7 +82,7 @@ type GroupFigures struct {
 
 // Engine tells what rests where, and what of it cannot be.
 func Engine() plan.Engine[Figures] {
-	return plan.Engine[Figures]{Figures: figures, Rules: []plan.Rule{seatShared, stationUnset}}
+	return plan.Engine[Figures]{Figures: figures, Rules: []plan.Rule{stationUnset}}
 }
 
 func figures(p *plan.Plan) Figures {
@@ -92,7 +91,9 @@ func figures(p *plan.Plan) Figures {
 		Axles: l.Axles(), Gross: l.Axles().Gross(),
 		Dry: load.Moments{}.Add(l.Dry).Axles(l.Wheelbase), Unladen: l.Unladen.Axles(l.Wheelbase),
 		Centre: p.Now.Centre(), Corners: p.Now.Corners(l.Wheelbase, l.TrackFront, l.TrackRear),
-		Stability: stability(p), Grade: Grade{GradeDegrees, p.Now.OnGrade(l.Wheelbase, GradeDegrees)}, Trailer: trailer(p),
+		Stability: stability(
+			p,
+		), Grade: Grade{GradeDegrees, p.Now.OnGrade(l.Wheelbase, GradeDegrees)}, Trailer: trailer(p),
 		Items: effects(p, l.Items), Tanks: effects(p, l.Tanks), Groups: groups(p),
 	}
 }
@@ -155,31 +156,6 @@ func groups(p *plan.Plan) []GroupFigures {
 	return all
 }
 
-// seatShared stops a plan that puts two into one seat.
-func seatShared(p *plan.Plan) []fitout.Finding {
-	inSeat := map[string][]string{}
-	for i := range p.Variant.Items {
-		if item := &p.Variant.Items[i]; item.Seat != "" && p.Load.Items[i].Present && plan.Traveller(item) {
-			inSeat[item.Seat] = append(inSeat[item.Seat], item.Name)
-		}
-	}
-	var found []fitout.Finding
-	for _, seat := range p.Vehicle.Seats {
-		names := inSeat[seat.ID]
-		if len(names) < 2 {
-			continue
-		}
-		slices.Sort(names)
-		found = append(found, fitout.Finding{
-			Rule: "seat-shared", Severity: fitout.Stop, Subject: fitout.Subject{Kind: "seat", ID: seat.ID},
-			Title:    fmt.Sprintf("%d in one seat", len(names)),
-			Sentence: fmt.Sprintf("%s are in the seat %q at once. Each needs a seat with a belt.", words.List(names), seat.Name),
-			Value:    float64(len(names)), Limit: 1, Margin: float64(1 - len(names)), Source: "physics",
-		})
-	}
-	return found
-}
-
 // stationUnset notes things that still stand where a new thing is put: exactly
 // on the front axle, the centre line and the ground.
 func stationUnset(p *plan.Plan) []fitout.Finding {
@@ -192,8 +168,10 @@ func stationUnset(p *plan.Plan) []fitout.Finding {
 		found = append(found, fitout.Finding{
 			Rule: "station-unset", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "item", ID: item.ID},
 			Title: item.Name + " has no station",
-			Sentence: fmt.Sprintf("%s counts as if it lay on the ground at the front axle. Give it its station and height.",
-				item.Name),
+			Sentence: fmt.Sprintf(
+				"%s counts as if it lay on the ground at the front axle. Give it its station and height.",
+				item.Name,
+			),
 			Value: p.Load.Items[i].Mass.Kg, Unit: "kg", Source: "physics",
 		})
 	}

@@ -40,6 +40,8 @@ var kinds = map[string]Kind{
 	"to-trailer":       toTrailer,
 	"off-trailer":      elsewhere(offTrailer),
 	"seat":             elsewhere(seat),
+	"put-aboard":       putAboard,
+	"substance":        substance,
 	"swap":             swap,
 	"travel":           travel,
 	"drop":             drop,

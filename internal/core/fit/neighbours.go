@@ -12,15 +12,21 @@ import (
 // apart is how far gas and fuel keep from what may spark or is hot, mm.
 const apart = 250
 
-// burning are the words by which a name tells gas and fuel; gear has no kind of
-// its own for them.
-var burning = []string{"gas", "petrol", "fuel", "propane"}
-
-// natureOf is what bears on a part's neighbours: by its kind, and by its name.
+// natureOf is what bears on a part's neighbours: by its kind, or by what is said to be in it.
 func natureOf(p *Part) module.Traits {
 	n := p.Traits()
-	n.Burns = n.Burns || words.Names(p.Name(), burning...)
+	if p.Item != nil && p.Item.Substance != fitout.SubstanceNotSaid {
+		n.Burns, n.Wet = p.Item.Substance.Burns(), n.Wet || p.Item.Substance == fitout.SubstanceWater
+	}
 	return n
+}
+
+// splash is how far what leaks of acid or bleach keeps from cloth, mm.
+const splash = 100
+
+// isSoft tells bedding, clothes and beds from what is hard.
+func isSoft(p *Part) bool {
+	return p.Item != nil && p.Item.Form == fitout.FormSoft || p.Traits().Bed
 }
 
 // badNeighbours cautions about gas or fuel near what sparks, water above what
@@ -43,8 +49,8 @@ func badNeighbours(s *Scene) []fitout.Finding {
 	for i := range s.Parts {
 		p := &s.Parts[i]
 		burns, wet := natures[i].Burns, natures[i].Wet
-		soft := p.Item != nil && p.Item.Form == fitout.FormSoft || p.Traits().Bed
-		if !burns && !wet && !soft {
+		soft, corrodes := isSoft(p), p.Item != nil && p.Item.Substance.Corrodes()
+		if !burns && !wet && !soft && !corrodes {
 			continue
 		}
 		for k := range s.Parts {
@@ -55,13 +61,54 @@ func badNeighbours(s *Scene) []fitout.Finding {
 			sparks, hot, dry := natures[k].Sparks, natures[k].Hot, natures[k].KeepDry
 			mm := distance(p.Box, q.Box)
 			if burns && sparks && mm < apart {
-				tell(p, q, mm, apart, fmt.Sprintf("%s is %s from %s, which may spark or is hot.", p.Name(), s.Say.Length(mm),
-					words.Lower(q.Name())), fmt.Sprintf("Keep %s between them, or a sealed wall with a drain to the outside.", s.Say.Length(apart)))
+				tell(
+					p,
+					q,
+					mm,
+					apart,
+					fmt.Sprintf(
+						"%s is %s from %s, which may spark or is hot.",
+						p.Name(),
+						s.Say.Length(mm),
+						words.Lower(
+							q.Name(),
+						),
+					),
+					fmt.Sprintf(
+						"Keep %s between them, or a sealed wall with a drain to the outside.",
+						s.Say.Length(apart),
+					),
+				)
 			}
 			by := p.Box.Overlap(q.Box)
 			if wet && dry && by.X > slack && by.Y > slack && p.Box.From.Z >= q.Box.To.Z-slack {
-				tell(p, q, p.Box.From.Z-q.Box.To.Z, 0, fmt.Sprintf("%s stands above %s: a leak runs into it.", p.Name(),
-					words.Lower(q.Name())), "Put water lower than electrics, or beside them.")
+				tell(
+					p,
+					q,
+					p.Box.From.Z-q.Box.To.Z,
+					0,
+					fmt.Sprintf("%s stands above %s: a leak runs into it.", p.Name(),
+						words.Lower(q.Name())),
+					"Put water lower than electrics, or beside them.",
+				)
+			}
+			if corrodes && isSoft(q) && mm < splash {
+				tell(
+					p,
+					q,
+					mm,
+					splash,
+					fmt.Sprintf(
+						"%s is %s from %s: what leaks from it eats cloth and metal.",
+						p.Name(),
+						s.Say.Length(
+							mm,
+						),
+						words.Lower(q.Name()),
+					),
+					fmt.Sprintf("Keep %s between them, or stand it in a tray of its own.",
+						s.Say.Length(splash)),
+				)
 			}
 			if hot && soft && mm < 100 {
 				tell(q, p, mm, 100, fmt.Sprintf("%s is %s from %s, which may char.", q.Name(), s.Say.Length(mm),
@@ -91,8 +138,12 @@ func fuelInside(s *Scene) []fitout.Finding {
 		}
 		f := about("fuel-inside", fitout.Stop, p)
 		f.Title = fmt.Sprintf("%s where people are", p.Name())
-		f.Sentence = fmt.Sprintf("%s stands in %s, where people travel or sleep: vapour gathers there. Move it outside, or "+
-			"into a locker that is sealed against the inside and drains to the outside.", p.Name(), words.Lower(bay.Name))
+		f.Sentence = fmt.Sprintf(
+			"%s stands in %s, where people travel or sleep: vapour gathers there. Move it outside, or "+
+				"into a locker that is sealed against the inside and drains to the outside.",
+			p.Name(),
+			words.Lower(bay.Name),
+		)
 		f.Unit, f.Source = "", "practice"
 		f.Margin = -1
 		found = append(found, f)

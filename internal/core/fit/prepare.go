@@ -19,7 +19,7 @@ func Of(p *plan.Plan) *Scene {
 			Vehicle: p.Vehicle, Brief: &p.Job.Brief, Practice: p.Job.Practice, Wheelbase: p.Load.Wheelbase,
 			Unladen: p.Load.Unladen.Axles(p.Load.Wheelbase).Gross(), Stances: p.Variant.Stances, Say: p.Say,
 			Reach: Reach{Grip: reach.Grip, Rim: reach.Rim, Arm: reach.Arm, Who: reach.Who},
-			Cells: map[string][]CellFigures{},
+			Cells: map[string][]CellFigures{}, Seated: map[string]string{},
 		}
 		for i := range p.Vehicle.Bays {
 			s.Bays = append(s.Bays, bayAs(&p.Vehicle.Bays[i]))
@@ -41,20 +41,32 @@ func (s *Scene) fill(p *plan.Plan) {
 	}
 	for i := range p.Items {
 		item := &p.Items[i]
+		if item.Seat != "" && plan.Traveller(item) && p.Load.Items[i].Road {
+			s.Seated[item.Seat] = item.Name
+		}
 		if item.Module == nil || p.Load.Items[i].Trailer {
 			continue
 		}
 		for _, c := range module.Cells(item) {
-			s.Cells[item.ID] = append(s.Cells[item.ID], cellFigures(p, c, within[fitout.InCell{Module: item.ID, Cell: c.ID}]))
+			s.Cells[item.ID] = append(
+				s.Cells[item.ID],
+				cellFigures(p, c, within[fitout.InCell{Module: item.ID, Cell: c.ID}]),
+			)
 		}
 		if item.In != nil || !p.Load.Items[i].Road {
 			continue
 		}
 		part := PartOf(item)
 		for _, c := range s.Cells[item.ID] {
-			part.Cells = append(part.Cells, Compartment{ID: c.ID, Name: c.Name, Outer: c.Outer, Inside: c.Inside, Load: c.Load})
+			part.Cells = append(
+				part.Cells,
+				Compartment{ID: c.ID, Name: c.Name, Outer: c.Outer, Inside: c.Inside, Load: c.Load},
+			)
 			for _, h := range c.Holds {
-				s.Things = append(s.Things, Thing{Item: &p.Items[p.Index(h.ID)], Part: item.ID, Cell: c.ID, Moves: h.Moves})
+				s.Things = append(
+					s.Things,
+					Thing{Item: &p.Items[p.Index(h.ID)], Part: item.ID, Cell: c.ID, Moves: h.Moves},
+				)
 			}
 		}
 		s.Parts = append(s.Parts, part)

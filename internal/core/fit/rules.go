@@ -55,6 +55,7 @@ func Rules() []Rule {
 		{"rim-height", rimHeight},
 		{"runner-length", runnerLength},
 		{"runner-load", runnerLoad},
+		{"seat-built-over", seatBuiltOver},
 		{"service-reach", serviceReach},
 		{"sleep-exits", sleepExits},
 		{"strut-force", strutForce},

@@ -31,10 +31,17 @@ func lidOf(b fitout.Box) Leaf {
 }
 
 func part(id string, kind fitout.ModuleKind, motion Motion, b fitout.Box, kg float64) Part {
-	item := &fitout.Item{ID: id, Name: "The " + id, Form: fitout.FormBox, Size: b.Size(), At: b.Middle(), Bay: "cargo",
+	item := &fitout.Item{
+		ID:   id,
+		Name: "The " + id,
+		Form: fitout.FormBox,
+		Size: b.Size(),
+		At:   b.Middle(),
+		Bay:  "cargo",
 		Mass: kg,
 		Module: &fitout.Module{Kind: kind, Faces: fitout.FaceRear, Wall: fitout.NoMaterial, Latch: fitout.RatedLatch,
-			Follows: fitout.Chain, Fixings: []fitout.Fixing{{Mount: "ring"}}}}
+			Follows: fitout.Chain, Fixings: []fitout.Fixing{{Mount: "ring"}}},
+	}
 	p := Part{ID: id, Bay: "cargo", Box: b, Item: item, Motion: motion, Mass: kg}
 	switch motion {
 	case Slides, Drawers:
@@ -75,8 +82,12 @@ func sound() *Scene {
 	row := Bay{
 		ID: "row", Name: "Second row", Kind: fitout.BaySecondRow, Room: box(1800, -700, 600, 800, 1400, 1100), Shared: true,
 		Sealed: true, Lockable: true,
-		Opening: Opening{Opening: fitout.Opening{Face: fitout.FaceLeft, Width: 700, Height: 900, Hinge: fitout.HingeLeft,
-			Swing: 70}, Gap: box(1850, -700, 640, 700, 0, 900), Known: true},
+		Opening: Opening{
+			Opening: fitout.Opening{Face: fitout.FaceLeft, Width: 700, Height: 900, Hinge: fitout.HingeLeft,
+				Swing: 70},
+			Gap:   box(1850, -700, 640, 700, 0, 900),
+			Known: true,
+		},
 	}
 	unit := part("unit", fitout.Drawers, Drawers, box(3000, -590, 640, 1000, 580, 300), 30)
 	unit.Cells[0].Load = 20
@@ -87,12 +98,18 @@ func sound() *Scene {
 	barrier := part("barrier", fitout.Barrier, Still, box(2610, 100, 700, 20, 500, 500), 12)
 	chest := part("chest", fitout.LiddedBox, LidUp, box(3000, 460, 640, 250, 200, 200), 6)
 	s := &Scene{
-		Vehicle: &fitout.Vehicle{Mounts: []fitout.Mount{{ID: "ring", Name: "Ring", Rating: 900, Beneath: "a fuel line"}},
-			Seats: []fitout.Seat{{ID: "rear", Name: "Rear seat"}},
-			Marks: []fitout.Mark{{ID: "plate", Name: "Number plate", Kind: fitout.PlateMark, At: fitout.Point{X: 4100, Z: 500},
-				From: fitout.FaceRear}}},
+		Vehicle: &fitout.Vehicle{
+			Mounts: []fitout.Mount{{ID: "ring", Name: "Ring", Rating: 900, Beneath: "a fuel line"}},
+			Seats:  []fitout.Seat{{ID: "rear", Name: "Rear seat"}},
+			Marks: []fitout.Mark{
+				{ID: "plate", Name: "Number plate", Kind: fitout.PlateMark, At: fitout.Point{X: 4100, Z: 500},
+					From: fitout.FaceRear},
+			},
+		},
 		Brief: &fitout.Brief{
-			Travellers:  []fitout.Traveller{{ID: "ann", Name: "Ann", Kind: fitout.TravellerPerson, Height: 1700, Shoulder: 400}},
+			Travellers: []fitout.Traveller{
+				{ID: "ann", Name: "Ann", Kind: fitout.TravellerPerson, Height: 1700, Shoulder: 400},
+			},
 			Gear:        []fitout.Gear{{ID: "stove", Name: "Stove", Used: fitout.UsedDaily, Dry: true, Locked: true}},
 			Assumptions: fitout.Assumptions{BedLength: 100, BedWidth: 150},
 		},
@@ -102,7 +119,12 @@ func sound() *Scene {
 		Parts: []Part{unit, fridge, platform, board, barrier, chest},
 		Reach: Reach{Grip: 2000, Rim: 1250, Arm: 740, Who: "Ann"},
 		Stances: []fitout.Stance{
-			{ID: "cook", Name: "Cook", Use: fitout.StanceCook, Open: []fitout.Opened{{Module: "unit"}, {Module: "fridge"}}},
+			{
+				ID:   "cook",
+				Name: "Cook",
+				Use:  fitout.StanceCook,
+				Open: []fitout.Opened{{Module: "unit"}, {Module: "fridge"}},
+			},
 			{ID: "sleep", Name: "Sleep", Use: fitout.StanceSleep, Sleepers: []fitout.Sleeper{{Traveller: "ann"}},
 				Folded: []fitout.SeatKept{{Seat: "rear"}}},
 		},
@@ -136,7 +158,12 @@ var trips = map[string]struct {
 	"outside-bay": {func(s *Scene) {
 		s.put("chest", 0, 60, 0)
 	}, "chest", 20, "stands 20 mm out of cargo area on the right"},
-	"hatch-lean": {func(s *Scene) { s.Bays[0].RearTop = 3500; s.put("fridge", 0, 0, 100) }, "unit", 4000, "or lower by"},
+	"hatch-lean": {
+		func(s *Scene) { s.Bays[0].RearTop = 3500; s.put("fridge", 0, 0, 100) },
+		"unit",
+		4000,
+		"or lower by",
+	},
 	"way-blocked": {func(s *Scene) {
 		s.add(part("crate", fitout.PlainGear, Still, box(4001, -300, 640, 200, 200, 200), 2)).Bay = ""
 	}, "unit", 200, "the unit meets the crate"},
@@ -165,7 +192,12 @@ var trips = map[string]struct {
 		s.part("fridge").Module().Travel = 400
 		s.add(part("shelf", fitout.Shelf, Still, box(3300, 20, 1100, 400, 420, 20), 2))
 	}, "fridge", 400, "by 400 mm of 700 mm"},
-	"reach-height": {func(s *Scene) { s.Reach.Grip = 650; s.Practice.Step = 0 }, "stove", 660, "Ann grips up to 650 mm"},
+	"reach-height": {
+		func(s *Scene) { s.Reach.Grip = 650; s.Practice.Step = 0 },
+		"stove",
+		660,
+		"Ann grips up to 650 mm",
+	},
 	"reach-depth": {func(s *Scene) {
 		s.Bays[0].Shared, s.Reach.Arm = false, 600
 		s.add(part("pot", fitout.PlainGear, Still, box(2700, -300, 700, 200, 200, 200), 2))
@@ -174,7 +206,12 @@ var trips = map[string]struct {
 	"buried": {func(s *Scene) {
 		s.Things[0].Moves = 3
 	}, "stove", 5, "to get at it: open the door of cargo area, pull out drawer of the unit, lift off"},
-	"bed-short":    {func(s *Scene) { s.Brief.Travellers[0].Height = 2000 }, "platform", 1950, "Lengthen it by 150 mm"},
+	"bed-short": {
+		func(s *Scene) { s.Brief.Travellers[0].Height = 2000 },
+		"platform",
+		1950,
+		"Lengthen it by 150 mm",
+	},
 	"bed-narrow":   {func(s *Scene) { s.Brief.Travellers[0].Shoulder = 500 }, "platform", 600, "Widen it by 50 mm"},
 	"bed-headroom": {func(s *Scene) { s.Practice.Headroom = 700 }, "platform", 680, "Lower the bed by 20 mm"},
 	"bed-uneven": {func(s *Scene) {
@@ -185,7 +222,12 @@ var trips = map[string]struct {
 	"runner-length": {func(s *Scene) {
 		s.part("unit").Module().Travel = 1010
 	}, "unit", 1050, "longest standard runner in that is 1000 mm"},
-	"runner-load": {func(s *Scene) { s.part("unit").Cells[0].Load = 80 }, "unit", 92, "of which 60 % are used off road"},
+	"runner-load": {
+		func(s *Scene) { s.part("unit").Cells[0].Load = 80 },
+		"unit",
+		92,
+		"of which 60 % are used off road",
+	},
 	"latch-missing": {func(s *Scene) {
 		s.part("unit").Module().Latch = fitout.MagnetLatch
 	}, "unit", 0, "A magnet holds it"},
@@ -227,7 +269,12 @@ var trips = map[string]struct {
 	"fuel-inside": {func(s *Scene) {
 		s.add(part("can", fitout.CanHolder, Still, box(3700, 450, 600, 100, 150, 150), 2))
 	}, "can", 0, "vapour gathers there"},
-	"needs-dry":  {func(s *Scene) { s.Bays[0].Sealed, s.Bays[0].Shared = false, false }, "stove", 0, "needs a dry place"},
+	"needs-dry": {
+		func(s *Scene) { s.Bays[0].Sealed, s.Bays[0].Shared = false, false },
+		"stove",
+		0,
+		"needs a dry place",
+	},
 	"needs-lock": {func(s *Scene) { s.Bays[0].Lockable = false }, "stove", 0, "cannot be locked"},
 	"needs-away": {func(s *Scene) { s.Brief.Gear[0].Away = true }, "stove", 0, "where people travel or sleep"},
 	"needs-cool": {func(s *Scene) { s.Brief.Gear[0].Cool = true }, "stove", 0, "does not cool it"},
@@ -240,13 +287,25 @@ var trips = map[string]struct {
 		b.Bay = "row"
 		s.add(b)
 	}, "platform", 1, "Take the pile from before one"},
+	"seat-built-over": {func(s *Scene) {
+		// Whoever sits at 1400 takes up 1250 to 1550.
+		s.Vehicle.Seats = []fitout.Seat{{ID: "back", Name: "Back seat", At: fitout.Point{X: 1400, Z: 1000}}}
+		s.Brief.Daily.Seats = []fitout.SeatKept{{Seat: "back"}}
+		b := part("crate", fitout.Locker, Still, box(1500, -100, 900, 100, 200, 200), 2)
+		s.add(b)
+	}, "crate", 50, "The brief keeps back seat"},
 	"hides": {func(s *Scene) {
 		c := part("carrier", fitout.RearCarrier, Still, box(4200, -300, 400, 100, 600, 300), 5)
 		c.Bay = ""
 		s.add(c)
 	}, "carrier", 100, "before number plate"},
 	"heavy-high": {func(s *Scene) { s.Practice.HighFrom = 800 }, "fridge", 840, "raises the centre of gravity"},
-	"heavy-tail": {func(s *Scene) { s.Wheelbase = 2900 }, "fridge", 750, "stand more than 600 mm behind the rear axle"},
+	"heavy-tail": {
+		func(s *Scene) { s.Wheelbase = 2900 },
+		"fridge",
+		750,
+		"stand more than 600 mm behind the rear axle",
+	},
 	"cable-follows": {func(s *Scene) {
 		s.part("fridge").Module().Follows = fitout.NotSaid
 	}, "fridge", 0, "Choose a chain"},

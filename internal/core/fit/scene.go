@@ -20,6 +20,7 @@ type Scene struct {
 	Things    []Thing
 	Stances   []fitout.Stance
 	Reach     Reach
+	Seated    map[string]string // who sits in a seat on the road, by its id
 	Say       words.Speaker
 
 	Postures []Posture                // on the road first, then each stance; made by Prepare
@@ -130,8 +131,13 @@ func (s *Scene) often(id string) bool {
 
 // about begins a finding about a part.
 func about(rule string, severity fitout.Severity, p *Part) fitout.Finding {
-	return fitout.Finding{Rule: rule, Severity: severity, Subject: fitout.Subject{Kind: "module", ID: p.ID}, Unit: "mm",
-		Source: "physics"}
+	return fitout.Finding{
+		Rule:     rule,
+		Severity: severity,
+		Subject:  fitout.Subject{Kind: "module", ID: p.ID},
+		Unit:     "mm",
+		Source:   "physics",
+	}
 }
 
 // with names what else a finding is about; nothing for a wall.

@@ -167,22 +167,23 @@ const (
 
 // Gear is something that must come along.
 type Gear struct {
-	ID      string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
-	Name    string  `json:"name" minLength:"1" maxLength:"120"`
-	Count   float64 `json:"count" minimum:"1" maximum:"1000" doc:"how many"`
-	Mass    float64 `json:"mass" minimum:"0" maximum:"20000" unit:"kg" doc:"of one, kg"`
-	Size    Size    `json:"size" doc:"of one, packed"`
-	Used    Used    `json:"used" enum:"often,daily,weekly,seldom,emergency"`
-	Dry     bool    `json:"dry" doc:"needs a dry place"`
-	Cool    bool    `json:"cool" doc:"needs cooling"`
-	Locked  bool    `json:"locked" doc:"needs a lock"`
-	Hidden  bool    `json:"hidden" doc:"out of sight"`
-	Upright bool    `json:"upright" doc:"stands upright only"`
-	Away    bool    `json:"away" doc:"away from people"`
-	Watts   float64 `json:"watts" minimum:"0" maximum:"20000" unit:"W" doc:"of one while it runs or charges, W; 0 = it has no plug"`
-	Hours   float64 `json:"hours" minimum:"0" maximum:"24" unit:"h" doc:"a day that it runs or charges, h"`
-	Mains   bool    `json:"mains" doc:"its plug wants mains voltage"`
-	Note    string  `json:"note" maxLength:"1000"`
+	ID        string    `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	Name      string    `json:"name" minLength:"1" maxLength:"120"`
+	Count     float64   `json:"count" minimum:"1" maximum:"1000" doc:"how many"`
+	Mass      float64   `json:"mass" minimum:"0" maximum:"20000" unit:"kg" doc:"of one, kg"`
+	Size      Size      `json:"size" doc:"of one, packed"`
+	Used      Used      `json:"used" enum:"often,daily,weekly,seldom,emergency"`
+	Dry       bool      `json:"dry" doc:"needs a dry place"`
+	Cool      bool      `json:"cool" doc:"needs cooling"`
+	Locked    bool      `json:"locked" doc:"needs a lock"`
+	Hidden    bool      `json:"hidden" doc:"out of sight"`
+	Upright   bool      `json:"upright" doc:"stands upright only"`
+	Away      bool      `json:"away" doc:"away from people"`
+	Substance Substance `json:"substance" enum:",none,water,petrol,diesel,gas,spirits,acid,bleach" doc:"what it holds or is; empty: not said"`
+	Watts     float64   `json:"watts" minimum:"0" maximum:"20000" unit:"W" doc:"of one while it runs or charges, W; 0 = it has no plug"`
+	Hours     float64   `json:"hours" minimum:"0" maximum:"24" unit:"h" doc:"a day that it runs or charges, h"`
+	Mains     bool      `json:"mains" doc:"its plug wants mains voltage"`
+	Note      string    `json:"note" maxLength:"1000"`
 }
 
 // Used is how often a thing is taken out.
@@ -257,8 +258,14 @@ func NewBrief() Brief {
 			{ID: "sand", Name: "Soft sand or mud", Share: 0, Factor: 1.8},
 		},
 		Daily: Daily{Seats: []SeatKept{}, LiftOut: []LiftOut{}},
-		Camp: Camp{SleepWhere: SleepGround, CookWhere: CookOutside, HotMeals: 2, Washing: WashBowl, Toilet: ToiletNone,
-			WasteWater: WasteNone},
+		Camp: Camp{
+			SleepWhere: SleepGround,
+			CookWhere:  CookOutside,
+			HotMeals:   2,
+			Washing:    WashBowl,
+			Toilet:     ToiletNone,
+			WasteWater: WasteNone,
+		},
 		Gear: []Gear{}, Later: []Later{}, Choices: []SchoolChoice{},
 		Assumptions: Assumptions{
 			WaterDrink: 5, WaterBowl: 2, WaterShower: 6, WaterAnimal: 2, HotFactor: 1.5, HotFrom: 35, WaterReserve: 10,

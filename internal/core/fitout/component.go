@@ -28,7 +28,12 @@ func (c *Component) Loosen() {
 }
 
 // Fill makes missing lists empty, as Decode does for a job.
-func (c *Component) Fill() { fillLists(reflect.ValueOf(c).Elem()) }
+func (c *Component) Fill() {
+	fillLists(reflect.ValueOf(c).Elem())
+	if c.Item.Substance == SubstanceNotSaid {
+		c.Item.Substance = ProposedSubstance(c.Item.Name, "")
+	}
+}
 
 // CheckComponent holds a component against the rules of the document. It returns
 // nil or Problems, with the paths of its item.

@@ -153,7 +153,13 @@ func toVersion9(job map[string]any) {
 func toVersion10(job map[string]any) {
 	job["version"] = json.Number("10")
 	build, usual := object(job["build"]), NewBuild().Shop
-	complete(object(build["shop"]), map[string]any{"runnerInset": tree(usual.RunnerInset), "pilot": tree(usual.Pilot)})
+	for _, g := range list(object(job["brief"])["gear"]) {
+		substance(g, job["region"])
+	}
+	complete(
+		object(build["shop"]),
+		map[string]any{"runnerInset": tree(usual.RunnerInset), "pilot": tree(usual.Pilot)},
+	)
 	for _, r := range list(build["runners"]) {
 		complete(object(r), map[string]any{"kg": json.Number("0"), "travel": json.Number("0")})
 	}
@@ -165,8 +171,16 @@ func toVersion10(job map[string]any) {
 			if module, ok := object(item)["module"].(map[string]any); ok {
 				complete(module, map[string]any{"profile": json.Number("0")})
 			}
+			substance(item, job["region"])
 		}
 	}
+}
+
+// substance says of a thing what its name told before.
+func substance(thing, region any) {
+	name, _ := object(thing)["name"].(string)
+	where, _ := region.(string)
+	complete(object(thing), map[string]any{"substance": string(ProposedSubstance(name, Region(where)))})
 }
 
 // complete puts in what is missing of fields, however deep.

@@ -8,6 +8,7 @@ import { ThingTable } from '../components/ThingTable';
 import { drop, newId, on } from '../document/things';
 import type { Gear } from '../api/types';
 import { used } from '../words/brief';
+import { substances } from '../words/layout';
 import { useBriefEdit } from './useBriefEdit';
 
 const needs: { key: 'dry' | 'cool' | 'locked' | 'hidden' | 'upright' | 'away'; head: string; title: string }[] = [
@@ -41,6 +42,7 @@ export function GearCard() {
         hidden: false,
         upright: false,
         away: false,
+        substance: '',
         watts: 0,
         hours: 0,
         mains: false,
@@ -69,7 +71,7 @@ export function GearCard() {
         }
         onRemove={(g) => edit(`Remove ${g.name}`, (b) => drop(b.gear, g.id))}
         below={(g) =>
-          (g.note !== '' || g.watts > 0 || noting === g.id) && (
+          (g.note !== '' || g.watts > 0 || g.substance !== '' || noting === g.id) && (
             <tr className="gear-note">
               <td colSpan={5}>
                 <span className="gear-plug">
@@ -94,7 +96,20 @@ export function GearCard() {
                   <span>mains</span>
                 </span>
               </td>
-              <td colSpan={9}>
+              <td colSpan={3}>
+                <SelectField
+                  label={`What ${g.name} holds`}
+                  value={g.substance}
+                  options={substances}
+                  onCommit={(value) =>
+                    edit(
+                      `What ${g.name} holds`,
+                      set(g.id, (x) => (x.substance = value)),
+                    )
+                  }
+                />
+              </td>
+              <td colSpan={6}>
                 <TextField
                   label={`Note on ${g.name}`}
                   placeholder="Note"

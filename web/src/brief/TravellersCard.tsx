@@ -5,8 +5,8 @@ import { Panel } from '../components/Panel';
 import { ThingTable } from '../components/ThingTable';
 import { chosenVariant } from '../document/SessionContext';
 import { drop, newId, on } from '../document/things';
-import { plainItem } from '../load/itemEdits';
-import type { Job, Traveller } from '../api/types';
+import { derived, useDerive } from '../document/useDerive';
+import type { Traveller } from '../api/types';
 import { useBriefEdit } from './useBriefEdit';
 
 const person: Omit<Traveller, 'id'> = {
@@ -29,28 +29,10 @@ const animal: Omit<Traveller, 'id'> = {
   serves: false,
 };
 
-/** Puts everyone who is not aboard yet on a free seat, or behind the cab where there is none. */
-function putAboard(job: Job): void {
-  const variant = chosenVariant(job);
-  const free = job.vehicle.seats.filter((s) => !variant.items.some((i) => i.seat === s.id));
-  for (const t of job.brief.travellers) {
-    if (variant.items.some((i) => i.id === t.id)) continue;
-    const seat = free.shift();
-    variant.items.push({
-      ...plainItem(t.id, t.name, 'People'),
-      form: t.kind === 'person' ? 'person' : 'animal',
-      mass: t.mass,
-      source: 'weighed',
-      seat: seat?.id ?? '',
-      at: seat ? { ...seat.at } : { x: job.vehicle.outline.cabRear, y: 0, z: job.vehicle.outline.floorHeight + 300 },
-      size: { length: 500, width: 480, height: 900 },
-    });
-  }
-}
-
 /** Who comes along. */
 export function TravellersCard() {
-  const { brief, job, session, edit, input, box, unit } = useBriefEdit();
+  const { brief, job, edit, input, box, unit } = useBriefEdit();
+  const derive = useDerive();
   const add = (kind: typeof person) =>
     edit(`Add ${kind.kind}`, (b) => b.travellers.push({ ...kind, id: newId(b.travellers, kind.kind) }));
   const number =
@@ -75,7 +57,7 @@ export function TravellersCard() {
             <Button
               size="sm"
               variant="outline-secondary"
-              onClick={() => session.edit('Put travellers aboard', putAboard)}
+              onClick={() => void derive('Put travellers aboard', derived('put-aboard'))}
             >
               Put {missing.length} aboard
             </Button>

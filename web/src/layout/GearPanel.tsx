@@ -14,6 +14,7 @@ function bring(job: Job, gear: Gear): void {
     ...plainItem(gear.id, gear.count > 1 ? `${gear.count} × ${gear.name}` : gear.name, 'Gear'),
     mass: gear.count * gear.mass,
     size: { ...gear.size },
+    substance: gear.substance,
     at: { x: outline.headboard + gear.size.length / 2, y: 0, z: outline.floorHeight + gear.size.height / 2 },
   });
 }

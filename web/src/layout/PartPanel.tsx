@@ -11,7 +11,7 @@ import { drop, newId } from '../document/things';
 import { useSession } from '../document/SessionContext';
 import { formatQuantity } from '../quantity/format';
 import type { Kind } from '../quantity/units';
-import { locks, openings, runners, stacks, walls, works } from '../words/layout';
+import { locks, openings, runners, stacks, substances, walls, works } from '../words/layout';
 import { massSources } from '../words/words';
 import { CellList } from './CellList';
 import { HoldFields } from './HoldFields';
@@ -181,6 +181,14 @@ function OnePart({ part, bench }: { part: Part; bench: Bench }) {
               value={m.faces}
               options={openings}
               onCommit={(faces) => editModule('Opening', (x) => (x.faces = faces))}
+            />
+          </Field>
+          <Field label="Holds">
+            <SelectField
+              label={`What ${item.name} holds`}
+              value={item.substance}
+              options={substances}
+              onCommit={(substance) => edit(`What ${item.name} holds`, (i) => (i.substance = substance))}
             />
           </Field>
           <Field label="Built of">

@@ -7,6 +7,7 @@ import { chosenVariant, useSession, useSnapshot } from '../document/SessionConte
 import { formatChange, formatQuantity } from '../quantity/format';
 import type { Kind } from '../quantity/units';
 import { forms } from '../words/words';
+import { substances } from '../words/layout';
 import { itemIn, presenceOptions, presenceValue, setPresence } from './itemEdits';
 
 /** Everything about the selected item that the ledger has no column for. */
@@ -142,6 +143,14 @@ export function ItemPanel({ selected }: { selected: string | undefined }) {
           value={item.form}
           options={forms}
           onCommit={(form) => edit('Form', (i) => (i.form = form))}
+        />
+      </Field>
+      <Field label="Holds">
+        <SelectField
+          label="Holds"
+          value={item.substance}
+          options={substances}
+          onCommit={(substance) => edit('What it holds', (i) => (i.substance = substance))}
         />
       </Field>
       {job.trailer && item.seat === '' && (

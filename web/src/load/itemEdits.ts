@@ -29,6 +29,7 @@ export function plainItem(id: string, name: string, group: string): Item {
     bay: '',
     behind: false,
     note: '',
+    substance: '',
     work: '',
     locked: false,
     onTrailer: false,

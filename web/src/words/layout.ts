@@ -87,3 +87,16 @@ export const sightSides: Options<Mark['from']> = [
   { value: 'top', label: 'From above' },
   { value: 'none', label: 'Not checked' },
 ];
+
+/** What a thing holds or is. */
+export const substances: Options<Item['substance']> = [
+  { value: '', label: 'holds: not said' },
+  { value: 'none', label: 'nothing that matters' },
+  { value: 'water', label: 'water' },
+  { value: 'petrol', label: 'petrol' },
+  { value: 'diesel', label: 'diesel' },
+  { value: 'gas', label: 'gas' },
+  { value: 'spirits', label: 'spirits' },
+  { value: 'acid', label: 'acid' },
+  { value: 'bleach', label: 'bleach' },
+];

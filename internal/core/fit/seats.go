@@ -1,0 +1,55 @@
+package fit
+
+import (
+	"fmt"
+	"slices"
+
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/words"
+)
+
+// sitter is the room of somebody in a seat about the middle of their body that nothing may stand in, mm: chest and
+// thighs of a small person, so that what is told is told with certainty.
+var sitter = fitout.Box{From: fitout.Point{X: -150, Y: -170, Z: -150}, To: fitout.Point{X: 150, Y: 170, Z: 350}}
+
+// seatBuiltOver stops what stands where somebody sits, and cautions of a seat that the brief wants kept.
+func seatBuiltOver(s *Scene) []fitout.Finding {
+	var found []fitout.Finding
+	out := map[int]bool{} // what is lifted out, or away, before anybody sits there is in nobody's way
+	s.liftsOut(func(i int, _ *fitout.LiftOut) { out[i] = true })
+	for i := range s.Vehicle.Seats {
+		seat := &s.Vehicle.Seats[i]
+		who := s.Seated[seat.ID]
+		kept := slices.ContainsFunc(s.Brief.Daily.Seats, func(k fitout.SeatKept) bool { return k.Seat == seat.ID })
+		if who == "" && !kept {
+			continue
+		}
+		room := sitter.Moved(seat.At.X, seat.At.Y, seat.At.Z)
+		for k := range s.Parts {
+			p := &s.Parts[k]
+			by := room.Overlap(p.Box)
+			if least(by) <= slack || who == "" && (p.Traits().Yields || out[k]) {
+				continue
+			}
+			f := about("seat-built-over", fitout.Caution, p)
+			f.With = []string{seat.ID}
+			f.Title = fmt.Sprintf("%s stands in %s", p.Name(), words.Lower(seat.Name))
+			f.Sentence = fmt.Sprintf(
+				"The brief keeps %s; %s reaches %s into the room of whoever sits there.",
+				words.Lower(seat.Name),
+				words.Lower(p.Name()),
+				s.Say.Length(least(by)),
+			)
+			if who != "" {
+				f.Severity = fitout.Stop
+				f.Sentence = fmt.Sprintf("%s sits there; %s reaches %s into the room.", who, words.Lower(p.Name()),
+					s.Say.Length(least(by)))
+			}
+			f.Sentence += fmt.Sprintf(" Move it by %s, or give up the seat.", s.Say.Length(least(by)))
+			f.Value, f.Margin = least(by), -least(by)
+			f.Lines = []fitout.Line{line(seat.At, p.Box.Middle(), words.Lower(seat.Name))}
+			found = append(found, f)
+		}
+	}
+	return found
+}
