@@ -43,21 +43,25 @@ func partsClash(s *Scene) []fitout.Finding {
 func (s *Scene) clash(c Clash, more int, p *Posture) fitout.Finding {
 	part := s.part(c.Part)
 	var other, with string
+	var otherBox fitout.Box
 	box := p.Boxes[indexOf(s.Parts, c.Part)]
 	in := box
 	if c.Other == "" {
 		bay := bayOf(s.Bays, part.Bay)
-		other, in = words.Lower(bay.obstacleName(c.Obstacle)), box.Cut(bay.Obstacles[c.Obstacle])
+		otherBox = bay.Obstacles[c.Obstacle]
+		other, in = words.Lower(bay.obstacleName(c.Obstacle)), box.Cut(otherBox)
 		with = fmt.Sprintf("%s.%d", bay.ID, c.Obstacle)
 	} else {
-		other, in = words.Lower(s.part(c.Other).Name()), box.Cut(p.Boxes[indexOf(s.Parts, c.Other)])
+		otherBox = p.Boxes[indexOf(s.Parts, c.Other)]
+		other, in = words.Lower(s.part(c.Other).Name()), box.Cut(otherBox)
 		with = c.Other
 	}
 	by := least(c.By)
 	f := about("parts-clash", fitout.Stop, part)
 	f.With = []string{with}
 	f.Title = fmt.Sprintf("%s and %s in one place", part.Name(), other)
-	f.Sentence = fmt.Sprintf("%s reaches %s into %s. Move one of them by that much.", part.Name(), s.Say.Length(by), other)
+	f.Sentence = fmt.Sprintf("%s reaches %s into %s. Move it %s, or that the other way.", part.Name(), s.Say.Length(by), other,
+		s.said(apart(box, otherBox, nil)))
 	if more > 0 {
 		f.Sentence += fmt.Sprintf(" It stands in %d more.", more)
 	}

@@ -32,5 +32,5 @@ func ExampleEngine() {
 		}
 	}
 	// Output:
-	// Fridge reaches 40 mm into unit. Move one of them by that much.
+	// Fridge reaches 40 mm into unit. Move it 40 mm toward the front, or that the other way.
 }

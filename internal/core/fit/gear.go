@@ -47,7 +47,18 @@ func TooLarge(thing, room fitout.Size) (mm float64, what string) {
 	}
 	along := max(thing.Length-room.Length, thing.Width-room.Width)
 	turned := max(thing.Width-room.Length, thing.Length-room.Width)
-	return min(along, turned), "long"
+	if turned < along {
+		return turned, longOrWide(thing.Width-room.Length, thing.Length-room.Width)
+	}
+	return along, longOrWide(thing.Length-room.Length, thing.Width-room.Width)
+}
+
+// longOrWide tells along which side of the room a thing is too large.
+func longOrWide(along, across float64) string {
+	if across > along {
+		return "wide"
+	}
+	return "long"
 }
 
 // Fullest is the share of a compartment beyond which nobody packs it in

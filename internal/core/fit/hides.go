@@ -46,13 +46,26 @@ func hides(s *Scene) []fitout.Finding {
 			f := about("hides", fitout.Caution, p)
 			f.With = []string{m.ID}
 			f.Title = fmt.Sprintf("%s hides %s", p.Name(), words.Lower(m.Name))
-			f.Sentence = fmt.Sprintf("%s stands before %s on the side from which it has to be seen or reached. Move it by %s, "+
-				"or move or repeat %s where it stays free.", p.Name(), words.Lower(m.Name), s.Say.Length(least(b.Overlap(p.Box))),
-				words.Lower(m.Name))
+			f.Sentence = fmt.Sprintf("%s stands before %s on the side from which it has to be seen or reached. Move it %s, "+
+				"or move or repeat %s where it stays free.", p.Name(), words.Lower(m.Name),
+				s.said(apart(p.Box, b, beside(m.From))), words.Lower(m.Name))
 			f.Value, f.Margin, f.Source = least(b.Overlap(p.Box)), -least(b.Overlap(p.Box)), "practice"
 			f.Lines = []fitout.Line{line(at, p.Box.Middle(), words.Lower(m.Name))}
 			found = append(found, f)
 		}
 	}
 	return found
+}
+
+// beside tells the moves that leave the line of sight of who looks from a side.
+func beside(from fitout.Face) func(step) bool {
+	return func(m step) bool {
+		switch from {
+		case fitout.FaceFront, fitout.FaceRear:
+			return m.moves.X == 0
+		case fitout.FaceLeft, fitout.FaceRight:
+			return m.moves.Y == 0
+		}
+		return m.moves.Z == 0
+	}
 }

@@ -9,8 +9,8 @@ import (
 	"zaino/internal/core/words"
 )
 
-// apart is how far gas and fuel keep from what may spark or is hot, mm.
-const apart = 250
+// clearOfSparks is how far gas and fuel keep from what may spark or is hot, mm.
+const clearOfSparks = 250
 
 // natureOf is what bears on a part's neighbours: by its kind, or by what is said to be in it.
 func natureOf(p *Part) module.Traits {
@@ -60,12 +60,12 @@ func badNeighbours(s *Scene) []fitout.Finding {
 			}
 			sparks, hot, dry := natures[k].Sparks, natures[k].Hot, natures[k].KeepDry
 			mm := distance(p.Box, q.Box)
-			if burns && sparks && mm < apart {
+			if burns && sparks && mm < clearOfSparks {
 				tell(
 					p,
 					q,
 					mm,
-					apart,
+					clearOfSparks,
 					fmt.Sprintf(
 						"%s is %s from %s, which may spark or is hot.",
 						p.Name(),
@@ -76,7 +76,7 @@ func badNeighbours(s *Scene) []fitout.Finding {
 					),
 					fmt.Sprintf(
 						"Keep %s between them, or a sealed wall with a drain to the outside.",
-						s.Say.Length(apart),
+						s.Say.Length(clearOfSparks),
 					),
 				)
 			}

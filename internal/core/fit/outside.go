@@ -17,7 +17,7 @@ func outsideBay(s *Scene) []fitout.Finding {
 			continue
 		}
 		mm, side := Outside(p.Box, bay)
-		if side == "" {
+		if side == "" || s.bridges(p, bay) {
 			continue
 		}
 		where := "at the " + side
@@ -38,6 +38,43 @@ func outsideBay(s *Scene) []fitout.Finding {
 		found = append(found, f)
 	}
 	return found
+}
+
+// bridged is a gap between two spaces that a panel lies across, mm: a sill, a folded seat's edge.
+const bridged = 80
+
+// bridges tells whether a bed or a floor reaches out of its space into others that join it, and stands in nothing else.
+func (s *Scene) bridges(p *Part, bay *Bay) bool {
+	if !p.Traits().Floor {
+		return false
+	}
+	within := bay.Room
+	for grown := true; grown; {
+		grown = false
+		for k := range s.Bays {
+			room := s.Bays[k].Room
+			if within.Around(room) == within || s.Bays[k].Open || least(larger(within).Overlap(room)) <= 0 {
+				continue
+			}
+			// Side by side they make one room as wide and as high as both are.
+			joined := within.Around(room)
+			joined.From.Y, joined.To.Y = max(within.From.Y, room.From.Y), min(within.To.Y, room.To.Y)
+			joined.From.Z, joined.To.Z = max(within.From.Z, room.From.Z), min(within.To.Z, room.To.Z)
+			if joined.Around(p.Box) == joined {
+				return true
+			}
+			if joined.Size().Length > within.Size().Length {
+				within, grown = joined, true
+			}
+		}
+	}
+	return false
+}
+
+// larger is a box with the gap that is bridged around it along the vehicle.
+func larger(b fitout.Box) fitout.Box {
+	b.From.X, b.To.X = b.From.X-bridged, b.To.X+bridged
+	return b
 }
 
 // backInside is the middle of a part moved back by what stands out.

@@ -17,7 +17,7 @@ func panelSag(s *Scene) []fitout.Finding {
 	for i := range s.Parts {
 		p := &s.Parts[i]
 		m := p.Module()
-		if module.Stiffness(m.Wall) == 0 || m.Panel == 0 {
+		if module.Stiffness(m.Wall) == 0 || m.Panel == 0 || s.liesFlat(p) {
 			continue
 		}
 		kg := 0.0
@@ -61,4 +61,10 @@ func panelSag(s *Scene) []fitout.Finding {
 		found = append(found, f)
 	}
 	return found
+}
+
+// liesFlat tells whether a panel lies on the floor of its space as a whole, which then carries it everywhere.
+func (s *Scene) liesFlat(p *Part) bool {
+	bay := s.bay(p)
+	return bay != nil && p.Box.From.Z <= bay.Room.From.Z+slack && p.Box.Size().Height <= p.Module().Panel+slack
 }

@@ -17,7 +17,7 @@ func noBarrier(s *Scene) []fitout.Finding {
 	var found []fitout.Finding
 	for b := range s.Bays {
 		bay := &s.Bays[b]
-		if !bay.Shared || bay.Kind != fitout.BayWagonCargo && bay.Kind != fitout.BayLivingBox {
+		if !bay.Shared || bay.Kind != fitout.BayWagonCargo && (bay.Kind != fitout.BayLivingBox || !s.ridesIn(bay)) {
 			continue
 		}
 		var highest *Part
@@ -50,6 +50,16 @@ func noBarrier(s *Scene) []fitout.Finding {
 		found = append(found, f)
 	}
 	return found
+}
+
+// ridesIn tells whether a seat stands in a space: only then does somebody ride before its furniture.
+func (s *Scene) ridesIn(bay *Bay) bool {
+	for _, seat := range s.Vehicle.Seats {
+		if bay.Room.Around(fitout.Box{From: seat.At, To: seat.At}) == bay.Room {
+			return true
+		}
+	}
+	return false
 }
 
 // exitRoom is the clear depth that a way out needs behind its opening, mm, and

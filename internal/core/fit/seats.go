@@ -45,7 +45,7 @@ func seatBuiltOver(s *Scene) []fitout.Finding {
 				f.Sentence = fmt.Sprintf("%s sits there; %s reaches %s into the room.", who, words.Lower(p.Name()),
 					s.Say.Length(least(by)))
 			}
-			f.Sentence += fmt.Sprintf(" Move it by %s, or give up the seat.", s.Say.Length(least(by)))
+			f.Sentence += fmt.Sprintf(" Move it %s, or give up the seat.", s.said(apart(p.Box, room, nil)))
 			f.Value, f.Margin = least(by), -least(by)
 			f.Lines = []fitout.Line{line(seat.At, p.Box.Middle(), words.Lower(seat.Name))}
 			found = append(found, f)

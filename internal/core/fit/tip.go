@@ -47,7 +47,7 @@ func tipVehicle(s *Scene) []fitout.Finding {
 		off, heaviest := 0.0, -1
 		for _, o := range p.Open {
 			part := &s.Parts[o.Part]
-			_, kg := s.heaviest(o.Part)
+			kg := s.comesOut(&o)
 			if x := o.Leaf.Open.Middle().X; part.Module().Faces == fitout.FaceRear && x > s.Wheelbase {
 				off += kg * (x - s.Wheelbase) / s.Wheelbase
 				heaviest = o.Part

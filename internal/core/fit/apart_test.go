@@ -1,0 +1,194 @@
+package fit
+
+import (
+	"regexp"
+	"strconv"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"zaino/internal/core/fitout"
+)
+
+// told reads the move that a sentence names: "260 mm toward the rear".
+var toldMove = regexp.MustCompile(`([0-9 ]+) mm (toward the rear|toward the front|to the right|to the left|up|down)`)
+
+func moveIn(t require.TestingT, sentence string) fitout.Point {
+	plain := strings.NewReplacer("\u00a0", " ", "\u202f", "").Replace(sentence)
+	all := toldMove.FindStringSubmatch(plain)
+	require.NotNil(t, all, plain)
+	mm, err := strconv.ParseFloat(strings.TrimSpace(all[1]), 64)
+	require.NoError(t, err)
+	for _, s := range steps(fitout.Box{}, fitout.Box{}) {
+		if s.way == all[2] {
+			return fitout.Point{X: s.moves.X * mm, Y: s.moves.Y * mm, Z: s.moves.Z * mm}
+		}
+	}
+	return fitout.Point{}
+}
+
+// Whatever stands wherever in another, moved as the sentence says it is clear; 2 mm less and it is not.
+func TestAMoveThatIsNamedMends(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		mm := func(low, high int, name string) float64 { return float64(rapid.IntRange(low, high).Draw(t, name)) }
+		a := part("a", fitout.PlainGear, Still, box(mm(0, 400, "ax"), mm(0, 400, "ay"), mm(0, 400, "az"), mm(50, 600, "al"),
+			mm(50, 600, "aw"), mm(50, 600, "ah")), 2)
+		b := part("b", fitout.PlainGear, Still, box(mm(0, 400, "bx"), mm(0, 400, "by"), mm(0, 400, "bz"), mm(50, 600, "bl"),
+			mm(50, 600, "bw"), mm(50, 600, "bh")), 2)
+		s := &Scene{Vehicle: &fitout.Vehicle{}, Brief: &fitout.Brief{}, Parts: []Part{a, b}, Say: sound().Say}
+		s.Prepare()
+		found := partsClash(s)
+		if len(found) == 0 {
+			return
+		}
+		by := moveIn(t, found[0].Sentence)
+		with := func(share float64) int {
+			moved := *s
+			moved.Parts = []Part{a.movedBy(by.X*share, by.Y*share, by.Z*share), b}
+			moved.Postures = nil
+			moved.Prepare()
+			return len(partsClash(&moved))
+		}
+		if with(1) != 0 {
+			t.Fatalf("moved by %v it still clashes: %s", by, found[0].Sentence)
+		}
+		far := max(by.X, -by.X) + max(by.Y, -by.Y) + max(by.Z, -by.Z)
+		if far > 4 && with((far-2)/far) == 0 {
+			t.Fatalf("less than %v is enough: %s", by, found[0].Sentence)
+		}
+	})
+}
+
+// A carrier that covers the plate from behind has to go sideways or up; toward the rear it would hide it still.
+func TestWhatHidesIsMovedOutOfTheLineOfSight(t *testing.T) {
+	s := sound()
+	c := part("carrier", fitout.RearCarrier, Still, box(4200, -300, 400, 100, 600, 300), 5)
+	c.Bay = ""
+	s.add(c)
+	s.Prepare()
+	found := hides(s)
+	require.Len(t, found, 1)
+	by := moveIn(t, found[0].Sentence)
+	assert.Zero(t, by.X)
+	s.put("carrier", by.X, by.Y, by.Z)
+	s.Prepare()
+	assert.Empty(t, hides(s))
+}
+
+// A slide that comes down beyond the sill does not meet the floor that it stands on; what stands on the ground before it
+// does meet it.
+func TestADropSlideLeavesItsFloorAlone(t *testing.T) {
+	scene := func(before fitout.Box) *Scene {
+		fridge := part("fridge", fitout.FridgeSlide, Slides, box(3300, 0, 620, 600, 400, 400), 40)
+		fridge.Item.Module.Drop = 200
+		fridge.Leaves[0].Open = fridge.Box.Moved(650, 0, -200)
+		fridge.Leaves[0].Swept = fridge.Box.Around(fridge.Leaves[0].Open)
+		s := &Scene{Vehicle: &fitout.Vehicle{}, Brief: &fitout.Brief{}, Say: sound().Say,
+			Parts:   []Part{fridge, part("floor", fitout.FalseFloor, Still, box(2600, -400, 605, 1300, 1000, 15), 10), part("step", fitout.PlainGear, Still, before, 5)},
+			Stances: []fitout.Stance{{ID: "cook", Name: "Cook", Open: []fitout.Opened{{Module: "fridge"}}}}}
+		s.Prepare()
+		return s
+	}
+	assert.Empty(t, wayBlocked(scene(box(5200, 0, 300, 200, 200, 100))))
+	found := wayBlocked(scene(box(4200, 100, 300, 200, 200, 250)))
+	require.Len(t, found, 1)
+	assert.Equal(t, []string{"step"}, found[0].With)
+}
+
+// All that stands in a way is told at once, not one after the other as it is cleared.
+func TestEveryObstacleOfAWayIsTold(t *testing.T) {
+	fridge := part("fridge", fitout.FridgeSlide, Slides, box(3300, 0, 620, 600, 400, 400), 40)
+	s := &Scene{Vehicle: &fitout.Vehicle{}, Brief: &fitout.Brief{}, Say: sound().Say,
+		Parts: []Part{fridge, part("one", fitout.PlainGear, Still, box(4000, 50, 650, 100, 100, 100), 5),
+			part("two", fitout.PlainGear, Still, box(4200, 50, 650, 100, 100, 100), 5)},
+		Stances: []fitout.Stance{{ID: "cook", Name: "Cook", Open: []fitout.Opened{{Module: "fridge"}}}}}
+	s.Prepare()
+	found := wayBlocked(s)
+	require.Len(t, found, 2)
+	assert.NotEqual(t, found[0].With, found[1].With)
+}
+
+// A panel that lies on the floor does not bend; on bearers it does.
+func TestAFlatPanelDoesNotSag(t *testing.T) {
+	with := func(height float64) []fitout.Finding {
+		s := sound()
+		p := part("panel", fitout.FalseFloor, Still, box(2700, -500, 600, 1200, 1000, height), 5)
+		p.Module().Wall, p.Module().Panel = fitout.Plywood, 6
+		s.Parts = []Part{p}
+		s.Prepare()
+		return panelSag(s)
+	}
+	assert.Empty(t, with(6))
+	assert.Len(t, with(60), 1)
+}
+
+// Two drawers that are out at once pull with their own loads, and not twice with the heavier one's.
+func TestEachDrawerPullsWithItsOwnLoad(t *testing.T) {
+	with := func(loads ...float64) float64 {
+		s := sound()
+		s.Unladen = 100
+		p := part("unit", fitout.Drawers, Drawers, box(3000, -300, 620, 900, 600, 300), 40)
+		leaf := p.Leaves[0]
+		p.Leaves, p.Cells = nil, nil
+		for k, kg := range loads {
+			id := strconv.Itoa(k)
+			leaf.Cell = id
+			p.Leaves, p.Cells = append(p.Leaves, leaf), append(p.Cells, Compartment{ID: id, Name: id, Load: kg})
+		}
+		s.Parts = []Part{p}
+		stance := fitout.Stance{ID: "x", Name: "X"}
+		for k := range loads {
+			stance.Open = append(stance.Open, fitout.Opened{Module: "unit", Cell: strconv.Itoa(k)})
+		}
+		s.Stances = []fitout.Stance{stance}
+		s.Prepare()
+		found := tipVehicle(s)
+		require.Len(t, found, 1)
+		return found[0].Value
+	}
+	// By hand: the unit weighs 40, so that each of two drawers is 40 × drawerShare ÷ 2 and what lies in it.
+	one := 40 * drawerShare / 2
+	both := with(40, 40)
+	assert.InDelta(t, both*(40+2*one)/(80+2*one), with(40, 0), 1e-6)
+	assert.InDelta(t, both*(70+2*one)/(80+2*one), with(40, 30), 1e-6)
+}
+
+// A thing that is too wide is called too wide.
+func TestTooLongOrTooWide(t *testing.T) {
+	room := fitout.Size{Length: 500, Width: 300, Height: 200}
+	for _, c := range []struct {
+		thing fitout.Size
+		mm    float64
+		what  string
+	}{
+		{fitout.Size{Length: 400, Width: 340, Height: 100}, 40, "wide"},
+		{fitout.Size{Length: 530, Width: 200, Height: 100}, 30, "long"},
+		{fitout.Size{Length: 250, Width: 540, Height: 100}, 40, "long"}, // turned: its width lies along
+		{fitout.Size{Length: 400, Width: 200, Height: 230}, 30, "high"},
+	} {
+		mm, what := TooLarge(c.thing, room)
+		assert.InDelta(t, c.mm, mm, 1e-9, "%v", c.thing)
+		assert.Equal(t, c.what, what, "%v", c.thing)
+	}
+}
+
+// A bed across two spaces that join lies in both; beyond them, or where a wall stands between, it stands out.
+func TestABedLiesAcrossTwoSpaces(t *testing.T) {
+	with := func(length float64, gap float64) []fitout.Finding {
+		s := sound()
+		// The second row ends where the cargo area begins, at 2600.
+		s.Bays[1].Room.To.X = 2600 - gap
+		p := part("bed", fitout.Platform, Still, box(3600-length, -400, 1000, length, 800, 50), 15)
+		s.Parts = []Part{p}
+		s.Prepare()
+		return outsideBay(s)
+	}
+	assert.Empty(t, with(900, 0), "in one")
+	assert.Empty(t, with(1700, 0), "across both")
+	assert.Empty(t, with(1700, 60), "across a sill")
+	assert.Len(t, with(1700, 200), 1, "over nothing")
+	assert.Len(t, with(1900, 0), 1, "beyond the second row, which begins at 1800")
+}
