@@ -28,8 +28,16 @@ func flatFloor(length, width float64) fitout.Item {
 }
 
 func arch(id string, side fitout.Side, front, length, width float64) fitout.Obstacle {
-	return fitout.Obstacle{ID: id, Name: "Arch " + id, Kind: fitout.WheelArch, Side: side, Front: front, Length: length,
-		Width: width, Height: 250}
+	return fitout.Obstacle{
+		ID:     id,
+		Name:   "Arch " + id,
+		Kind:   fitout.WheelArch,
+		Side:   side,
+		Front:  front,
+		Length: length,
+		Width:  width,
+		Height: 250,
+	}
 }
 
 func hits(j *fitout.Job, rule string) []fitout.Finding {
@@ -268,4 +276,20 @@ func TestRunnersAndProfilesWeighByTheirOwnSize(t *testing.T) {
 	v = view(&j)
 	assert.True(t, v.Bars[0].Assumed, "30 is not on the list")
 	assert.Equal(t, "b", v.Bars[1].Bar)
+}
+
+// A drawer that is planned to come out 889 on runners that come out 850 stops 39 short; entered as 850 it is right, and
+// runners of which nothing is said are not held against it.
+func TestADrawerComesOutNoFurtherThanItsRunners(t *testing.T) {
+	j := bench(unit())
+	assert.Empty(t, hits(&j, "runner-travel"), "nothing is stated")
+	for k := range j.Build.Runners {
+		j.Build.Runners[k].Travel = j.Build.Runners[k].Length
+	}
+	found := hits(&j, "runner-travel")
+	require.Len(t, found, 1)
+	assert.InDelta(t, 39, found[0].Value-found[0].Limit, 0.01)
+	assert.Contains(t, strings.ReplaceAll(found[0].Sentence, "\u00a0", " "), "Enter 850 mm as how far it comes out")
+	j.Variants[0].Items[0].Module.Travel = 850
+	assert.Empty(t, hits(&j, "runner-travel"))
 }
