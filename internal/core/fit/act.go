@@ -37,13 +37,19 @@ func (s *Scene) Change(p *Posture) []Act {
 	for _, seat := range p.Stance.Folded {
 		for i := range s.Vehicle.Seats {
 			if s.Vehicle.Seats[i].ID == seat.Seat {
-				steps = append(steps, Act{"fold", seat.Seat, "Fold " + words.Lower(s.Vehicle.Seats[i].Name), foldMinutes})
+				steps = append(
+					steps,
+					Act{"fold", seat.Seat, "Fold " + words.Lower(s.Vehicle.Seats[i].Name), foldMinutes},
+				)
 			}
 		}
 	}
 	for _, d := range p.Doors {
 		steps = append(steps, s.beforeDoor(d, p)...)
-		steps = append(steps, Act{"door", s.Bays[d].ID, "Open the door of " + words.Lower(s.Bays[d].Name), doorMinutes})
+		steps = append(
+			steps,
+			Act{"door", s.Bays[d].ID, "Open the door of " + words.Lower(s.Bays[d].Name), doorMinutes},
+		)
 	}
 	for _, l := range p.Stance.Loose {
 		if i := indexOf(s.Parts, l.Item); i >= 0 {
@@ -148,10 +154,15 @@ type Get struct {
 // Gets returns for everything that the brief has taken out daily or more what
 // must be opened, moved or lifted off it first.
 func (s *Scene) Gets() []Get {
+	return s.gets(func(g *fitout.Gear) bool { return g.Used == fitout.UsedOften || g.Used == fitout.UsedDaily })
+}
+
+// gets tells the steps to each thing of the brief that is asked for.
+func (s *Scene) gets(asked func(*fitout.Gear) bool) []Get {
 	var all []Get
 	for i := range s.Brief.Gear {
 		g := &s.Brief.Gear[i]
-		if g.Used != fitout.UsedOften && g.Used != fitout.UsedDaily {
+		if !asked(g) {
 			continue
 		}
 		if k := indexOf(s.Parts, g.ID); k >= 0 {
@@ -199,8 +210,11 @@ func (s *Scene) toSide(i int) (steps []Act, out bool) {
 	for k := range s.Bays {
 		if s.Bays[k].ID == p.Bay && s.Bays[k].Opening.Known {
 			road := Posture{Boxes: boxesOf(s.Parts), Gone: make([]bool, len(s.Parts))}
-			steps = append(s.beforeDoor(k, &road), Act{"door", p.Bay, "Open the door of " + words.Lower(s.Bays[k].Name),
-				doorMinutes})
+			steps = append(
+				s.beforeDoor(k, &road),
+				Act{"door", p.Bay, "Open the door of " + words.Lower(s.Bays[k].Name),
+					doorMinutes},
+			)
 		}
 	}
 	for k := range s.Parts {
@@ -256,7 +270,14 @@ func (s *Scene) DriveAway() []Act {
 		p := &s.Postures[n]
 		for _, l := range p.Stance.Loose {
 			if i := indexOf(s.Parts, l.Item); i >= 0 {
-				once(Act{"move", l.Item, fmt.Sprintf("Stow %s and fix it", words.Lower(s.Parts[i].Name())), moveMinutes})
+				once(
+					Act{
+						"move",
+						l.Item,
+						fmt.Sprintf("Stow %s and fix it", words.Lower(s.Parts[i].Name())),
+						moveMinutes,
+					},
+				)
 			}
 		}
 		for _, o := range p.Open {

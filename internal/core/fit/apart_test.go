@@ -34,10 +34,22 @@ func moveIn(t require.TestingT, sentence string) fitout.Point {
 func TestAMoveThatIsNamedMends(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		mm := func(low, high int, name string) float64 { return float64(rapid.IntRange(low, high).Draw(t, name)) }
-		a := part("a", fitout.PlainGear, Still, box(mm(0, 400, "ax"), mm(0, 400, "ay"), mm(0, 400, "az"), mm(50, 600, "al"),
-			mm(50, 600, "aw"), mm(50, 600, "ah")), 2)
-		b := part("b", fitout.PlainGear, Still, box(mm(0, 400, "bx"), mm(0, 400, "by"), mm(0, 400, "bz"), mm(50, 600, "bl"),
-			mm(50, 600, "bw"), mm(50, 600, "bh")), 2)
+		a := part(
+			"a",
+			fitout.PlainGear,
+			Still,
+			box(mm(0, 400, "ax"), mm(0, 400, "ay"), mm(0, 400, "az"), mm(50, 600, "al"),
+				mm(50, 600, "aw"), mm(50, 600, "ah")),
+			2,
+		)
+		b := part(
+			"b",
+			fitout.PlainGear,
+			Still,
+			box(mm(0, 400, "bx"), mm(0, 400, "by"), mm(0, 400, "bz"), mm(50, 600, "bl"),
+				mm(50, 600, "bw"), mm(50, 600, "bh")),
+			2,
+		)
 		s := &Scene{Vehicle: &fitout.Vehicle{}, Brief: &fitout.Brief{}, Parts: []Part{a, b}, Say: sound().Say}
 		s.Prepare()
 		found := partsClash(s)
@@ -87,7 +99,11 @@ func TestADropSlideLeavesItsFloorAlone(t *testing.T) {
 		fridge.Leaves[0].Open = fridge.Box.Moved(650, 0, -200)
 		fridge.Leaves[0].Swept = fridge.Box.Around(fridge.Leaves[0].Open)
 		s := &Scene{Vehicle: &fitout.Vehicle{}, Brief: &fitout.Brief{}, Say: sound().Say,
-			Parts:   []Part{fridge, part("floor", fitout.FalseFloor, Still, box(2600, -400, 605, 1300, 1000, 15), 10), part("step", fitout.PlainGear, Still, before, 5)},
+			Parts: []Part{
+				fridge,
+				part("floor", fitout.FalseFloor, Still, box(2600, -400, 605, 1300, 1000, 15), 10),
+				part("step", fitout.PlainGear, Still, before, 5),
+			},
 			Stances: []fitout.Stance{{ID: "cook", Name: "Cook", Open: []fitout.Opened{{Module: "fridge"}}}}}
 		s.Prepare()
 		return s
@@ -191,4 +207,31 @@ func TestABedLiesAcrossTwoSpaces(t *testing.T) {
 	assert.Empty(t, with(1700, 60), "across a sill")
 	assert.Len(t, with(1700, 200), 1, "over nothing")
 	assert.Len(t, with(1900, 0), 1, "beyond the second row, which begins at 1800")
+}
+
+// The near misses of what the brief says of gear: within two steps, as high as it stands, in a drawer, held by what is
+// stated, opened by a stance or blocked by what is lifted away.
+func TestNearMissesOfGearStaySilent(t *testing.T) {
+	silent := func(check func(*Scene) []fitout.Finding, change func(s *Scene)) {
+		t.Helper()
+		s := sound()
+		change(s)
+		s.Prepare()
+		assert.Empty(t, check(s))
+	}
+	silent(emergencyBuried, func(s *Scene) { s.Brief.Gear[0].Used = fitout.UsedEmergency })
+	silent(needsUpright, func(s *Scene) {
+		s.Brief.Gear[0].Upright, s.Brief.Gear[0].Size = true, fitout.Size{Length: 300, Width: 300, Height: 123}
+	})
+	silent(needsUpright, func(s *Scene) { s.Brief.Gear[0].Upright = true }) // its size is not said
+	silent(needsHidden, func(s *Scene) { s.Brief.Gear[0].Hidden = true })   // it lies in a drawer
+	silent(ratingUnsaid, func(s *Scene) {
+		s.Vehicle.Mounts = append(s.Vehicle.Mounts, fitout.Mount{ID: "eye", Name: "Eye"})
+		m := s.part("unit").Module()
+		m.Fixings = append(m.Fixings, fitout.Fixing{Mount: "eye"}) // the ring alone holds it
+	})
+	silent(shutIn, func(s *Scene) {
+		s.Stances[0].Open = s.Stances[0].Open[:1]
+		s.add(part("bag", fitout.PlainGear, Still, box(4100, 100, 640, 50, 100, 300), 2)) // lifted away
+	})
 }

@@ -54,11 +54,12 @@ func (b *Bay) Upright() fitout.Box {
 
 // Part is one box on the bench.
 type Part struct {
-	ID    string
-	Bay   string // id of the bay that it stands in; empty for none
-	Box   fitout.Box
-	Built bool // made to measure, so that it can take another size
-	Fixed bool // stays where it is
+	ID     string
+	Bay    string // id of the bay that it stands in; empty for none
+	Box    fitout.Box
+	Built  bool // made to measure, so that it can take another size
+	Fixed  bool // stays where it is
+	Ledger bool // a thing of the ledger without a module: nobody can say yet what holds it
 
 	Item   *fitout.Item // the module itself; nil for a bare box
 	Motion Motion       // Still without leaves, whatever its kind would do

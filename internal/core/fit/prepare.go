@@ -44,6 +44,12 @@ func (s *Scene) fill(p *plan.Plan) {
 		if item.Seat != "" && plan.Traveller(item) && p.Load.Items[i].Road {
 			s.Seated[item.Seat] = item.Name
 		}
+		if free := freeGear(item); free != nil && p.Load.Items[i].Road && !p.Load.Items[i].Trailer {
+			part := PartOf(free)
+			part.Ledger = true
+			s.Parts = append(s.Parts, part)
+			continue
+		}
 		if item.Module == nil || p.Load.Items[i].Trailer {
 			continue
 		}
@@ -71,6 +77,25 @@ func (s *Scene) fill(p *plan.Plan) {
 		}
 		s.Parts = append(s.Parts, part)
 	}
+}
+
+// freeGear is a thing of the ledger that stands in a space by itself, as gear of the fitout stands there: held by nothing
+// that anybody said. Without a size or a space nothing can be said of it.
+func freeGear(item *fitout.Item) *fitout.Item {
+	s := item.Size
+	if item.Module != nil || item.In != nil || item.Bay == "" || plan.Traveller(item) ||
+		min(s.Length, s.Width, s.Height) <= 0 {
+		return nil
+	}
+	free := *item
+	free.Module = &fitout.Module{
+		Kind:   fitout.PlainGear,
+		Faces:  fitout.FaceNone,
+		Wall:   fitout.NoMaterial,
+		Runner: fitout.NoRunner,
+		Stack:  fitout.Beside,
+	}
+	return &free
 }
 
 // bayAs is a bay as the rules see it: as long as its shorter side, as wide and as high

@@ -43,9 +43,18 @@ func restraint(s *Scene) []fitout.Finding {
 		}
 		f := about("restraint", fitout.Caution, p)
 		f.Title = fmt.Sprintf("%s is not held enough", p.Name())
-		f.Sentence = fmt.Sprintf("%s with what lies in it is %s; %.1f g %s ask for %s of holding force. Its %d fixings "+
-			"hold %s. %s", p.Name(), s.Say.Mass(p.Kg()), share, way, s.Say.Mass(need), fixed, s.Say.Mass(held),
-			s.more(need-held))
+		f.Sentence = fmt.Sprintf(
+			"%s with what lies in it is %s; %.1f g %s ask for %s of holding force. Its %d fixings "+
+				"hold %s. %s",
+			p.Name(),
+			s.Say.Mass(p.Kg()),
+			share,
+			way,
+			s.Say.Mass(need),
+			fixed,
+			s.Say.Mass(held),
+			s.more(need-held),
+		)
 		f.Value, f.Limit, f.Margin, f.Unit, f.Source = need, held, held-need, "kg", "practice"
 		found = append(found, f)
 	}
@@ -70,9 +79,16 @@ func restraint(s *Scene) []fitout.Finding {
 	if len(loose) > 1 {
 		f.Title = fmt.Sprintf("%d things are not held", len(loose))
 	}
-	f.Sentence = fmt.Sprintf("Nothing holds %s, %s together: friction and a tight fit count as nothing. %.1f g %s ask "+
-		"for %s of holding force. Say which mounting points hold each. %s", words.List(names), s.Say.Mass(kg), share, way,
-		s.Say.Mass(share*kg), s.more(share*kg))
+	f.Sentence = fmt.Sprintf(
+		"Nothing holds %s, %s together: friction and a tight fit count as nothing. %.1f g %s ask "+
+			"for %s of holding force. Say which mounting points hold each. %s",
+		words.List(names),
+		s.Say.Mass(kg),
+		share,
+		way,
+		s.Say.Mass(share*kg),
+		s.more(share*kg),
+	)
 	f.Value, f.Limit, f.Margin, f.Unit, f.Source = share*kg, 0, -share*kg, "kg", "practice"
 	return append(found, f)
 }
@@ -80,7 +96,8 @@ func restraint(s *Scene) []fitout.Finding {
 // MustBeHeld tells whether a part is held against the table at all: what is light, soft,
 // carried by another or bolted to the roof is not.
 func (s *Scene) MustBeHeld(p *Part) bool {
-	return p.Kg() >= lightest && !s.isCarried(p) && !p.Traits().OnRoof && (p.Item == nil || p.Item.Form != fitout.FormSoft)
+	return !p.Ledger && p.Kg() >= lightest && !s.isCarried(p) && !p.Traits().OnRoof &&
+		(p.Item == nil || p.Item.Form != fitout.FormSoft)
 }
 
 // Asks is the holding force that the table asks for a part, kg.
@@ -153,8 +170,15 @@ func mountOver(s *Scene) []fitout.Finding {
 		f := about("mount-over", fitout.Stop, last[m.ID])
 		f.With = []string{m.ID}
 		f.Title = fmt.Sprintf("%s is asked too much", m.Name)
-		f.Sentence = fmt.Sprintf("What is fixed to it pulls with %s at %.1f g %s; it is rated %s. Use a further mounting "+
-			"point. Beneath it: %s.", s.Say.Mass(asked[m.ID]), share, way, s.Say.Mass(m.Rating), orNothing(m.Beneath))
+		f.Sentence = fmt.Sprintf(
+			"What is fixed to it pulls with %s at %.1f g %s; it is rated %s. Use a further mounting "+
+				"point. Beneath it: %s.",
+			s.Say.Mass(asked[m.ID]),
+			share,
+			way,
+			s.Say.Mass(m.Rating),
+			orNothing(m.Beneath),
+		)
 		f.Value, f.Limit, f.Margin, f.Unit, f.Source = asked[m.ID], m.Rating, m.Rating-asked[m.ID], "kg", "data sheet"
 		f.Lines = []fitout.Line{line(last[m.ID].Box.Middle(), m.At, s.Say.Mass(asked[m.ID]))}
 		found = append(found, f)

@@ -203,6 +203,21 @@ var trips = map[string]struct {
 		s.add(part("pot", fitout.PlainGear, Still, box(2700, -300, 700, 200, 200, 200), 2))
 		s.Brief.Gear[0].ID = "pot"
 	}, "pot", 1100, "500 mm nearer"},
+	"emergency-buried": {func(s *Scene) {
+		s.Brief.Gear[0].Used, s.Things[0].Moves = fitout.UsedEmergency, 1
+	}, "stove", 3, "In an emergency up to 2 are borne"},
+	"needs-upright": {func(s *Scene) {
+		s.Brief.Gear[0].Upright, s.Brief.Gear[0].Size = true, fitout.Size{Length: 120, Width: 300, Height: 300}
+	}, "stove", 120, "it lies on its side"},
+	"needs-hidden": {func(s *Scene) {
+		s.Brief.Gear = append(s.Brief.Gear, fitout.Gear{ID: "case", Name: "Case", Hidden: true})
+		s.add(part("case", fitout.PlainGear, Still, box(3700, 450, 600, 100, 150, 150), 2))
+	}, "case", 0, "people look in through its windows"},
+	"rating-unsaid": {func(s *Scene) { s.Vehicle.Mounts[0].Rating = 0 }, "unit", 40, "of Ring no rating is stated"},
+	"shut-in": {func(s *Scene) {
+		s.Stances[0].Open = s.Stances[0].Open[:1]
+		s.add(part("post", fitout.Shelf, Still, box(4100, 100, 640, 50, 100, 300), 2))
+	}, "fridge", 180, "none could: the post stands in its way"},
 	"buried": {func(s *Scene) {
 		s.Things[0].Moves = 3
 	}, "stove", 5, "to get at it: open the door of cargo area, pull out drawer of the unit, lift off"},

@@ -131,10 +131,14 @@ func (s *Scene) often(id string) bool {
 
 // about begins a finding about a part.
 func about(rule string, severity fitout.Severity, p *Part) fitout.Finding {
+	kind := "module"
+	if p.Ledger {
+		kind = "item"
+	}
 	return fitout.Finding{
 		Rule:     rule,
 		Severity: severity,
-		Subject:  fitout.Subject{Kind: "module", ID: p.ID},
+		Subject:  fitout.Subject{Kind: kind, ID: p.ID},
 		Unit:     "mm",
 		Source:   "physics",
 	}
