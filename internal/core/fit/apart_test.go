@@ -235,3 +235,132 @@ func TestNearMissesOfGearStaySilent(t *testing.T) {
 		s.add(part("bag", fitout.PlainGear, Still, box(4100, 100, 640, 50, 100, 300), 2)) // lifted away
 	})
 }
+
+// In a canopy, which may have further openings, a slide to the side is not called wrong; in a wagon it is.
+func TestOnlyAWagonsWallsAreWalls(t *testing.T) {
+	with := func(kind fitout.BayKind) int {
+		s := sound()
+		s.Bays[0].Kind = kind
+		s.part("board").Leaves[0].Open = s.part("board").Leaves[0].Open.Moved(0, -1000, 0)
+		s.Prepare()
+		return len(facesWall(s))
+	}
+	assert.Equal(t, 1, with(fitout.BayWagonCargo))
+	assert.Zero(t, with(fitout.BayCanopyRear))
+}
+
+// A door that stops at 60° stands half its reach before its opening and 0.87 of it out; one at 90° stands beside it.
+func TestADoorThatStopsShortStandsBeforeItsOpening(t *testing.T) {
+	bay := Bay{Opening: Opening{Opening: fitout.Opening{Face: fitout.FaceRear, Hinge: fitout.HingeLeft, Swing: 60},
+		Gap: box(4000, -500, 700, 0, 1000, 900), Known: true}}
+	open, _, ok := bay.Door()
+	require.True(t, ok)
+	assert.InDelta(t, 0, open.To.Y, 1e-6, "from the hinge at -500 half of 1000 inward")
+	assert.InDelta(t, 4866.03, open.To.X, 0.01)
+	bay.Opening.Hinge = fitout.HingeRight
+	open, _, _ = bay.Door()
+	assert.InDelta(t, 0, open.From.Y, 1e-6)
+	bay.Opening.Hinge = fitout.HingeTop
+	open, _, _ = bay.Door()
+	assert.InDelta(t, 1600-450, open.From.Z, 1e-6, "a hatch of 900 hangs 450 below its hinge")
+	bay.Opening.Hinge, bay.Opening.Swing = fitout.HingeLeft, 90
+	open, _, _ = bay.Door()
+	assert.LessOrEqual(t, open.To.Y, -500.0)
+
+	// A slide that comes out beside the hinge meets the one of 60°.
+	slides := func(swing float64) int {
+		s := sound()
+		s.Bays[0].Opening.Hinge, s.Bays[0].Opening.Swing = fitout.HingeLeft, swing
+		s.Prepare()
+		n := 0
+		for _, f := range openTogether(s) {
+			if f.Subject.ID == "unit" && f.With[0] == "cargo" {
+				n++
+			}
+		}
+		return n
+	}
+	assert.Equal(t, 1, slides(60))
+	assert.Zero(t, slides(90))
+}
+
+// A barrier holds what is behind it, and not what lies ahead of it.
+func TestABarrierHoldsWhatIsBehindIt(t *testing.T) {
+	with := func(x float64) int {
+		s := sound()
+		s.put("barrier", x-2610, 0, 0)
+		s.Prepare()
+		return len(noBarrier(s))
+	}
+	assert.Zero(t, with(2610))
+	assert.Equal(t, 1, with(3900), "behind all of it")
+}
+
+// A way out of another room is none: a space that does not join that of the bed does not count.
+func TestAWayOutOfAnotherRoomIsNone(t *testing.T) {
+	with := func(rowEnds float64) int {
+		s := sound()
+		s.Bays[1].Room.To.X = rowEnds
+		platform := s.part("platform")
+		platform.Box.From.X = 2700 // all of it in the cargo area
+		s.Prepare()
+		return len(sleepExits(s))
+	}
+	assert.Zero(t, with(2600), "the second row joins the cargo area")
+	assert.Equal(t, 1, with(2300), "300 of wall between")
+}
+
+// Two bunks above each other are two beds: no step between them, one sleeper on each. Two on one narrow bunk are too many;
+// two platforms of one height side by side are one bed, and 40 mm between their heights are a step.
+func TestBunksAreTwoBeds(t *testing.T) {
+	with := func(people int, second fitout.Box) (rules []string) {
+		s := sound()
+		one := part("one", fitout.Platform, Still, box(1900, -600, 900, 1950, 600, 30), 12)
+		two := part("two", fitout.Platform, Still, second, 12)
+		one.Leaves, two.Leaves = nil, nil
+		s.Parts = []Part{one, two}
+		s.Practice.Headroom = 300
+		s.Brief.Travellers, s.Stances[1].Sleepers = nil, nil
+		for _, name := range []string{"ann", "bo", "cy"}[:people] {
+			s.Brief.Travellers = append(s.Brief.Travellers,
+				fitout.Traveller{ID: name, Name: name, Kind: fitout.TravellerPerson, Height: 1700, Shoulder: 400})
+			s.Stances[1].Sleepers = append(s.Stances[1].Sleepers, fitout.Sleeper{Traveller: name})
+		}
+		s.Stances = s.Stances[1:]
+		s.Prepare()
+		for _, rule := range Rules() {
+			if strings.HasPrefix(rule.ID, "bed-") {
+				for range rule.Check(s) {
+					rules = append(rules, rule.ID)
+				}
+			}
+		}
+		return rules
+	}
+	above, beside, uneven := box(
+		1900,
+		-600,
+		1300,
+		1950,
+		600,
+		30,
+	), box(
+		1900,
+		0,
+		900,
+		1950,
+		600,
+		30,
+	), box(
+		1900,
+		0,
+		940,
+		1950,
+		600,
+		30,
+	)
+	assert.Empty(t, with(2, above))
+	assert.Equal(t, []string{"bed-narrow"}, with(3, above))
+	assert.Empty(t, with(2, beside))
+	assert.Equal(t, []string{"bed-uneven"}, with(2, uneven))
+}

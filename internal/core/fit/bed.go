@@ -1,7 +1,10 @@
 package fit
 
 import (
+	"cmp"
 	"fmt"
+	"math"
+	"slices"
 
 	"zaino/internal/core/fitout"
 )
@@ -18,37 +21,144 @@ type bed struct {
 	sleepers []*fitout.Traveller
 }
 
-// beds returns the bed of every stance in which someone sleeps inside.
+// beds returns every bed of each stance in which someone sleeps inside, with those who lie on it.
 func (s *Scene) beds(tell func(b *bed)) {
 	for n := range s.Postures {
 		p := &s.Postures[n]
 		if p.Stance.Use != fitout.StanceSleep || len(p.Stance.Sleepers) == 0 {
 			continue
 		}
-		b := &bed{posture: p}
+		var tops []fitout.Box
+		var parts []int
 		for i := range s.Parts {
 			if s.Parts[i].Traits().Bed && !p.Gone[i] {
-				b.add(i, p.Boxes[i])
+				tops, parts = append(tops, p.Boxes[i]), append(parts, i)
 			}
 		}
 		for _, o := range p.Open {
 			if q := &s.Parts[o.Part]; q.Traits().Bed && q.Module().Unfolds > 0 {
 				piece := o.Leaf.Open
 				piece.To.Z = s.Parts[o.Part].Box.To.Z
-				b.add(o.Part, piece)
+				tops, parts = append(tops, piece), append(parts, o.Part)
 			}
 		}
+		var sleepers []*fitout.Traveller
 		for _, sleeper := range p.Stance.Sleepers {
 			for i := range s.Brief.Travellers {
 				if t := &s.Brief.Travellers[i]; t.ID == sleeper.Traveller && t.Kind == fitout.TravellerPerson {
-					b.sleepers = append(b.sleepers, t)
+					sleepers = append(sleepers, t)
 				}
 			}
 		}
-		if len(b.tops) > 0 && len(b.sleepers) > 0 {
-			tell(b)
+		all := apartBeds(p, tops, parts)
+		s.layDown(all, sleepers)
+		for _, b := range all {
+			if len(b.sleepers) > 0 {
+				tell(b)
+			}
 		}
 	}
+}
+
+// bunkApart is how far two lying faces are apart in height when they are bunks and no longer parts of one bed, mm, and
+// bedGap how far beside each other.
+const (
+	bunkApart = 300
+	bedGap    = 150
+)
+
+// apartBeds puts together what makes one bed: faces near each other and of about one height.
+func apartBeds(p *Posture, tops []fitout.Box, parts []int) []*bed {
+	var all []*bed
+	for k, top := range tops {
+		own := &bed{posture: p}
+		own.add(parts[k], top)
+		rest := all[:0:0]
+		for _, b := range all {
+			if !b.joins(top) {
+				rest = append(rest, b)
+				continue
+			}
+			for n := range b.tops {
+				own.add(b.parts[n], b.tops[n])
+			}
+		}
+		all = append(rest, own)
+	}
+	for _, b := range all {
+		b.inOrder()
+	}
+	return all
+}
+
+// joins tells whether a lying face is part of a bed.
+func (b *bed) joins(top fitout.Box) bool {
+	for _, own := range b.tops {
+		by := own.Overlap(top)
+		if math.Abs(own.To.Z-top.To.Z) < bunkApart && by.X > -bedGap && by.Y > -bedGap {
+			return true
+		}
+	}
+	return false
+}
+
+// inOrder puts the faces of a bed into the order of the parts, so that a finding is about the same one every time.
+func (b *bed) inOrder() {
+	order := make([]int, len(b.parts))
+	for k := range order {
+		order[k] = k
+	}
+	slices.SortStableFunc(order, func(x, y int) int { return b.parts[x] - b.parts[y] })
+	sorted := &bed{posture: b.posture}
+	for _, k := range order {
+		sorted.add(b.parts[k], b.tops[k])
+	}
+	*b = *sorted
+}
+
+// layDown lays the tallest first, each onto the longest bed on which there is room beside those who lie there; where there
+// is none, onto the one with most room left.
+func (s *Scene) layDown(beds []*bed, sleepers []*fitout.Traveller) {
+	if len(beds) == 0 {
+		return
+	}
+	sides := func(b *bed) (long, wide float64) {
+		z := b.around.Size()
+		return max(z.Length, z.Width), min(z.Length, z.Width)
+	}
+	slices.SortStableFunc(beds, func(a, b *bed) int {
+		long, _ := sides(a)
+		other, _ := sides(b)
+		return cmp.Compare(other, long)
+	})
+	tallest := slices.Clone(sleepers)
+	slices.SortStableFunc(tallest, func(a, b *fitout.Traveller) int { return cmp.Compare(b.Height, a.Height) })
+	left := make([]float64, len(beds))
+	for k, b := range beds {
+		_, left[k] = sides(b)
+	}
+	for _, t := range tallest {
+		need := s.widthOf(t)
+		best := -1
+		for k := range beds {
+			if left[k] >= need-slack {
+				best = k
+				break
+			}
+		}
+		for k := range beds {
+			if best < 0 || left[best] < need-slack && left[k] > left[best] {
+				best = k
+			}
+		}
+		beds[best].sleepers = append(beds[best].sleepers, t)
+		left[best] -= need
+	}
+}
+
+// widthOf is the width that somebody lies on, mm.
+func (s *Scene) widthOf(t *fitout.Traveller) float64 {
+	return cmp.Or(t.Shoulder, usualShoulder) + s.Brief.Assumptions.BedWidth
 }
 
 func (b *bed) add(i int, top fitout.Box) {
@@ -86,9 +196,16 @@ func bedShort(s *Scene) []fitout.Finding {
 			f.Severity = fitout.Stop
 		}
 		f.Title = fmt.Sprintf("Bed %s short", s.Say.Length(need-long))
-		f.Sentence = fmt.Sprintf("The bed is %s long; %s needs %s, the body and %s beyond. Lengthen it by %s, or let a "+
-			"piece of that length unfold.%s", s.Say.Length(long), tallest.Name, s.Say.Length(need),
-			s.Say.Length(s.Brief.Assumptions.BedLength), s.Say.Length(need-long), b.posture.in())
+		f.Sentence = fmt.Sprintf(
+			"The bed is %s long; %s needs %s, the body and %s beyond. Lengthen it by %s, or let a "+
+				"piece of that length unfold.%s",
+			s.Say.Length(long),
+			tallest.Name,
+			s.Say.Length(need),
+			s.Say.Length(s.Brief.Assumptions.BedLength),
+			s.Say.Length(need-long),
+			b.posture.in(),
+		)
 		f.Value, f.Limit, f.Margin = long, need, long-need
 		from, to := b.around.Middle(), b.around.Middle()
 		from.X, to.X = b.around.From.X, b.around.To.X
@@ -107,11 +224,7 @@ func bedNarrow(s *Scene) []fitout.Finding {
 	s.beds(func(b *bed) {
 		need := 0.0
 		for _, t := range b.sleepers {
-			shoulder := t.Shoulder
-			if shoulder == 0 {
-				shoulder = usualShoulder
-			}
-			need += shoulder + s.Brief.Assumptions.BedWidth
+			need += s.widthOf(t)
 		}
 		wide := min(b.around.Size().Length, b.around.Size().Width)
 		if wide >= need-slack {
@@ -119,8 +232,14 @@ func bedNarrow(s *Scene) []fitout.Finding {
 		}
 		f := s.aboutBed(b, fitout.Caution)
 		f.Title = fmt.Sprintf("Bed %s narrow", s.Say.Length(need-wide))
-		f.Sentence = fmt.Sprintf("The bed is %s wide; %d side by side take %s. Widen it by %s, or let one sleep elsewhere.%s",
-			s.Say.Length(wide), len(b.sleepers), s.Say.Length(need), s.Say.Length(need-wide), b.posture.in())
+		f.Sentence = fmt.Sprintf(
+			"The bed is %s wide; %d side by side take %s. Widen it by %s, or let one sleep elsewhere.%s",
+			s.Say.Length(wide),
+			len(b.sleepers),
+			s.Say.Length(need),
+			s.Say.Length(need-wide),
+			b.posture.in(),
+		)
 		f.Value, f.Limit, f.Margin = wide, need, wide-need
 		from, to := b.around.Middle(), b.around.Middle()
 		from.Y, to.Y = b.around.From.Y, b.around.To.Y
@@ -143,8 +262,14 @@ func bedUneven(s *Scene) []fitout.Finding {
 		}
 		f := s.aboutBed(b, fitout.Caution)
 		f.Title = fmt.Sprintf("Bed has a step of %s", s.Say.Length(high-low))
-		f.Sentence = fmt.Sprintf("The parts of the bed differ by %s in height; up to %s is not felt. Raise the lower one "+
-			"by %s.%s", s.Say.Length(high-low), s.Say.Length(flat), s.Say.Length(high-low), b.posture.in())
+		f.Sentence = fmt.Sprintf(
+			"The parts of the bed differ by %s in height; up to %s is not felt. Raise the lower one "+
+				"by %s.%s",
+			s.Say.Length(high-low),
+			s.Say.Length(flat),
+			s.Say.Length(high-low),
+			b.posture.in(),
+		)
 		f.Value, f.Limit, f.Margin = high-low, flat, flat-(high-low)
 		f.Lines = []fitout.Line{s.upright(b.around, low, high)}
 		found = append(found, f)
@@ -165,9 +290,14 @@ func bedHeadroom(s *Scene) []fitout.Finding {
 			f := s.aboutBed(b, fitout.Caution)
 			f.Subject.ID = s.Parts[b.parts[k]].ID
 			f.Title = fmt.Sprintf("%s above the bed", s.Say.Length(room))
-			f.Sentence = fmt.Sprintf("Above the platform, mattress not counted, there are %s; the workshop wants %s to turn "+
-				"over and sit on an elbow. Lower the bed by %s: what is under it sets its height.%s", s.Say.Length(room),
-				s.Say.Length(s.Practice.Headroom), s.Say.Length(s.Practice.Headroom-room), b.posture.in())
+			f.Sentence = fmt.Sprintf(
+				"Above the platform, mattress not counted, there are %s; the workshop wants %s to turn "+
+					"over and sit on an elbow. Lower the bed by %s: what is under it sets its height.%s",
+				s.Say.Length(room),
+				s.Say.Length(s.Practice.Headroom),
+				s.Say.Length(s.Practice.Headroom-room),
+				b.posture.in(),
+			)
 			f.Value, f.Limit, f.Margin, f.Source = room, s.Practice.Headroom, room-s.Practice.Headroom, "workshop rule"
 			f.Lines = []fitout.Line{s.upright(top, top.To.Z, top.To.Z+room)}
 			found = append(found, f)

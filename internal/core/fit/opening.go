@@ -1,6 +1,10 @@
 package fit
 
-import "zaino/internal/core/fitout"
+import (
+	"math"
+
+	"zaino/internal/core/fitout"
+)
 
 // Opening is the door, hatch or gate of a bay, as it was measured.
 type Opening struct {
@@ -59,6 +63,9 @@ func (b *Bay) Frame(box fitout.Box) (most float64, side string) {
 // doorThickness is how thick an open door or hatch is taken, mm.
 const doorThickness = 40
 
+// nearlySquare is a swing from which on a door counts as out of the way of its opening, °.
+const nearlySquare = 85
+
 // Door returns where the door of a bay stands when it is open, and all the room
 // that it takes on its way: hinged, it sweeps a square of its own height or
 // width; a lift-off or rolling one takes none. ok is false for those.
@@ -91,14 +98,28 @@ func (b *Bay) Door() (open, swept fitout.Box, ok bool) {
 		return open, swept, false
 	}
 	open = swept
+	// One that stops short of square stands in part before its opening: cos of its reach, and out by sin of it.
+	before, out := 0.0, reach
+	if o.Swing < nearlySquare {
+		sin, cos := math.Sincos(o.Swing * math.Pi / 180)
+		before, out = reach*cos, reach*sin
+		switch o.Face {
+		case fitout.FaceRear:
+			open.To.X = gap.To.X + out
+		case fitout.FaceFront:
+			open.From.X = gap.From.X - out
+		case fitout.FaceRight:
+			open.To.Y = gap.To.Y + out
+		case fitout.FaceLeft:
+			open.From.Y = gap.From.Y - out
+		}
+	}
 	side := o.Face == fitout.FaceLeft || o.Face == fitout.FaceRight
 	switch o.Hinge {
 	case fitout.HingeTop:
-		open.From.Z = open.To.Z
-		open.To.Z += doorThickness
+		open.From.Z, open.To.Z = open.To.Z-before, open.To.Z+doorThickness
 	case fitout.HingeBottom:
-		open.To.Z = open.From.Z
-		open.From.Z -= doorThickness
+		open.From.Z, open.To.Z = open.From.Z-doorThickness, open.From.Z+before
 	default:
 		// Seen from outside, the left edge of a rear door is the vehicle's left, of a right-hand one its rear.
 		low := (o.Hinge == fitout.HingeLeft) == (o.Face == fitout.FaceRear || o.Face == fitout.FaceLeft)
@@ -107,11 +128,9 @@ func (b *Bay) Door() (open, swept fitout.Box, ok bool) {
 			from, to = &open.From.X, &open.To.X
 		}
 		if low {
-			*to = *from
-			*from -= doorThickness
+			*from, *to = *from-doorThickness, *from+before
 		} else {
-			*from = *to
-			*to += doorThickness
+			*from, *to = *to-before, *to+doorThickness
 		}
 	}
 	return open, swept, true

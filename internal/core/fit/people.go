@@ -21,14 +21,14 @@ func noBarrier(s *Scene) []fitout.Finding {
 			continue
 		}
 		var highest *Part
-		kg, barrier := 0.0, false
+		kg := 0.0
 		for i := range s.Parts {
 			p := &s.Parts[i]
-			if p.Traits().Barrier {
-				barrier = true
+			if p.Traits().Barrier || s.barred(p) {
 				continue
 			}
-			if p.Bay != bay.ID || p.Box.To.Z < bay.Room.From.Z+seatBack || p.Item == nil || p.Item.Form == fitout.FormSoft {
+			if p.Bay != bay.ID || p.Box.To.Z < bay.Room.From.Z+seatBack || p.Item == nil ||
+				p.Item.Form == fitout.FormSoft {
 				continue
 			}
 			kg += p.Kg()
@@ -36,20 +36,35 @@ func noBarrier(s *Scene) []fitout.Finding {
 				highest = p
 			}
 		}
-		if barrier || highest == nil {
+		if highest == nil {
 			continue
 		}
 		f := about("no-barrier", fitout.Caution, highest)
 		f.Title = "No barrier between load and people"
-		f.Sentence = fmt.Sprintf("In %s %s of hard things reach above %s, up to %s, and only their own fixings hold them "+
-			"from flying forward. Fit a cargo barrier rated for that; some leave it out where the load is soft.",
-			words.Lower(bay.Name), s.Say.Mass(kg), s.Say.Length(seatBack), words.Lower(highest.Name()))
+		f.Sentence = fmt.Sprintf(
+			"In %s %s of hard things reach above %s, up to %s, and only their own fixings hold them "+
+				"from flying forward. Fit a cargo barrier rated for that; some leave it out where the load is soft.",
+			words.Lower(bay.Name),
+			s.Say.Mass(kg),
+			s.Say.Length(seatBack),
+			words.Lower(highest.Name()),
+		)
 		f.Value, f.Limit, f.Margin, f.Source = highest.Box.To.Z-bay.Room.From.Z, seatBack,
 			bay.Room.From.Z+seatBack-highest.Box.To.Z, "practice"
 		f.Lines = []fitout.Line{s.upright(highest.Box, bay.Room.From.Z, highest.Box.To.Z)}
 		found = append(found, f)
 	}
 	return found
+}
+
+// barred tells whether a barrier stands between a part and those who sit ahead of it.
+func (s *Scene) barred(p *Part) bool {
+	for i := range s.Parts {
+		if q := &s.Parts[i]; q.Traits().Barrier && q.Box.From.X <= p.Box.From.X+slack {
+			return true
+		}
+	}
+	return false
 }
 
 // ridesIn tells whether a seat stands in a space: only then does somebody ride before its furniture.
@@ -75,11 +90,12 @@ const (
 func sleepExits(s *Scene) []fitout.Finding {
 	var found []fitout.Finding
 	s.beds(func(b *bed) {
-		ways := 0
+		ways, joins := 0, s.roomOf(b)
 		blocked := ""
 		for k := range s.Bays {
 			bay := &s.Bays[k]
-			if !bay.Shared || !bay.Opening.Known || min(bay.Opening.Width, bay.Opening.Height) < exitGap {
+			if !bay.Shared || !joins[bay.ID] || !bay.Opening.Known ||
+				min(bay.Opening.Width, bay.Opening.Height) < exitGap {
 				continue
 			}
 			if by := s.exitBlocked(b, bay); by != "" {
@@ -93,8 +109,11 @@ func sleepExits(s *Scene) []fitout.Finding {
 		}
 		f := s.aboutBed(b, fitout.Stop)
 		f.Title = "Sleepers have fewer than two ways out"
-		f.Sentence = fmt.Sprintf("%d opening of at least %s is free from the bed; there must be two that open from inside.",
-			ways, s.Say.Length(exitGap))
+		f.Sentence = fmt.Sprintf(
+			"%d opening of at least %s is free from the bed; there must be two that open from inside.",
+			ways,
+			s.Say.Length(exitGap),
+		)
 		if blocked != "" {
 			f.Sentence += fmt.Sprintf(" Take %s from before one.", words.Lower(blocked))
 		} else {
@@ -105,6 +124,34 @@ func sleepExits(s *Scene) []fitout.Finding {
 		found = append(found, f)
 	})
 	return found
+}
+
+// roomOf are the spaces that one reaches from a bed inside: that in which it lies, and those that join it. Where the bed
+// lies in none that was measured, every one counts.
+func (s *Scene) roomOf(b *bed) map[string]bool {
+	joins := map[string]bool{}
+	for k := range s.Bays {
+		if by := s.Bays[k].Room.Overlap(b.around); by.X > slack && by.Y > slack {
+			joins[s.Bays[k].ID] = true
+		}
+	}
+	if len(joins) == 0 {
+		for k := range s.Bays {
+			joins[s.Bays[k].ID] = true
+		}
+	}
+	for grown := true; grown; {
+		grown = false
+		for i := range s.Bays {
+			for k := range s.Bays {
+				if joins[s.Bays[i].ID] && !joins[s.Bays[k].ID] &&
+					least(larger(s.Bays[i].Room).Overlap(s.Bays[k].Room)) > 0 {
+					joins[s.Bays[k].ID], grown = true, true
+				}
+			}
+		}
+	}
+	return joins
 }
 
 // exitBlocked names what leaves less than half of an opening free, from the

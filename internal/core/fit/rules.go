@@ -26,6 +26,7 @@ func Rules() []Rule {
 		{"cable-follows", cableFollows},
 		{"door-load", doorLoad},
 		{"emergency-buried", emergencyBuried},
+		{"faces-wall", facesWall},
 		{"fridge-lid", fridgeLid},
 		{"fuel-inside", fuelInside},
 		{"hatch-lean", hatchLean},

@@ -203,6 +203,11 @@ var trips = map[string]struct {
 		s.add(part("pot", fitout.PlainGear, Still, box(2700, -300, 700, 200, 200, 200), 2))
 		s.Brief.Gear[0].ID = "pot"
 	}, "pot", 1100, "500 mm nearer"},
+	"faces-wall": {func(s *Scene) {
+		// Its door swings 300 to the left, from 100 to -200; moved so that the wall at -700 is 100 away.
+		s.put("board", 0, -700, 0)
+		s.part("board").Leaves[0].Open = s.part("board").Leaves[0].Open.Moved(0, -300, 0)
+	}, "board", 200, "Turn it toward the opening"},
 	"emergency-buried": {func(s *Scene) {
 		s.Brief.Gear[0].Used, s.Things[0].Moves = fitout.UsedEmergency, 1
 	}, "stove", 3, "In an emergency up to 2 are borne"},
