@@ -55,8 +55,12 @@ type told struct {
 	seats map[string]string // of those whom the case puts elsewhere, by their item
 }
 
-// rides are the state shown and every case.
+// rides are the state shown and every case, worked out once.
 func rides(p *plan.Plan) []told {
+	return *plan.Once(p, func(p *plan.Plan) *[]told { return ridden(p) })
+}
+
+func ridden(p *plan.Plan) *[]told {
 	all := []told{{p.Load.Shown(), "", nil}}
 	for k := range p.Variant.Cases {
 		c := &p.Variant.Cases[k]
@@ -68,7 +72,7 @@ func rides(p *plan.Plan) []told {
 		}
 		all = append(all, told{p.Load.Case(c), " In “" + c.Name + "”.", seats})
 	}
-	return all
+	return &all
 }
 
 // seatOf is the seat in which somebody rides, if there is one of that id.

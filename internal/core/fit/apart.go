@@ -1,6 +1,12 @@
 package fit
 
-import "zaino/internal/core/fitout"
+import (
+	"cmp"
+	"slices"
+
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/words"
+)
 
 // step is a move along one axis: how far, and which way in words.
 type step struct {
@@ -36,3 +42,38 @@ func apart(own, other fitout.Box, may func(step) bool) step {
 
 // said is a move in words.
 func (s *Scene) said(m step) string { return s.Say.Length(m.mm) + " " + m.way }
+
+// mostMovesOffered is how many moves of one part are offered.
+const mostMovesOffered = 2
+
+// moves offers the shortest moves by which a part comes clear of a box and stands free in its space; up only onto what it
+// comes clear of, and never down. What is locked stays.
+func (s *Scene) moves(p *Part, from fitout.Box, may func(step) bool) []fitout.Fix {
+	if p.Fixed || p.Item == nil {
+		return nil
+	}
+	all := steps(p.Box, from)
+	slices.SortStableFunc(all, func(a, b step) int { return cmp.Compare(a.mm, b.mm) })
+	var fixes []fitout.Fix
+	at := p.Box.Middle()
+	for _, m := range all {
+		if len(fixes) == mostMovesOffered {
+			break
+		}
+		dx, dy, dz := m.moves.X*m.mm, m.moves.Y*m.mm, m.moves.Z*m.mm
+		free := func(b fitout.Box) fitout.Box { return b.Moved(dx, dy, dz) }
+		if m.mm <= 0 || m.moves.Z < 0 || may != nil && !may(m) || !s.StandsAs(p.ID, free) {
+			continue
+		}
+		label := "Move " + words.Lower(p.Name()) + " " + s.said(m)
+		switch {
+		case m.moves.X != 0:
+			fixes = append(fixes, edit(label, "part-x", p.ID, at.X+dx))
+		case m.moves.Y != 0:
+			fixes = append(fixes, edit(label, "part-y", p.ID, at.Y+dy))
+		default:
+			fixes = append(fixes, edit(label, "part-z", p.ID, at.Z+dz))
+		}
+	}
+	return fixes
+}

@@ -364,3 +364,50 @@ func TestBunksAreTwoBeds(t *testing.T) {
 	assert.Empty(t, with(2, beside))
 	assert.Equal(t, []string{"bed-uneven"}, with(2, uneven))
 }
+
+// Whatever stands wherever in a crowded bay: a move that is offered for a clash ends it, and puts nothing into anything
+// else or out of its space; what is locked is offered no move.
+func TestAMoveThatIsOfferedEndsTheClash(t *testing.T) {
+	offered := 0
+	rapid.Check(t, func(t *rapid.T) {
+		mm := func(low, high int, name string) float64 { return float64(rapid.IntRange(low, high).Draw(t, name)) }
+		s := sound()
+		s.Parts, s.Stances, s.Things = nil, nil, nil
+		s.Bays[0].Room = box(2600, -700, 600, 1400, 1400, 1100)
+		for k := range 4 {
+			p := part(
+				strconv.Itoa(k),
+				fitout.PlainGear,
+				Still,
+				box(2600+mm(0, 900, "x"), -700+mm(0, 900, "y"), 600+mm(0, 400, "z"),
+					mm(100, 500, "l"), mm(100, 500, "w"), mm(100, 500, "h")),
+				2,
+			)
+			p.Fixed = k == 0
+			s.Parts = append(s.Parts, p)
+		}
+		s.Prepare()
+		for _, f := range partsClash(s) {
+			for _, fix := range f.Fixes {
+				offered++
+				if fix.Edit.ID == "0" {
+					t.Fatalf("it is locked: %s", fix.Label)
+				}
+				at := s.part(fix.Edit.ID).Box.Middle()
+				by := map[string]fitout.Point{"part-x": {X: fix.Edit.Value - at.X}, "part-y": {Y: fix.Edit.Value - at.Y},
+					"part-z": {Z: fix.Edit.Value - at.Z}}[fix.Edit.Kind]
+				trial := *s
+				trial.Parts = append([]Part{}, s.Parts...)
+				trial.Postures = nil
+				trial.put(fix.Edit.ID, by.X, by.Y, by.Z)
+				trial.Prepare()
+				for _, still := range append(partsClash(&trial), outsideBay(&trial)...) {
+					if still.Subject.ID == fix.Edit.ID || len(still.With) > 0 && still.With[0] == fix.Edit.ID {
+						t.Fatalf("%s: %s", fix.Label, still.Sentence)
+					}
+				}
+			}
+		}
+	})
+	assert.Greater(t, offered, 20)
+}

@@ -94,13 +94,20 @@ func Clashes(parts []Part, bays []Bay) []Clash {
 		if bay == nil {
 			continue
 		}
-		for k, o := range bay.Obstacles {
-			if parts[i].Item != nil && k < len(bay.Rises) && bay.Rises[k] && module.CutRound(parts[i].Item) {
-				continue
-			}
-			if by := parts[i].Box.Overlap(o); least(by) > slack {
-				all = append(all, Clash{Part: parts[i].ID, Obstacle: k, By: by})
-			}
+		all = append(all, inObstacles(&parts[i], bay)...)
+	}
+	return all
+}
+
+// inObstacles are the obstacles of its bay that a part stands in; a floor that lies flat is cut out round some.
+func inObstacles(p *Part, bay *Bay) []Clash {
+	var all []Clash
+	for k, o := range bay.Obstacles {
+		if p.Item != nil && k < len(bay.Rises) && bay.Rises[k] && module.CutRound(p.Item) {
+			continue
+		}
+		if by := p.Box.Overlap(o); least(by) > slack {
+			all = append(all, Clash{Part: p.ID, Obstacle: k, By: by})
 		}
 	}
 	return all

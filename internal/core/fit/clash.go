@@ -60,8 +60,13 @@ func (s *Scene) clash(c Clash, more int, p *Posture) fitout.Finding {
 	f := about("parts-clash", fitout.Stop, part)
 	f.With = []string{with}
 	f.Title = fmt.Sprintf("%s and %s in one place", part.Name(), other)
-	f.Sentence = fmt.Sprintf("%s reaches %s into %s. Move it %s, or that the other way.", part.Name(), s.Say.Length(by), other,
-		s.said(apart(box, otherBox, nil)))
+	f.Sentence = fmt.Sprintf(
+		"%s reaches %s into %s. Move it %s, or that the other way.",
+		part.Name(),
+		s.Say.Length(by),
+		other,
+		s.said(apart(box, otherBox, nil)),
+	)
 	if more > 0 {
 		f.Sentence += fmt.Sprintf(" It stands in %d more.", more)
 	}
@@ -77,6 +82,12 @@ func (s *Scene) clash(c Clash, more int, p *Posture) fitout.Finding {
 		from.Z, to.Z = in.From.Z, in.To.Z
 	}
 	f.Lines = []fitout.Line{line(from, to, s.Say.Length(by))}
+	if p.Stance.ID == "" && more == 0 {
+		f.Fixes = s.moves(part, otherBox, nil)
+		if other := s.part(c.Other); other != nil {
+			f.Fixes = append(f.Fixes, s.moves(other, box, nil)...)
+		}
+	}
 	return f
 }
 

@@ -175,6 +175,7 @@ func shutIn(s *Scene) []fitout.Finding {
 			)
 			f.Value, f.Margin = by.mm, -by.mm
 			f.Lines = []fitout.Line{line(p.Box.Middle(), q.Box.Cut(leaf.Swept).Middle(), s.Say.Length(by.mm))}
+			f.Fixes = s.moves(q, leaf.Swept, nil)
 			found = append(found, f)
 			break
 		}

@@ -40,17 +40,24 @@ func hides(s *Scene) []fitout.Finding {
 		}
 		for k := range s.Parts {
 			p := &s.Parts[k]
-			if least(b.Overlap(p.Box)) <= slack || s.yields(p) && m.Kind != fitout.LampMark && m.Kind != fitout.PlateMark {
+			if least(b.Overlap(p.Box)) <= slack ||
+				s.yields(p) && m.Kind != fitout.LampMark && m.Kind != fitout.PlateMark {
 				continue
 			}
 			f := about("hides", fitout.Caution, p)
 			f.With = []string{m.ID}
 			f.Title = fmt.Sprintf("%s hides %s", p.Name(), words.Lower(m.Name))
-			f.Sentence = fmt.Sprintf("%s stands before %s on the side from which it has to be seen or reached. Move it %s, "+
-				"or move or repeat %s where it stays free.", p.Name(), words.Lower(m.Name),
-				s.said(apart(p.Box, b, beside(m.From))), words.Lower(m.Name))
+			f.Sentence = fmt.Sprintf(
+				"%s stands before %s on the side from which it has to be seen or reached. Move it %s, "+
+					"or move or repeat %s where it stays free.",
+				p.Name(),
+				words.Lower(m.Name),
+				s.said(apart(p.Box, b, beside(m.From))),
+				words.Lower(m.Name),
+			)
 			f.Value, f.Margin, f.Source = least(b.Overlap(p.Box)), -least(b.Overlap(p.Box)), "practice"
 			f.Lines = []fitout.Line{line(at, p.Box.Middle(), words.Lower(m.Name))}
+			f.Fixes = s.moves(p, b, beside(m.From))
 			found = append(found, f)
 		}
 	}

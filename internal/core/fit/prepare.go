@@ -163,12 +163,20 @@ func (s *Scene) StandsAs(id string, as func(fitout.Box) fitout.Box) bool {
 	if k < 0 {
 		return true
 	}
-	parts := slices.Clone(s.Parts)
-	parts[k].Box = as(parts[k].Box)
-	if bay := bayOf(s.Bays, parts[k].Bay); bay != nil {
-		if _, side := Outside(parts[k].Box, bay); side != "" {
+	own := s.Parts[k]
+	own.Box = as(own.Box)
+	if bay := bayOf(s.Bays, own.Bay); bay != nil {
+		if _, side := Outside(own.Box, bay); side != "" {
+			return false
+		}
+		if len(inObstacles(&own, bay)) > 0 {
 			return false
 		}
 	}
-	return !slices.ContainsFunc(Clashes(parts, s.Bays), func(c Clash) bool { return c.Part == id || c.Other == id })
+	for i := range s.Parts {
+		if i != k && least(own.Box.Overlap(s.Parts[i].Box)) > slack {
+			return false
+		}
+	}
+	return true
 }

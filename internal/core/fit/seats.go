@@ -48,6 +48,7 @@ func seatBuiltOver(s *Scene) []fitout.Finding {
 			f.Sentence += fmt.Sprintf(" Move it %s, or give up the seat.", s.said(apart(p.Box, room, nil)))
 			f.Value, f.Margin = least(by), -least(by)
 			f.Lines = []fitout.Line{line(seat.At, p.Box.Middle(), words.Lower(seat.Name))}
+			f.Fixes = s.moves(p, room, nil)
 			found = append(found, f)
 		}
 	}

@@ -33,9 +33,17 @@ func wayBlocked(s *Scene) []fitout.Finding {
 					s.said(apart(box, o.Swept, nil)))
 				f.Value, f.Margin = least(by), -least(by)
 				f.Lines = []fitout.Line{line(part.Box.Middle(), box.Cut(o.Swept).Middle(), s.Say.Length(least(by)))}
-				away := edit("Put "+words.Lower(s.Parts[i].Name())+" outside in this stance", "outside", s.Parts[i].ID, 0)
+				away := edit(
+					"Put "+words.Lower(s.Parts[i].Name())+" outside in this stance",
+					"outside",
+					s.Parts[i].ID,
+					0,
+				)
 				away.Edit.With = p.Stance.ID
 				f.Fixes = []fitout.Fix{away}
+				if box == s.Parts[i].Box {
+					f.Fixes = append(f.Fixes, s.moves(&s.Parts[i], o.Swept, nil)...)
+				}
 				found = append(found, f)
 			}
 		}
