@@ -157,8 +157,11 @@ func shutIn(s *Scene) []fitout.Finding {
 		if p.Motion == Still || opened[p.ID] {
 			continue
 		}
-		carried := s.standOn(i)
-		for _, leaf := range p.Leaves {
+		var carried []int
+		for n, leaf := range p.Leaves {
+			if n == 0 {
+				carried = s.standOn(i)
+			}
 			k := s.standsBefore(i, leaf, carried)
 			if k < 0 {
 				continue
@@ -188,8 +191,9 @@ func (s *Scene) standsBefore(i int, leaf Leaf, carried []int) int {
 	o := OpenLeaf{i, leaf}
 	for k := range s.Parts {
 		q := &s.Parts[k]
-		if k == i || s.yields(q) || q.Motion != Still || contains(carried, k) || least(meets(&o, q.Box)) <= slack ||
-			least(leaf.Closed.Overlap(q.Box)) > slack {
+		// What is cheap to tell comes first: this is asked of every pair.
+		if k == i || q.Motion != Still || least(meets(&o, q.Box)) <= slack || least(leaf.Closed.Overlap(q.Box)) > slack ||
+			contains(carried, k) || s.yields(q) {
 			continue
 		}
 		return k
