@@ -411,3 +411,17 @@ func TestAMoveThatIsOfferedEndsTheClash(t *testing.T) {
 	})
 	assert.Greater(t, offered, 20)
 }
+
+// What is let stand of one clash covers no second one.
+func TestAnAcceptedClashCoversNoOther(t *testing.T) {
+	key := func(more ...Part) string {
+		a := part("a", fitout.PlainGear, Still, box(3000, 0, 640, 300, 300, 300), 2)
+		b := part("b", fitout.PlainGear, Still, box(3200, 0, 640, 300, 300, 300), 2)
+		s := &Scene{Vehicle: &fitout.Vehicle{}, Brief: &fitout.Brief{}, Parts: append([]Part{a, b}, more...), Say: sound().Say}
+		s.Prepare()
+		f := partsClash(s)[0]
+		return f.Names()
+	}
+	assert.NotEqual(t, key(), key(part("c", fitout.PlainGear, Still, box(2800, 0, 640, 300, 300, 300), 2)))
+	assert.Equal(t, key(), key(part("c", fitout.PlainGear, Still, box(2400, 0, 640, 300, 300, 300), 2)))
+}

@@ -24,25 +24,26 @@ func partsClash(s *Scene) []fitout.Finding {
 			parts = append(parts, part)
 		}
 		clashes := Clashes(parts, s.Bays)
-		count := map[string]int{}
+		of := map[string][]Clash{}
 		for _, c := range clashes {
-			count[c.Part]++
+			of[c.Part] = append(of[c.Part], c)
 		}
 		var found []fitout.Finding
-		told := map[string]bool{}
 		for _, c := range clashes {
-			if !told[c.Part] {
-				told[c.Part] = true
-				found = append(found, s.clash(c, count[c.Part]-1, p))
+			if all := of[c.Part]; all != nil {
+				of[c.Part] = nil
+				found = append(found, s.clash(all, p))
 			}
 		}
 		return found
 	})
 }
 
-func (s *Scene) clash(c Clash, more int, p *Posture) fitout.Finding {
+// clash is about all that one part stands in, so that letting one of them stand lets no other stand; it tells the first.
+func (s *Scene) clash(all []Clash, p *Posture) fitout.Finding {
+	c, more := all[0], len(all)-1
 	part := s.part(c.Part)
-	var other, with string
+	var other string
 	var otherBox fitout.Box
 	box := p.Boxes[indexOf(s.Parts, c.Part)]
 	in := box
@@ -50,15 +51,19 @@ func (s *Scene) clash(c Clash, more int, p *Posture) fitout.Finding {
 		bay := bayOf(s.Bays, part.Bay)
 		otherBox = bay.Obstacles[c.Obstacle]
 		other, in = words.Lower(bay.obstacleName(c.Obstacle)), box.Cut(otherBox)
-		with = fmt.Sprintf("%s.%d", bay.ID, c.Obstacle)
 	} else {
 		otherBox = p.Boxes[indexOf(s.Parts, c.Other)]
 		other, in = words.Lower(s.part(c.Other).Name()), box.Cut(otherBox)
-		with = c.Other
 	}
 	by := least(c.By)
 	f := about("parts-clash", fitout.Stop, part)
-	f.With = []string{with}
+	for _, one := range all {
+		if one.Other != "" {
+			f.With = append(f.With, one.Other)
+		} else {
+			f.With = append(f.With, fmt.Sprintf("%s.%d", part.Bay, one.Obstacle))
+		}
+	}
 	f.Title = fmt.Sprintf("%s and %s in one place", part.Name(), other)
 	f.Sentence = fmt.Sprintf(
 		"%s reaches %s into %s. Move it %s, or that the other way.",
