@@ -47,9 +47,11 @@ func (s *Spread) Balance() (SpreadPlan, error) {
 		costs[k] = litreCost * (1 + 1e-3*float64(k)/float64(v.count))
 	}
 	p := newProgram(costs)
-	for {
+	for round := 0; ; round++ {
 		plan := s.plan(v, p.amounts())
-		if !s.broken(v, p, &plan) {
+		// Rounding may leave a row broken by a hair, however often it is handed in: what is followed litre by litre
+		// afterwards tells whether anything is left of it.
+		if !s.broken(v, p, &plan) || round == mostLooks*(v.count+len(s.Legs)) {
 			plan.Worst = s.worst(&plan)
 			return plan, nil
 		}
@@ -58,6 +60,9 @@ func (s *Spread) Balance() (SpreadPlan, error) {
 		}
 	}
 }
+
+// mostLooks is how often the rows of a program are looked at for each unknown and leg. Many times fewer are needed.
+const mostLooks = 20
 
 // line is the way with all tanks together.
 func (s *Spread) line() *Line {
@@ -125,7 +130,11 @@ func (s *Spread) worst(p *SpreadPlan) float64 {
 	worst := math.Inf(-1)
 	for i := range s.Legs {
 		for a := range s.Legs[i].Leaving {
-			worst = max(worst, s.load(i, a, s.Legs[i].Leaving, p.Leave[i]), s.load(i, a, s.Legs[i].Reaching, p.Reach[i]))
+			worst = max(
+				worst,
+				s.load(i, a, s.Legs[i].Leaving, p.Leave[i]),
+				s.load(i, a, s.Legs[i].Reaching, p.Reach[i]),
+			)
 		}
 	}
 	return worst

@@ -11,10 +11,12 @@ type program struct {
 	basic []int       // variable of each row
 	rows  [][]float64 // value = last − Σ row · free
 	costs []float64   // of the columns
+
+	patience int // steps for each row and column before it goes on carefully
 }
 
 func newProgram(costs []float64) *program {
-	p := &program{width: len(costs), costs: append([]float64{}, costs...)}
+	p := &program{width: len(costs), costs: append([]float64{}, costs...), patience: 20}
 	for i := range costs {
 		p.free = append(p.free, i)
 	}
@@ -62,14 +64,20 @@ func (p *program) express(row []float64, of int, by float64) {
 // nothing is what counts as none in the tableau, whose figures are of the order of hundreds.
 const nothing = 1e-9
 
-// solve brings every row back within its bound; false where no x keeps all rows.
+// solve brings every row back within its bound; false where no x keeps all rows. Where it takes long it goes on by Bland's
+// rule, the lowest variable out and in, by which it cannot go round in circles; and it ends in any case.
 func (p *program) solve() bool {
 	n := p.width
-	for {
+	for step := 0; ; step++ {
+		careful := step > p.patience*(n+len(p.rows))
+		if step > (p.patience+2000)*(n+len(p.rows)) {
+			return false
+		}
 		// The row that is broken most goes out.
 		out := -1
 		for i := range p.rows {
-			if p.rows[i][n] < -nothing && (out < 0 || p.rows[i][n] < p.rows[out][n]) {
+			if p.rows[i][n] < -nothing && (out < 0 || !careful && p.rows[i][n] < p.rows[out][n] ||
+				careful && p.basic[i] < p.basic[out]) {
 				out = i
 			}
 		}
@@ -83,7 +91,8 @@ func (p *program) solve() bool {
 				continue
 			}
 			ratio := p.costs[k] / -row[k]
-			if ratio < least-1e-15 || ratio <= least+1e-15 && in >= 0 && row[k] < row[in] {
+			if ratio < least-1e-15 || ratio <= least+1e-15 && in >= 0 &&
+				(!careful && row[k] < row[in] || careful && p.free[k] < p.free[in]) {
 				in, least = k, ratio
 			}
 		}
