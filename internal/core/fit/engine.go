@@ -85,8 +85,14 @@ func bench(p *plan.Plan) []PartFigures {
 		if item.Module == nil && item.In == nil {
 			continue
 		}
-		f := PartFigures{ID: item.ID, Box: item.Box(), Mass: item.Mass, Cells: []CellFigures{}, Leaves: []module.Leaf{},
-			Gaps: []Gap{}}
+		f := PartFigures{
+			ID:     item.ID,
+			Box:    item.Box(),
+			Mass:   item.Mass,
+			Cells:  []CellFigures{},
+			Leaves: []module.Leaf{},
+			Gaps:   []Gap{},
+		}
 		if item.Module != nil {
 			f.Cells = append(f.Cells, s.Cells[item.ID]...)
 			f.Leaves = append(f.Leaves, module.Leaves(item)...)
@@ -138,7 +144,7 @@ func handling(s *Scene) Handling {
 // the axles, and with its place as the document keeps it.
 func rules(p *plan.Plan) []fitout.Finding {
 	s := Of(p)
-	found := s.Check()
+	found := append(s.Check(), inCases(p, s)...)
 	for i := range found {
 		for k := range found[i].Fixes {
 			fix := &found[i].Fixes[k]

@@ -53,6 +53,7 @@ func TestAThingOfTheLedgerStandsInTheWayToo(t *testing.T) {
 	require.NotEmpty(t, found)
 	for _, f := range found {
 		assert.NotEqual(t, "restraint", f.Rule)
+		assert.Equal(t, fitout.Note, f.Severity, "nobody drew its box")
 		if f.Subject.ID == "box" {
 			assert.Equal(t, "item", f.Subject.Kind)
 		}

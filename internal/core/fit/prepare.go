@@ -14,25 +14,30 @@ import (
 // Of is a plan as the rules of fit look at it, on the road.
 func Of(p *plan.Plan) *Scene {
 	return plan.Once(p, func(p *plan.Plan) *Scene {
-		reach := brief.NeedsOf(&p.Job.Brief).Reach
-		s := &Scene{
-			Vehicle: p.Vehicle, Brief: &p.Job.Brief, Practice: p.Job.Practice, Wheelbase: p.Load.Wheelbase,
-			Unladen: p.Load.Unladen.Axles(p.Load.Wheelbase).Gross(), Stances: p.Variant.Stances, Say: p.Say,
-			Reach: Reach{Grip: reach.Grip, Rim: reach.Rim, Arm: reach.Arm, Who: reach.Who},
-			Cells: map[string][]CellFigures{}, Seated: map[string]string{},
-		}
-		for i := range p.Vehicle.Bays {
-			s.Bays = append(s.Bays, bayAs(&p.Vehicle.Bays[i]))
-		}
-		s.fill(p)
-		s.Prepare()
-		return s
+		return sceneOf(p, func(i int) bool { return p.Load.Items[i].Road })
 	})
 }
 
+// sceneOf is a plan as the rules of fit look at it with some of its things aboard.
+func sceneOf(p *plan.Plan, aboard func(i int) bool) *Scene {
+	reach := brief.NeedsOf(&p.Job.Brief).Reach
+	s := &Scene{
+		Vehicle: p.Vehicle, Brief: &p.Job.Brief, Practice: p.Job.Practice, Wheelbase: p.Load.Wheelbase,
+		Unladen: p.Load.Unladen.Axles(p.Load.Wheelbase).Gross(), Stances: p.Variant.Stances, Say: p.Say,
+		Reach: Reach{Grip: reach.Grip, Rim: reach.Rim, Arm: reach.Arm, Who: reach.Who},
+		Cells: map[string][]CellFigures{}, Seated: map[string]string{},
+	}
+	for i := range p.Vehicle.Bays {
+		s.Bays = append(s.Bays, bayAs(&p.Vehicle.Bays[i]))
+	}
+	s.fill(p, aboard)
+	s.Prepare()
+	return s
+}
+
 // fill puts in the modules that stand by themselves, and tells what lies in their
-// compartments. What is not aboard on the road is in nobody's way.
-func (s *Scene) fill(p *plan.Plan) {
+// compartments. What is not aboard is in nobody's way.
+func (s *Scene) fill(p *plan.Plan, aboard func(i int) bool) {
 	within := map[fitout.InCell][]int{}
 	for i := range p.Items {
 		if in := p.Items[i].In; in != nil {
@@ -41,10 +46,10 @@ func (s *Scene) fill(p *plan.Plan) {
 	}
 	for i := range p.Items {
 		item := &p.Items[i]
-		if item.Seat != "" && plan.Traveller(item) && p.Load.Items[i].Road {
+		if item.Seat != "" && plan.Traveller(item) && aboard(i) {
 			s.Seated[item.Seat] = item.Name
 		}
-		if free := freeGear(item); free != nil && p.Load.Items[i].Road && !p.Load.Items[i].Trailer {
+		if free := freeGear(item); free != nil && aboard(i) && !p.Load.Items[i].Trailer {
 			part := PartOf(free)
 			part.Ledger = true
 			s.Parts = append(s.Parts, part)
@@ -56,10 +61,10 @@ func (s *Scene) fill(p *plan.Plan) {
 		for _, c := range module.Cells(item) {
 			s.Cells[item.ID] = append(
 				s.Cells[item.ID],
-				cellFigures(p, c, within[fitout.InCell{Module: item.ID, Cell: c.ID}]),
+				cellFigures(p, c, within[fitout.InCell{Module: item.ID, Cell: c.ID}], aboard),
 			)
 		}
-		if item.In != nil || !p.Load.Items[i].Road {
+		if item.In != nil || !aboard(i) {
 			continue
 		}
 		part := PartOf(item)
@@ -131,7 +136,7 @@ func PartOf(item *fitout.Item) Part {
 }
 
 // cellFigures adds up what lies in a compartment, and counts what lies on what.
-func cellFigures(p *plan.Plan, c module.Cell, holds []int) CellFigures {
+func cellFigures(p *plan.Plan, c module.Cell, holds []int, aboard func(i int) bool) CellFigures {
 	f := CellFigures{Cell: c, Litres: c.Inside.Litres(), Holds: []Held{}}
 	taken := 0.0
 	boxes := make([]fitout.Box, len(holds))
@@ -139,7 +144,7 @@ func cellFigures(p *plan.Plan, c module.Cell, holds []int) CellFigures {
 		f.Holds = append(f.Holds, Held{ID: p.Items[i].ID})
 		boxes[k] = p.Items[i].Box()
 		taken += boxes[k].Litres()
-		if p.Load.Items[i].Road && p.Items[i].Work.Now() {
+		if aboard(i) && p.Items[i].Work.Now() {
 			f.Load += p.Load.Items[i].Mass.Kg
 		}
 	}

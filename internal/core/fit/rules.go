@@ -91,6 +91,10 @@ func (s *Scene) Check() []fitout.Finding {
 					continue
 				}
 				told[key] = true
+				if on.rough(&f) {
+					f.Severity = fitout.Note
+					f.Sentence += " Its place and size are those of the ledger, which may be rough."
+				}
 				if stance != nil {
 					f.Stance = stance.ID
 					f.Sentence += " In “" + stance.Name + "”."
@@ -106,6 +110,12 @@ func (s *Scene) Check() []fitout.Finding {
 		}
 	}
 	return found
+}
+
+// rough tells whether a finding is about a thing of the ledger, whose box nobody drew.
+func (s *Scene) rough(f *fitout.Finding) bool {
+	ledger := func(id string) bool { p := s.part(id); return p != nil && p.Ledger }
+	return ledger(f.Subject.ID) || slices.ContainsFunc(f.With, ledger)
 }
 
 // rearranged is a scene as it stands in a stance, where something is put elsewhere
