@@ -96,20 +96,23 @@ export function GearCard() {
                   <span>mains</span>
                 </span>
               </td>
-              <td colSpan={3}>
-                <SelectField
-                  label={`What ${g.name} holds`}
-                  value={g.substance}
-                  options={substances}
-                  onCommit={(value) =>
-                    edit(
-                      `What ${g.name} holds`,
-                      set(g.id, (x) => (x.substance = value)),
-                    )
-                  }
-                />
+              <td colSpan={2}>
+                <span className="gear-plug">
+                  <span className="hint">Holds</span>
+                  <SelectField
+                    label={`What ${g.name} holds`}
+                    value={g.substance}
+                    options={substances}
+                    onCommit={(value) =>
+                      edit(
+                        `What ${g.name} holds`,
+                        set(g.id, (x) => (x.substance = value)),
+                      )
+                    }
+                  />
+                </span>
               </td>
-              <td colSpan={6}>
+              <td colSpan={7}>
                 <TextField
                   label={`Note on ${g.name}`}
                   placeholder="Note"

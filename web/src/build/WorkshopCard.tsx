@@ -43,7 +43,7 @@ export function WorkshopCard() {
         </>
       }
     >
-      <p className="hint" role="status" data-workshop={data?.kept ?? ''}>
+      <p className="hint workshop-said" role="status" data-workshop={data?.kept ?? ''}>
         {data?.kept
           ? `Kept for all jobs on ${new Date(data.at).toLocaleString()}. A new job begins with it; a job that is there keeps its own until it takes it.`
           : 'Nothing is kept for all jobs yet: a new job begins with usual figures, without stock and prices.'}

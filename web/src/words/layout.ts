@@ -90,7 +90,7 @@ export const sightSides: Options<Mark['from']> = [
 
 /** What a thing holds or is. */
 export const substances: Options<Item['substance']> = [
-  { value: '', label: 'holds: not said' },
+  { value: '', label: 'not said' },
   { value: 'none', label: 'nothing that matters' },
   { value: 'water', label: 'water' },
   { value: 'petrol', label: 'petrol' },
