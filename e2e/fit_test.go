@@ -80,7 +80,7 @@ func TestRulesAreTrippedAndMendedOnTheBench(t *testing.T) {
 	assert.Contains(t, p.text(".rail"), "1 stop", "only the rear axle is left over")
 
 	// The workshop's own rules decide too.
-	for _, rule := range [][3]string{{"heavy-high", "High is from", "1600"}, {"heavy-tail", "Heavy is from", "200"}} {
+	for _, rule := range [][3]string{{"heavy-high", "High is from", "2200"}, {"heavy-tail", "Heavy is from", "200"}} {
 		p.tells(rule[0], true)
 		p.clickOn("document.querySelector('#bench-tab-rules')")
 		p.enter(rule[1], rule[2])

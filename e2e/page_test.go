@@ -172,8 +172,23 @@ func (p *page) press(name string) {
 }
 
 // stage goes to a stage of the rail, sheet to a sheet of the stage.
-func (p *page) stage(name string) { p.t.Helper(); p.clickOn(linkIn(".rail", name)) }
-func (p *page) sheet(name string) { p.t.Helper(); p.clickOn(linkIn(".sub-nav", name)) }
+func (p *page) stage(name string) { p.t.Helper(); p.follow(linkIn(".rail", name)) }
+func (p *page) sheet(name string) { p.t.Helper(); p.follow(linkIn(".sub-nav", name)) }
+
+// follow clicks a link until the page is there. On a busy machine a page may still move between the look at where the link
+// is and the click, which then goes beside it; people click once more.
+func (p *page) follow(link string) {
+	p.t.Helper()
+	for range 4 {
+		p.clickOn(link)
+		for deadline := time.Now().Add(3 * time.Second); time.Now().Before(deadline); time.Sleep(25 * time.Millisecond) {
+			if js[bool](p, link+"?.getAttribute('aria-current') === 'page'") {
+				return
+			}
+		}
+	}
+	require.FailNow(p.t, "the link leads nowhere", link)
+}
 
 func linkIn(list, name string) string {
 	return "[...document.querySelectorAll('" + list + " a')].find(a => a.textContent.startsWith(" + quoted(
