@@ -74,15 +74,9 @@ type bundleInput struct {
 const mostPaper = 25 << 20
 
 func (h handlers) registerHandover(api huma.API) {
-	asked := func(in *jobBody) (fitout.Job, error) {
-		var request struct {
-			Job json.RawMessage `json:"job"`
-		}
-		return decodeWithJob(in.RawBody, &request, &request.Job)
-	}
 	view := withJob("handover", http.MethodPost, "/api/handover")
 	huma.Register(api, view, func(_ context.Context, in *jobBody) (*handoverOutput, error) {
-		job, err := asked(in)
+		job, err := askedJob(in)
 		if err != nil {
 			return nil, err
 		}
@@ -94,7 +88,7 @@ func (h handlers) registerHandover(api huma.API) {
 	documentBody[HandoverRequest](api, api.OpenAPI().Paths[view.Path].Post)
 	packed := withJob("pack", http.MethodPost, "/api/pack")
 	huma.Register(api, packed, func(_ context.Context, in *jobBody) (*packOutput, error) {
-		job, err := asked(in)
+		job, err := askedJob(in)
 		if err != nil {
 			return nil, err
 		}

@@ -50,8 +50,12 @@ func validationProblem(status int, message string, errs ...error) huma.StatusErr
 			if detail.Message == validation.MsgUnexpectedProperty {
 				given, detail.Message = []byte("an unknown field"), "accepted are only the fields of the contract"
 			}
-			detail.Message = fmt.Sprintf("%s: %.60s was given; %s", strings.TrimPrefix(detail.Location, "body."), given,
-				detail.Message)
+			detail.Message = fmt.Sprintf(
+				"%s: %.60s was given; %s",
+				strings.TrimPrefix(detail.Location, "body."),
+				given,
+				detail.Message,
+			)
 			detail.Value = nil
 			sentences = append(sentences, detail.Message)
 		}
@@ -114,11 +118,23 @@ func withJob(id, method, path string) huma.Operation {
 
 // documentBody tells the contract what a RawBody operation's body really is.
 func documentBody[T any](api huma.API, operation *huma.Operation) {
-	operation.RequestBody.Content["application/json"].Schema = api.OpenAPI().Components.Schemas.Schema(reflect.TypeFor[T](), true, "")
+	operation.RequestBody.Content["application/json"].Schema = api.OpenAPI().Components.Schemas.Schema(
+		reflect.TypeFor[T](),
+		true,
+		"",
+	)
 }
 
 // maxRequest is the largest request: a job and little around it.
 const maxRequest = fitout.MaxBytes + 64<<10
+
+// askedJob reads a body that holds nothing but a job under "job".
+func askedJob(in *jobBody) (fitout.Job, error) {
+	var request struct {
+		Job json.RawMessage `json:"job"`
+	}
+	return decodeWithJob(in.RawBody, &request, &request.Job)
+}
 
 // decodeWithJob reads a body that holds a job under "job" beside the fields of
 // out, which must have a json.RawMessage for it.

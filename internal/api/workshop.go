@@ -2,7 +2,6 @@ package api
 
 import (
 	"context"
-	"encoding/json"
 	"errors"
 	"net/http"
 	"time"
@@ -35,21 +34,15 @@ func (h handlers) registerWorkshop(api huma.API) {
 		}
 		return &workshopOutput{WorkshopKept{err == nil, at}}, problem(err)
 	}
-	asked := func(in *jobBody) (fitout.Job, error) {
-		var request struct {
-			Job json.RawMessage `json:"job"`
-		}
-		return decodeWithJob(in.RawBody, &request, &request.Job)
-	}
 	huma.Register(api, operation("workshop", http.MethodGet, "/api/workshop"),
 		func(context.Context, *struct{}) (*workshopOutput, error) { return kept() })
 	keep := withJob("keep-workshop", http.MethodPut, "/api/workshop")
 	huma.Register(api, keep, func(_ context.Context, in *jobBody) (*workshopOutput, error) {
-		job, err := asked(in)
-		if err == nil {
-			err = h.store.KeepWorkshop(&job.Build)
-		}
+		job, err := askedJob(in)
 		if err != nil {
+			return nil, err
+		}
+		if err := h.store.KeepWorkshop(&job.Build); err != nil {
 			return nil, problem(err)
 		}
 		return kept()
@@ -57,11 +50,14 @@ func (h handlers) registerWorkshop(api huma.API) {
 	documentBody[WorkshopRequest](api, api.OpenAPI().Paths[keep.Path].Put)
 	take := withJob("take-workshop", http.MethodPost, "/api/workshop/take")
 	huma.Register(api, take, func(_ context.Context, in *jobBody) (*jobOutput, error) {
-		job, err := asked(in)
+		job, err := askedJob(in)
 		if err != nil {
 			return nil, err
 		}
 		own, _, err := h.store.Workshop()
+		if errors.Is(err, store.ErrNotFound) {
+			return nil, huma.Error404NotFound("Nothing is kept for all jobs yet; keep the list of a job first.")
+		}
 		if err != nil {
 			return nil, problem(err)
 		}
