@@ -99,7 +99,7 @@ export function StockCard() {
       <Panel
         title="Bars"
         className="wide"
-        note="Slotted profile; 30 mm wide where nothing is said"
+        note="Slotted profile; of the usual width where nothing is said"
         actions={
           <AddButton
             label="Add bar"
