@@ -201,7 +201,13 @@ function OnePart({ part, bench }: { part: Part; bench: Bench }) {
           </Field>
           {built && quantity('Panels', m.panel, 'length', (v) => editModule('Panels', (x) => (x.panel = v)))}
           {m.wall === 'extrusion' &&
-            quantity('Profile', m.profile, 'length', (v) => editModule('Profile', (x) => (x.profile = v)), '0: the usual width')}
+            quantity(
+              'Profile',
+              m.profile,
+              'length',
+              (v) => editModule('Profile', (x) => (x.profile = v)),
+              '0: the usual width',
+            )}
           {built && quantity('Lining', m.lining, 'length', (v) => editModule('Lining', (x) => (x.lining = v)))}
           {m.cells.length > 0 && built && (
             <Field label="Runs on">
