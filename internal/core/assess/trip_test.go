@@ -472,3 +472,23 @@ func BenchmarkAssessOfALongWay(b *testing.B) {
 		assess.Of(&j)
 	}
 }
+
+// What gives out, is filled on the way and gives out again is told for each stretch by itself, so that
+// what is said to be missing is what a stretch wants.
+func TestWhatGivesOutTwiceIsToldTwice(t *testing.T) {
+	j := touring()
+	level(&j, "drinking").Max, level(&j, "drinking").Now = 30, 30
+	level(&j, "washing").Max, level(&j, "washing").Now = 200, 200
+	camp, well := j.Route.Stops[2], fitout.NewStop("well", "Well")
+	well.Water, well.Leg.Km = fitout.ByHose, 50
+	again := camp
+	again.ID = "again"
+	j.Route.Stops = []fitout.RouteStop{j.Route.Stops[0], j.Route.Stops[1], camp, well, again, j.Route.Stops[3]}
+	var told []string
+	for _, f := range assess.Of(&j).Findings {
+		if f.Rule == "water-short" {
+			told = append(told, f.Subject.ID)
+		}
+	}
+	assert.Equal(t, []string{"camp", "again"}, told)
+}

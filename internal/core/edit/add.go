@@ -23,10 +23,15 @@ type Added struct {
 type NoRoomError struct {
 	Part, Space string
 	Lacks       string // how much it needs, in words
+	Unmeasured  bool   // nothing is known of the space yet
 }
 
 // Error is that as a sentence.
 func (e NoRoomError) Error() string {
+	if e.Unmeasured {
+		return fmt.Sprintf("%s is not measured yet, so that nothing can be fitted into it. Measure it under Vehicle, Space, or add %s "+
+			"anyway and move it to where it stands.", words.Capital(e.Space), words.Lower(e.Part))
+	}
 	return fmt.Sprintf("%s does not fit into %s beside what is there: it needs %s. Choose a smaller one, another space, or "+
 		"add it anyway and make room.", e.Part, words.Lower(e.Space), e.Lacks)
 }
@@ -56,7 +61,7 @@ func Add(j *fitout.Job, components []fitout.Component, component, bay string, an
 		o := &j.Vehicle.Outline
 		item.At = fitout.Point{X: math.Round((o.Headboard + j.Vehicle.Wheelbase) / 2), Z: o.FloorHeight + item.Size.Height/2}
 	case !anyway:
-		return Added{Job: *j}, NoRoomError{Part: item.Name, Space: space.Name, Lacks: shortage(s, space, &item)}
+		return Added{Job: *j}, NoRoomError{item.Name, space.Name, shortage(s, space, &item), min(space.Room.Size().Length, space.Room.Size().Width, space.Room.Size().Height) <= 0}
 	default:
 		from := space.Room.From
 		item.At = fitout.Point{X: from.X + item.Size.Length/2, Y: from.Y + item.Size.Width/2, Z: from.Z + item.Size.Height/2}

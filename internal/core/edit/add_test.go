@@ -85,6 +85,20 @@ func TestWhatDoesNotFitSaysHowMuchItLacks(t *testing.T) {
 	assert.Empty(t, a.Job.Variants[0].Items[before].Bay)
 }
 
+// A space that nobody has measured is not called too small: it is to be measured.
+func TestNothingIsFittedIntoASpaceThatIsNotMeasured(t *testing.T) {
+	j := canopy()
+	for i := range j.Vehicle.Bays {
+		b := &j.Vehicle.Bays[i]
+		b.LengthLeft, b.LengthRight, b.WidthFront, b.WidthRear, b.HeightFront, b.HeightRear = 0, 0, 0, 0, 0, 0
+	}
+	_, err := edit.Add(&j, example.Shop(), "drawers-1", "left", false)
+	assert.ErrorContains(t, err, "is not measured yet")
+	assert.ErrorContains(t, err, "Measure it under Vehicle, Space")
+	_, err = edit.Add(&j, example.Shop(), "drawers-1", "left", true)
+	assert.NoError(t, err)
+}
+
 // Whatever is added one after the other into a space, nothing stands in anything else or out
 // of its space, until nothing more goes in.
 func TestAddingFillsASpaceWithoutAClash(t *testing.T) {

@@ -19,14 +19,14 @@ func legTooLong(l *Look) []fitout.Finding {
 	short := false
 	for i := range l.W.Legs {
 		leg := &l.W.Legs[i]
-		if l.filledFuel(i) > 0 {
+		if l.C.bought(l.W, i) > 0 {
 			short = false
 		}
-		missing := leg.Reserve - leg.Left
-		if missing < settled || short {
+		if leg.short() < settled || short {
 			continue
 		}
 		short = true
+		missing := l.C.missing(l.W, l.C.before(i), i)
 		from, to := l.stop(i), l.stop(i+1)
 		f := about("leg-too-long", fitout.Caution, "route", from.ID)
 		f.Title = fmt.Sprintf("Reserve touched before %s", to.Name)
@@ -34,9 +34,9 @@ func legTooLong(l *Look) []fitout.Finding {
 		before := leg.Fuel + leg.Left
 		if leg.Left < 0.05 {
 			f.Severity, f.Title = fitout.Stop, fmt.Sprintf("No fuel before %s", to.Name)
+			before -= leg.Lacking
 			for _, lack := range l.W.Lacks {
 				if lack.Of == WantFuel && lack.Leg == i {
-					before = leg.Fuel - lack.Litres
 					told = fmt.Sprintf("It gives out %s before it.", l.Say.Distance(l.W.Stops[i+1].Km-lack.Km))
 				}
 			}
@@ -44,45 +44,49 @@ func legTooLong(l *Look) []fitout.Finding {
 		f.Sentence = words.Sentences(
 			fmt.Sprintf("From %s to %s, %s, takes %s, an estimate; %s can be used on leaving.", from.Name, to.Name,
 				l.Say.Distance(from.Leg.Km), l.Say.Volume(leg.Fuel), l.Say.Volume(before)),
-			told, fmt.Sprintf("With the reserve of %s that is %s too little.", l.Say.Volume(leg.Reserve), l.Say.Volume(missing)),
-			l.wayOut(i, missing))
+			told, fmt.Sprintf("With the reserve of %s that is %s too little up to %s.", l.Say.Volume(leg.Reserve),
+				l.Say.Volume(missing), l.stop(l.end(l.W, i)).Name), l.wayOut(i, missing))
 		f.Under(leg.Left, leg.Reserve, "L")
+		f.Margin = -missing
 		l.fillPlan(&f, Lightest)
 		found = append(found, f)
 	}
 	return found
 }
 
-// filledFuel is what is filled of fuel at a stop, litres.
-func (l *Look) filledFuel(stop int) float64 {
-	sum := 0.0
-	for _, k := range l.C.fuel {
-		sum += max(0, l.W.Stops[stop].Filled[k])
+// end is the stop up to which what is missing on a leg is counted: the next one that fills, or the last.
+func (l *Look) end(w *Way, leg int) int {
+	for leg++; leg < len(w.Legs) && l.C.bought(w, leg) <= settled; leg++ {
 	}
-	return sum
+	return leg
 }
 
 // wayOut tells which stop or vessel mends a leg that is too long.
 func (l *Look) wayOut(leg int, missing float64) string {
-	for i := leg; i >= 0; i-- {
-		if !l.C.planned(i) {
-			continue
-		}
-		room := 0.0
-		for _, k := range l.C.fuel {
-			room += max(0, l.C.Vessels[k].Full-l.W.Stops[i].Leave[k])
-		}
-		if room >= missing {
-			return fmt.Sprintf("Fill that more at %s, where the tanks have room for %s.", l.stop(i).Name, l.Say.Volume(room))
-		}
-		if room < 0.5 {
-			return fmt.Sprintf("At %s the tanks are full already: another vessel of %s, or a pump on the way, would do.",
-				l.stop(i).Name, l.Say.Volume(missing))
-		}
-		return fmt.Sprintf("At %s the tanks take only %s more: another vessel of %s, or a pump on the way, would do.",
-			l.stop(i).Name, l.Say.Volume(room), l.Say.Volume(missing-room))
+	from := l.C.before(leg)
+	at, room := "at "+l.stop(from).Name, l.room(from)
+	if !l.C.planned(from) {
+		at = "at the start, where no pump is,"
 	}
-	return "No pump lies before it: bring that much more from the start."
+	switch {
+	case room >= missing:
+		return fmt.Sprintf("Fill that more %s: the tanks have room for %s.", at, l.Say.Volume(room))
+	case room < 0.5:
+		return fmt.Sprintf("The tanks are full already %s: another vessel of %s, or a pump on the way, would do.", at,
+			l.Say.Volume(missing))
+	default:
+		return fmt.Sprintf("The tanks take only %s more %s: another vessel of %s, or a pump on the way, would do.", l.Say.Volume(room), at,
+			l.Say.Volume(missing-room))
+	}
+}
+
+// room is what the fuel tanks still take on leaving a stop, litres.
+func (l *Look) room(stop int) float64 {
+	sum := 0.0
+	for _, k := range l.C.fuel {
+		sum += max(0, l.C.Vessels[k].Full-l.W.Stops[stop].Leave[k])
+	}
+	return sum
 }
 
 // tanksTooSmall stops a way that full tanks do not reach from one sure pump to the next.
@@ -120,7 +124,7 @@ func tanksTooSmall(l *Look) []fitout.Finding {
 // short tells whether the reserve is touched anywhere.
 func (l *Look) short() bool {
 	for i := range l.W.Legs {
-		if l.W.Legs[i].Reserve-l.W.Legs[i].Left >= settled {
+		if l.W.Legs[i].short() >= settled {
 			return true
 		}
 	}
@@ -144,20 +148,21 @@ func hangsOnUnsure(l *Look) []fitout.Finding {
 	}
 	var found []fitout.Finding
 	for i := range l.C.Route.Stops {
-		if l.stop(i).Sure != fitout.Unsure || l.filledFuel(i) < settled {
+		if l.stop(i).Sure != fitout.Unsure || l.C.bought(l.W, i) < settled {
 			continue
 		}
 		without := l.C.as(i, fitout.Shut).Follow(l.Variant.Fills)
 		for k := i; k < len(without.Legs); k++ {
-			missing := without.Legs[k].Reserve - without.Legs[k].Left
-			if missing < settled || l.W.Legs[k].Reserve-l.W.Legs[k].Left >= settled {
+			missing := l.C.missing(without, l.C.before(max(0, i-1)), k)
+			if without.Legs[k].short() < settled || l.W.Legs[k].short() >= settled {
 				continue
 			}
 			f := about("hangs-on-unsure", fitout.Caution, "route", l.stop(i).ID)
 			f.Title = "All hangs on the pump of " + l.stop(i).Name
 			f.Sentence = words.Sentences(
-				fmt.Sprintf("The plan fills %s there, and it is not sure that it can.", l.Say.Volume(l.filledFuel(i))),
-				fmt.Sprintf("Without it %s are missing at %s with the reserve.", l.Say.Volume(missing), l.stop(k+1).Name),
+				fmt.Sprintf("The plan fills %s there, and it is not sure that it can.", l.Say.Volume(l.C.bought(l.W, i))),
+				fmt.Sprintf("Without it %s are missing up to %s with the reserve.", l.Say.Volume(missing),
+					l.stop(l.end(without, k)).Name),
 				"Carry them from before, or ask there before leaving.")
 			f.Over(missing, 0, "L")
 			l.fillPlan(&f, Lightest)

@@ -33,7 +33,7 @@ func gasShort(l *Look) []fitout.Finding {
 	for i := range l.W.Lacks {
 		lack := &l.W.Lacks[i]
 		name, vessel, known := l.burns(lack.Burner)
-		if lack.Of != WantBurner || !known {
+		if lack.Of != WantBurner || !known || l.lacksMore(lack) {
 			continue
 		}
 		f := about("gas-short", fitout.Caution, "plumbing", lack.Burner)
@@ -49,6 +49,20 @@ func gasShort(l *Look) []fitout.Finding {
 		found = append(found, f)
 	}
 	return found
+}
+
+// lacksMore tells whether the burner of a lack lacks more on another stretch, or as much before.
+func (l *Look) lacksMore(lack *Lack) bool {
+	for i := range l.W.Lacks {
+		other := &l.W.Lacks[i]
+		if other.Of != lack.Of || other.Burner != lack.Burner || other == lack {
+			continue
+		}
+		if other.Litres > lack.Litres || other.Litres == lack.Litres && other.filled < lack.filled {
+			return true
+		}
+	}
+	return false
 }
 
 // gasInTheCold cautions of butane in a night at which it does not turn to gas.

@@ -10,14 +10,19 @@ import (
 	"zaino/internal/core/words"
 )
 
-// lacking begins a finding for the first place where something gives out; false where it does not.
-func (l *Look) lacking(want Want) (Lack, bool) {
-	for _, lack := range l.W.Lacks {
-		if lack.Of == want {
-			return lack, true
+// lacking has a finding for every stretch of the way, from where something gives out to where there
+// is more of it.
+func (l *Look) lacking(want Want, tell func(*Lack) fitout.Finding) []fitout.Finding {
+	if !l.Typed {
+		return nil
+	}
+	var found []fitout.Finding
+	for i := range l.W.Lacks {
+		if lack := &l.W.Lacks[i]; lack.Of == want {
+			found = append(found, tell(lack))
 		}
 	}
-	return Lack{}, false
+	return found
 }
 
 // atStop is the stop at which a lack shows, or from which its leg begins.
@@ -33,18 +38,16 @@ func (l *Look) when(k *Lack) string {
 
 // waterShort stops a way on which drinking water gives out.
 func waterShort(l *Look) []fitout.Finding {
-	lack, short := l.lacking(WantDrinking)
-	if !l.Typed || !short {
-		return nil
-	}
-	f := about("water-short", fitout.Stop, "route", l.stop(lack.atStop()).ID)
-	f.Title = fmt.Sprintf("Drinking water gives out on day %d", lack.Day)
-	f.Sentence = words.Sentences(
-		fmt.Sprintf("It gives out %s; %s are missing in all, of %s a day.", l.when(&lack), l.Say.Volume(lack.Litres),
-			l.Say.Volume(l.C.daily.drinking)),
-		"Carry more, or find a stop with water that is fit to drink.")
-	f.Over(lack.Litres, 0, "L")
-	return []fitout.Finding{f}
+	return l.lacking(WantDrinking, func(lack *Lack) fitout.Finding {
+		f := about("water-short", fitout.Stop, "route", l.stop(lack.atStop()).ID)
+		f.Title = fmt.Sprintf("Drinking water gives out on day %d", lack.Day)
+		f.Sentence = words.Sentences(
+			fmt.Sprintf("It gives out %s; %s are missing in all, of %s a day.", l.when(lack), l.Say.Volume(lack.Litres),
+				l.Say.Volume(l.C.daily.drinking)),
+			"Carry more, or find a stop with water that is fit to drink.")
+		f.Over(lack.Litres, 0, "L")
+		return f
+	})
 }
 
 // washesWithDrinking cautions where there is a vessel for washing and it runs dry, so that what is
@@ -78,51 +81,45 @@ func washesWithDrinking(l *Look) []fitout.Finding {
 
 // washShort cautions where water for washing gives out.
 func washShort(l *Look) []fitout.Finding {
-	lack, short := l.lacking(WantWash)
-	if !l.Typed || !short {
-		return nil
-	}
-	f := about("wash-short", fitout.Caution, "route", l.stop(lack.atStop()).ID)
-	f.Title = fmt.Sprintf("Water for washing gives out on day %d", lack.Day)
-	f.Sentence = fmt.Sprintf("It gives out %s, with nothing left to drink from either; %s are missing in all. Carry more, or wash "+
-		"less.", l.when(&lack), l.Say.Volume(lack.Litres))
-	f.Over(lack.Litres, 0, "L")
-	return []fitout.Finding{f}
+	return l.lacking(WantWash, func(lack *Lack) fitout.Finding {
+		f := about("wash-short", fitout.Caution, "route", l.stop(lack.atStop()).ID)
+		f.Title = fmt.Sprintf("Water for washing gives out on day %d", lack.Day)
+		f.Sentence = fmt.Sprintf("It gives out %s, with nothing left to drink from either; %s are missing in all. Carry more, or wash "+
+			"less.", l.when(lack), l.Say.Volume(lack.Litres))
+		f.Over(lack.Litres, 0, "L")
+		return f
+	})
 }
 
 // wasteFull cautions where waste water has no room any more.
 func wasteFull(l *Look) []fitout.Finding {
-	lack, short := l.lacking(WantWaste)
-	if !l.Typed || !short {
-		return nil
-	}
-	f := about("waste-full", fitout.Caution, "route", l.stop(lack.atStop()).ID)
-	f.Title = fmt.Sprintf("Waste water is full on day %d", lack.Day)
-	f.Sentence = fmt.Sprintf("It is full %s, and %s more come to it, an estimate: four fifths of what is washed with. Empty it "+
-		"at a stop with a dump before, or catch more.", l.when(&lack), l.Say.Volume(lack.Litres))
-	f.Over(lack.Litres, 0, "L")
-	return []fitout.Finding{f}
+	return l.lacking(WantWaste, func(lack *Lack) fitout.Finding {
+		f := about("waste-full", fitout.Caution, "route", l.stop(lack.atStop()).ID)
+		f.Title = fmt.Sprintf("Waste water is full on day %d", lack.Day)
+		f.Sentence = fmt.Sprintf("It is full %s, and %s more come to it, an estimate: four fifths of what is washed with. Empty it "+
+			"at a stop with a dump before, or catch more.", l.when(lack), l.Say.Volume(lack.Litres))
+		f.Over(lack.Litres, 0, "L")
+		return f
+	})
 }
 
 // foodShort cautions where food gives out.
 func foodShort(l *Look) []fitout.Finding {
-	lack, short := l.lacking(WantFood)
-	if !l.Typed || !short {
-		return nil
-	}
-	f := about("food-short", fitout.Caution, "route", l.stop(lack.atStop()).ID)
-	f.Title = fmt.Sprintf("Food gives out on day %d", lack.Day)
-	f.Sentence = fmt.Sprintf("It gives out %s, at %s a day. Carry more, or buy some on the way.", l.when(&lack),
-		l.Say.Mass(l.C.daily.food))
-	kg := lack.Litres
-	for i := range l.C.Vessels {
-		if v := &l.C.Vessels[i]; v.Holds == fitout.HoldsFood {
-			kg = lack.Litres * v.Density
-			break
+	return l.lacking(WantFood, func(lack *Lack) fitout.Finding {
+		f := about("food-short", fitout.Caution, "route", l.stop(lack.atStop()).ID)
+		f.Title = fmt.Sprintf("Food gives out on day %d", lack.Day)
+		kg := lack.Litres
+		for i := range l.C.Vessels {
+			if v := &l.C.Vessels[i]; v.Holds == fitout.HoldsFood {
+				kg = lack.Litres * v.Density
+				break
+			}
 		}
-	}
-	f.Over(kg, 0, "kg")
-	return []fitout.Finding{f}
+		f.Sentence = fmt.Sprintf("It gives out %s, at %s a day; %s are missing in all. Carry more, or buy some on the way.",
+			l.when(lack), l.Say.Mass(l.C.daily.food), l.Say.Mass(kg))
+		f.Over(kg, 0, "kg")
+		return f
+	})
 }
 
 // heavyJugs is from how many jugs on carrying is worth a word.

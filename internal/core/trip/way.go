@@ -16,6 +16,8 @@ type Way struct {
 	Legs   []OnLeg  // one less
 	Lacks  []Lack
 	Days   Days
+
+	filled map[fitout.Contents]int // how often a vessel of it was filled, or emptied of waste, so far
 }
 
 // Point is a place on the way with what is in the vessels and on the axles.
@@ -44,18 +46,8 @@ type OnLeg struct {
 	Mass    float64 // gross on leaving, kg
 	Reserve float64 // of fuel that must be left at its end, litres
 	Left    float64 // of fuel that can be drawn at its end, litres
+	Lacking float64 // of the fuel that it takes, litres
 	Towing  bool
-}
-
-// Lack is something that gives out.
-type Lack struct {
-	Of     Want
-	Km     float64 // where it gives out
-	Leg    int     // on which it does; −1 at a stop
-	Stop   int     // at which it does; −1 on a leg
-	Day    int     // from 1
-	Litres float64 // lacking in all from there to where there is more
-	Burner string  // id of the burner that lacks it
 }
 
 // Course follows plans of filling along a route.
@@ -186,7 +178,7 @@ func (c *Course) Follow(fills []fitout.StopFill) *Way {
 		said[fitout.StopFill{Stop: f.Stop, Of: f.Of}] = f.Litres
 	}
 	n := len(c.Route.Stops)
-	w := &Way{Days: c.Days, Stops: make([]AtStop, n), Legs: make([]OnLeg, max(0, n-1))}
+	w := &Way{Days: c.Days, Stops: make([]AtStop, n), Legs: make([]OnLeg, max(0, n-1)), filled: map[fitout.Contents]int{}}
 	d := &drawer{vessels: c.Vessels, levels: make([]float64, len(c.Vessels))}
 	for i := range c.Vessels {
 		d.levels[i] = min(c.Vessels[i].Now, c.Vessels[i].Capacity)
@@ -319,6 +311,9 @@ func (w *Way) fill(c *Course, d *drawer, said map[fitout.StopFill]float64, stop 
 		v := &c.Vessels[i]
 		to := c.target(said, stop, v, d.levels[i])
 		at.Filled[i] = to - d.levels[i]
+		if more := at.Filled[i]; more > settled || v.Holds == fitout.HoldsWaste && more < -settled {
+			w.filled[v.Holds]++
+		}
 		d.levels[i] = to
 		if v.Holds == fitout.HoldsFuel {
 			bought += max(0, at.Filled[i])
@@ -350,7 +345,6 @@ func (w *Way) drive(c *Course, d *drawer, leg int, km float64) {
 	slices.Sort(breaks)
 	w.point(c, d, km, leg, towing)
 	start := slices.Clone(d.levels)
-	gone := make([]float64, len(all))
 	for k, share := range breaks {
 		if share > 1 || k > 0 && share-breaks[k-1] < 1e-9 || share <= 0 {
 			continue
@@ -358,27 +352,18 @@ func (w *Way) drive(c *Course, d *drawer, leg int, km float64) {
 		copy(d.levels, start)
 		for i := range all {
 			lacking := d.run(&all[i], share)
-			if lacking > 0 && gone[i] == 0 && share == 1 {
+			if lacking > 0 && share == 1 {
 				// It gave out where its last vessel did.
+				if all[i].of == WantFuel {
+					on.Lacking = lacking
+				}
 				where := 1 - lacking/all[i].amount
 				day := w.Days.Leave[leg]
 				w.lack(Lack{Of: all[i].of, Km: km + where*l.Km, Leg: leg, Stop: -1, Day: day, Litres: lacking,
 					Burner: all[i].burner})
 			}
-			gone[i] = lacking
 		}
 		w.point(c, d, km+share*l.Km, leg, towing)
 	}
 	on.Left = d.left(c.fuel)
-}
-
-// lack notes what gives out: what goes on lacking is added to where it began.
-func (w *Way) lack(l Lack) {
-	for i := range w.Lacks {
-		if last := &w.Lacks[i]; last.Of == l.Of && last.Burner == l.Burner {
-			last.Litres += l.Litres
-			return
-		}
-	}
-	w.Lacks = append(w.Lacks, l)
 }
