@@ -162,7 +162,7 @@ func TestDemoTripsSaySomething(t *testing.T) {
 	expected := map[string][]string{
 		"river-gauging": {"stop over-on-the-way", "stop over-on-the-way", "caution frost", "caution tap-leaves",
 			"caution hose-short", "note water-carried", "note no-sender", "note no-pressure"},
-		"sound-recordist": {"caution wash-short", "caution waste-full", "caution frost"},
+		"sound-recordist": {"caution wash-short", "caution waste-full", "caution frost", "note water-carried"},
 		"queen-bees": {"caution hangs-on-unsure", "caution pump-small", "caution hose-short", "note route-longer",
 			"note one-pump", "note bag-without-valve"},
 	}

@@ -3,6 +3,7 @@ package trip
 import (
 	"fmt"
 	"math"
+	"slices"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/module"
@@ -251,6 +252,44 @@ func noBaffles(l *Look) []fitout.Finding {
 		f.Sentence = fmt.Sprintf("%s run to and fro in it when it is half full, and the vehicle with them. From %s on a tank wants "+
 			"baffles.", l.Say.Volume(v.Capacity), l.Say.Volume(baffledFrom))
 		f.Over(v.Capacity, baffledFrom, "L")
+		return []fitout.Finding{f}
+	})
+}
+
+// tankUnsaid notes a tank of fuel beside the first of which nobody has said how it is plumbed: every rule of
+// fillers, breathers and transfer is silent about it.
+func tankUnsaid(l *Look) []fitout.Finding {
+	main := slices.IndexFunc(l.Vehicle.Tanks, func(t fitout.Tank) bool { return t.Kind == fitout.TankFuel })
+	return l.said(func(v *Vessel) []fitout.Finding {
+		k := l.Index(v.ID)
+		if v.Holds != fitout.HoldsFuel || k >= 0 && (l.Items[k].Module == nil || l.Items[k].Module.Kind != fitout.FuelTank) {
+			return nil
+		}
+		if main >= 0 && v.ID == l.Vehicle.Tanks[main].ID {
+			return nil
+		}
+		var unsaid []string
+		for _, what := range []struct {
+			missing bool
+			word    string
+		}{{v.Said.Filler == nil, "its filler"}, {v.Said.Breather == "", "its breather"}, {v.Said.Sender == "", "its sender"},
+			{v.Said.Feeds == "", "what it feeds"}, {v.Said.Feeds != "" && v.Said.Stops == "", "what ends that in time"}} {
+			if what.missing {
+				unsaid = append(unsaid, what.word)
+			}
+		}
+		if len(unsaid) == 0 {
+			return nil
+		}
+		f := about("tank-unsaid", fitout.Note, "plumbing", v.ID)
+		f.Title = fmt.Sprintf("How %s is plumbed is not said", words.Lower(v.Name))
+		f.Sentence = fmt.Sprintf("A tank is more than a box: %s are not said, so that nothing is found about them. Say it under Range, "+
+			"Vessels.", words.List(unsaid))
+		if len(unsaid) == 1 {
+			f.Sentence = fmt.Sprintf("A tank is more than a box: %s is not said, so that nothing is found about it. Say it under Range, "+
+				"Vessels.", unsaid[0])
+		}
+		f.Margin, f.Source = -1, "practice"
 		return []fitout.Finding{f}
 	})
 }

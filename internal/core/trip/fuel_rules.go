@@ -66,9 +66,11 @@ func (l *Look) wayOut(leg int, missing float64) string {
 	from := l.C.before(leg)
 	at, room := "at "+l.stop(from).Name, l.room(from)
 	if !l.C.planned(from) {
-		at = "at the start, where no pump is,"
+		at = "at the start"
 	}
 	switch {
+	case room >= missing && !l.C.planned(from):
+		return fmt.Sprintf("No pump lies before it: bring that much more %s, where the tanks have room for %s.", at, l.Say.Volume(room))
 	case room >= missing:
 		return fmt.Sprintf("Fill that more %s: the tanks have room for %s.", at, l.Say.Volume(room))
 	case room < 0.5:

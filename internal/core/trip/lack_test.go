@@ -55,14 +55,14 @@ func TestWhatIsMissingIsCountedUpToTheNextPump(t *testing.T) {
 	require.Len(t, found, 1, "one stretch, one finding")
 	assert.InDelta(t, -40.6, found[0].Margin, 0.05)
 	assert.Contains(t, found[0].Sentence, "41\u00a0L too little up to Stop 4")
-	assert.Contains(t, found[0].Sentence, "full already at the start, where no pump is", "bringing more from the start is no way out")
+	assert.Contains(t, found[0].Sentence, "full already at the start", "bringing more from the start is no way out")
 
 	j.Vehicle.Tanks[0].Now = 40
 	found = tooLong(&j)
 	assert.InDelta(t, -80.6, found[0].Margin, 0.05)
 	assert.Contains(t, found[0].Sentence, "take only 40\u00a0L more at the start")
 	j.Vehicle.Tanks[0].Capacity = 200
-	assert.Contains(t, tooLong(&j)[0].Sentence, "Fill that more at the start")
+	assert.Contains(t, tooLong(&j)[0].Sentence, "bring that much more at the start")
 }
 
 // Of the legs that lack one after the other each stretch between two pumps has its own finding.

@@ -9,6 +9,7 @@ func allRules() []func(*Look) []fitout.Finding {
 		waterShort, washShort, washesWithDrinking, wasteFull, foodShort, carriedWater, frozen,
 		gasShort, gasInTheCold, gasLocker, burnsInside,
 		fillerFlat, fillerNarrow, fillerHidden, fillerNearSparks, pointHidden, noBreather, breatherLow, noExpansion, noBaffles, noSender,
+		tankUnsaid,
 		runsOver, feedsUphill, feedsTooSlowly, canBehind,
 		tapUnfed, tapWeak, tapLeaves, pumpSmall, onePump,
 		hoseShort, inflationLong, compressorHot, bagWithoutValve, pressuresMissing,

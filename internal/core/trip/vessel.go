@@ -82,9 +82,16 @@ func vesselsOf(p *plan.Plan) []Vessel {
 	return all
 }
 
-// byKind is what a level item holds by what it is.
+// byKind is what a level item holds by what it is, or by what is in it. Fuel in a can may be for a stove
+// or a generator: the engine burns it only where that is said.
 func byKind(item *fitout.Item) fitout.Contents {
+	if item.Substance == fitout.SubstanceGas {
+		return fitout.HoldsGas
+	}
 	if item.Module == nil {
+		if item.Substance == fitout.SubstanceWater {
+			return fitout.HoldsDrinking
+		}
 		return fitout.HoldsOther
 	}
 	if item.Module.Kind == fitout.FuelTank {
@@ -93,7 +100,7 @@ func byKind(item *fitout.Item) fitout.Contents {
 	switch traits := module.TraitsOf(item.Module.Kind); {
 	case traits.Waste:
 		return fitout.HoldsWaste
-	case traits.Water:
+	case traits.Water || item.Substance == fitout.SubstanceWater:
 		return fitout.HoldsDrinking
 	}
 	return fitout.HoldsOther
