@@ -214,7 +214,7 @@ func TestFillersTapsAndCouplingsAreDrawn(t *testing.T) {
 	require.NoError(t, err)
 	sheet := draw.Of(plan.Of(&jobs[0]), &draw.DrawingWish{Looks: looks(820, 420)})
 	want := map[string]string{"~fitting-filler-second": "Filler of Second fuel tank", "~fitting-outlet-bench-tap": "Bench tap",
-		"~fitting-coupling-left-box": "Left under-tray box"}
+		"~fitting-coupling-left-box": "Left under-tray box", "~fitting-line-second": "Line from Second fuel tank to Main fuel tank"}
 	for id, name := range want {
 		seen := 0
 		for _, v := range sheet.Views {

@@ -333,9 +333,12 @@ func (d *vehicle) lamps() {
 // in front, seats.
 func (d *vehicle) fitted() {
 	for i := range d.v.Seats {
-		s := &d.v.Seats[i]
-		d.pieces(&fitout.Item{ID: s.ID, Name: "Seat", At: fitout.Point{X: s.At.X, Y: s.At.Y, Z: s.At.Z - 20},
-			Size: fitout.Size{Length: 620, Width: 500, Height: 780}})
+		s, size := &d.v.Seats[i], fitout.Size{Length: 620, Width: 500, Height: 780}
+		x := s.At.X
+		if wall := d.o.Headboard - 20; x < wall { // its back leans on the wall of the cab, not through it
+			x = min(x, wall-size.Length/2)
+		}
+		d.pieces(&fitout.Item{ID: s.ID, Name: "Seat", At: fitout.Point{X: x, Y: s.At.Y, Z: s.At.Z - 20}, Size: size})
 	}
 	r := d.v.TyreRadius
 	for i := range d.v.Parts {
