@@ -174,7 +174,25 @@ func (d drawing) mend(j *fitout.Job) {
 	j.Variants = j.Variants[:1] // one is enough to look at
 	d.variant(j, &j.Variants[0], seat)
 	d.way(j)
+	d.training(j)
 	j.Chosen = j.Variants[0].ID
+}
+
+// training lets an exercise speak of things that are there, or were.
+func (d drawing) training(j *fitout.Job) {
+	if j.Training == nil {
+		return
+	}
+	item := func() string { return one(d, j.Variants[0].Items, func(i *fitout.Item) string { return i.ID }, "gone") }
+	j.Training.Marked = only(j.Training.Marked, func(m *fitout.Marked) string {
+		return m.Of
+	}, func(m *fitout.Marked) bool { m.Of = item(); return true })
+	for i := range j.Training.Made {
+		m := &j.Training.Made[i]
+		m.Things = only(m.Things, func(t *fitout.ThingNote) string {
+			return t.Of
+		}, func(t *fitout.ThingNote) bool { t.Of = item(); return true })
+	}
 }
 
 func (d drawing) tickets(v *fitout.Vehicle, seat func() string) {
@@ -249,6 +267,12 @@ func (d drawing) variant(j *fitout.Job, v *fitout.Variant, seat func() string) {
 		for _, t := range j.Brief.Travellers {
 			s.Sleepers = append(s.Sleepers, fitout.Sleeper{Traveller: t.ID})
 		}
+		s.People = only(s.People, func(p *fitout.Placed) string {
+			return p.Traveller
+		}, func(p *fitout.Placed) bool {
+			p.Traveller, p.On = one(d, j.Brief.Travellers, func(t *fitout.Traveller) string { return t.ID }, "gone"), item()
+			return true
+		})
 	}
 	for i := range v.Cases {
 		c := &v.Cases[i]

@@ -98,7 +98,7 @@ func (s *Scene) vehicle(doors map[string]bool) {
 			form: shape.Part{ID: "~door-" + l.Cell, Leaves: []shape.Moving{*l}}}
 		if door.opened {
 			door.open = []string{l.Cell}
-			door.solids = l.Opened()
+			door.solids = l.Opened(1)
 			if door.solids[0].Gone() {
 				continue
 			}
@@ -129,16 +129,7 @@ func (s *Scene) item(item *fitout.Item, number int, posture *fit.Posture, open [
 		stands.At = fitout.Point{X: item.At.X + to.X - from.X, Y: item.At.Y + to.Y - from.Y, Z: item.At.Z + to.Z - from.Z}
 	}
 	form := shape.Of(&stands)
-	isOpen := func(cell string) bool {
-		for _, o := range posture.Open {
-			if s.fit.Parts[o.Part].ID == item.ID && o.Leaf.Cell == cell {
-				return true
-			}
-		}
-		return slices.ContainsFunc(open, func(o OpenByHand) bool {
-			return o.Module == item.ID && (o.Cell == "" || o.Cell == cell)
-		})
-	}
+	share := func(cell string) float64 { return s.share(item.ID, cell, posture, open) }
 	switch {
 	case item.Module != nil:
 		t.kind = OfModule
@@ -150,16 +141,25 @@ func (s *Scene) item(item *fitout.Item, number int, posture *fit.Posture, open [
 	}
 	t.form = form
 	for i := range form.Leaves {
-		if cell := form.Leaves[i].Cell; isOpen(cell) {
+		if cell := form.Leaves[i].Cell; share(cell) > 0 {
 			t.opened, t.open = true, append(t.open, cell)
 		}
 	}
-	t.solids = form.Solids(isOpen)
+	t.solids = form.Solids(share)
 	if item.In != nil { // it comes out with the drawer that it lies in
 		t.solids = s.carried(t.solids, item.In, posture, open)
 	}
 	t.box = around(t.solids)
 	s.things = append(s.things, t)
+}
+
+// share is how far a compartment of a module is open, 0 to 1: by hand, or as the stance has it.
+func (s *Scene) share(module, cell string, posture *fit.Posture, open []OpenByHand) float64 {
+	if slices.ContainsFunc(open, func(o OpenByHand) bool { return o.Module == module && (o.Cell == "" || o.Cell == cell) }) {
+		return 1
+	}
+	k := slices.IndexFunc(s.fit.Parts, func(p fit.Part) bool { return p.ID == module })
+	return posture.Share(k, cell)
 }
 
 // carried moves what lies in a compartment with it, where that is out.
@@ -175,16 +175,10 @@ func (s *Scene) carried(solids []shape.Prism, in *fitout.InCell, posture *fit.Po
 		if l.About != "" || l.Cell != "" && l.Cell != in.Cell {
 			continue
 		}
-		out := slices.ContainsFunc(posture.Open, func(o fit.OpenLeaf) bool { return o.Part == k && o.Leaf.Cell == l.Cell }) ||
-			slices.ContainsFunc(open, func(o OpenByHand) bool { return o.Module == in.Module && (o.Cell == "" || o.Cell == l.Cell) })
-		if !out {
-			continue
+		if share := s.share(in.Module, l.Cell, posture, open); share > 0 {
+			lying := shape.Moving{Slides: l.Slides, Solids: solids}
+			return lying.Opened(share)
 		}
-		moved := make([]shape.Prism, len(solids))
-		for n := range solids {
-			moved[n] = solids[n].Moved(l.Slides)
-		}
-		return moved
 	}
 	return solids
 }

@@ -67,7 +67,7 @@ func (s *Scene) Change(p *Posture) []Act {
 
 // beforeDoor is what swings away before the door of a bay can be opened.
 func (s *Scene) beforeDoor(bay int, p *Posture) []Act {
-	_, swept, ok := s.Bays[bay].Door()
+	_, swept, ok := p.door(&s.Bays[bay])
 	if !ok {
 		return nil
 	}
@@ -80,7 +80,7 @@ func (s *Scene) beforeDoor(bay int, p *Posture) []Act {
 			continue
 		}
 		if part.Motion == DoorOut {
-			steps = append(steps, s.openStep(OpenLeaf{i, part.Leaves[0]}))
+			steps = append(steps, s.openStep(OpenLeaf{i, part.Leaves[0], 1}))
 		} else if !p.moved(s, i) {
 			steps = append(steps, s.moveStep(i, true))
 		}
@@ -187,7 +187,7 @@ func (s *Scene) gets(asked func(*fitout.Gear) bool) []Get {
 func (s *Scene) toPart(i int) []Act {
 	steps, out := s.toSide(i)
 	if s.Parts[i].Motion == Slides {
-		return append(steps, s.openStep(OpenLeaf{i, s.Parts[i].Leaves[0]}))
+		return append(steps, s.openStep(OpenLeaf{i, s.Parts[i].Leaves[0], 1}))
 	}
 	if out {
 		return steps
@@ -195,7 +195,7 @@ func (s *Scene) toPart(i int) []Act {
 	for _, k := range s.before(i) {
 		q := &s.Parts[k]
 		if q.Motion == Slides {
-			steps = append(steps, s.openStep(OpenLeaf{k, q.Leaves[0]}))
+			steps = append(steps, s.openStep(OpenLeaf{k, q.Leaves[0], 1}))
 		} else {
 			steps = append(steps, s.moveStep(k, true))
 		}
@@ -219,7 +219,7 @@ func (s *Scene) toSide(i int) (steps []Act, out bool) {
 	}
 	for k := range s.Parts {
 		if s.Parts[k].Traits().CarriesOut && s.Parts[k].Motion == Slides && contains(s.standOn(k), i) {
-			return append(steps, s.openStep(OpenLeaf{k, s.Parts[k].Leaves[0]})), true
+			return append(steps, s.openStep(OpenLeaf{k, s.Parts[k].Leaves[0], 1})), true
 		}
 	}
 	return steps, false
@@ -238,7 +238,7 @@ func (s *Scene) toThing(holder int, t *Thing) []Act {
 					steps = append(steps, s.moveStep(k, true))
 				}
 			}
-			steps = append(steps, s.openStep(OpenLeaf{holder, leaf}))
+			steps = append(steps, s.openStep(OpenLeaf{holder, leaf, 1}))
 		}
 	}
 	for range t.Moves {

@@ -188,7 +188,7 @@ func shutIn(s *Scene) []fitout.Finding {
 
 // standsBefore is the first part in the way of a leaf that stays there whatever one does without tools, or −1.
 func (s *Scene) standsBefore(i int, leaf Leaf, carried []int) int {
-	o := OpenLeaf{i, leaf}
+	o := OpenLeaf{i, leaf, 1}
 	for k := range s.Parts {
 		q := &s.Parts[k]
 		// What is cheap to tell comes first: this is asked of every pair.

@@ -19,6 +19,7 @@ type Posture struct {
 type OpenLeaf struct {
 	Part int
 	Leaf
+	Share float64 // how far, above 0 up to 1
 }
 
 // Prepare makes the postures of a scene. Parts that stand on a table or a
@@ -51,7 +52,7 @@ func (s *Scene) posture(stance fitout.Stance) Posture {
 		}
 		for _, leaf := range s.Parts[i].Leaves {
 			if o.Cell == "" || o.Cell == leaf.Cell {
-				p.Open = append(p.Open, OpenLeaf{i, leaf})
+				p.Open = append(p.Open, OpenLeaf{i, leaf.PartWay(o.Share, s.Parts[i].slides()), shareOf(o.Share)})
 			}
 		}
 	}
@@ -65,6 +66,42 @@ func (s *Scene) posture(stance fitout.Stance) Posture {
 		}
 	}
 	return p
+}
+
+// shareOf is how far something is open that says so: nothing said is all the way.
+func shareOf(said float64) float64 {
+	if said <= 0 {
+		return 1
+	}
+	return said
+}
+
+// Share is how far a leaf is open in a posture, 0 to 1.
+func (p *Posture) Share(part int, cell string) float64 {
+	for _, o := range p.Open {
+		if o.Part == part && o.Leaf.Cell == cell {
+			return o.Share
+		}
+	}
+	return 0
+}
+
+// slides tells whether what opens of a part goes along a line and does not turn.
+func (p *Part) slides() bool {
+	return (p.Motion == Slides || p.Motion == Drawers) && p.Module().Unfolds == 0
+}
+
+// door is where the door of a bay stands in a posture, and the room that it takes on its way; ok is false
+// for one that takes none.
+func (p *Posture) door(b *Bay) (open, swept fitout.Box, ok bool) {
+	for _, d := range p.Stance.Doors {
+		if d.Bay == b.ID && d.Share > 0 && d.Share < 1 {
+			ajar := *b
+			ajar.Opening.Swing *= d.Share
+			return ajar.Door()
+		}
+	}
+	return b.Door()
 }
 
 // carry moves all that stands on an open table or kitchen out with it, the

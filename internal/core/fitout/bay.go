@@ -25,9 +25,10 @@ type Bay struct {
 	DiagonalLeft  float64 `json:"diagonalLeft" minimum:"0" maximum:"16000" unit:"mm" doc:"front left corner to rear right corner at the floor, mm"`
 	DiagonalRight float64 `json:"diagonalRight" minimum:"0" maximum:"16000" unit:"mm" doc:"front right corner to rear left corner at the floor, mm"`
 
-	Opening   Opening      `json:"opening"`
-	Obstacles []Obstacle   `json:"obstacles" key:"id" maxItems:"50"`
-	Walls     []CurvedWall `json:"walls" key:"id" maxItems:"20" doc:"walls that are not straight"`
+	Opening   Opening       `json:"opening"`
+	More      []MoreOpening `json:"more" key:"id" maxItems:"20" doc:"further openings: windows, hatches, a second door"`
+	Obstacles []Obstacle    `json:"obstacles" key:"id" maxItems:"50"`
+	Walls     []CurvedWall  `json:"walls" key:"id" maxItems:"20" doc:"walls that are not straight"`
 
 	Rating       float64 `json:"rating" minimum:"0" maximum:"50000" unit:"kg" doc:"most that it may carry moving, kg; 0 = not stated"`
 	RatingParked float64 `json:"ratingParked" minimum:"0" maximum:"50000" unit:"kg" doc:"most that it may carry parked, kg; 0 = as moving"`

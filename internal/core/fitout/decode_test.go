@@ -28,9 +28,9 @@ func sample() Job {
 		Source: DataSheet, Certificate: NotNeeded,
 		Axle: RearAxle, Rate: 55, Limits: []LimitMoved{{Limit: LimitRearAxle, Kg: 2000}}}}
 	j.Vehicle.Bays = []Bay{{ID: "tray", Name: "Tray", Kind: BayCanopyRear, LengthLeft: 1800,
-		Opening:   Opening{Face: FaceRear, Hinge: HingeTop},
-		Obstacles: []Obstacle{{ID: "arch", Name: "Arch", Kind: WheelArch, Side: Left}},
-		Walls:     []CurvedWall{}}}
+		Opening: Opening{Face: FaceRear, Hinge: HingeTop},
+		More:    []MoreOpening{}, Obstacles: []Obstacle{{ID: "arch", Name: "Arch", Kind: WheelArch, Side: Left}},
+		Walls: []CurvedWall{}}}
 	j.Vehicle.Mounts = []Mount{{ID: "ring", Name: "Ring", Rating: 400}}
 	j.Vehicle.LowPoints = []LowPoint{{ID: "bar", Name: "Bar", At: Point{X: 4300, Z: 520}}}
 	j.Brief.Travellers = []Traveller{{ID: "ann", Name: "Ann", Kind: TravellerPerson, Mass: 70}}
@@ -142,7 +142,7 @@ func TestBadDocumentsAreRefusedWithASentence(t *testing.T) {
 		{
 			"no version",
 			`{"format":"zaino.job"}`,
-			"version: nothing was given; accepted is a whole number from 1 to 10",
+			"version: nothing was given; accepted is a whole number from 1 to 11",
 		},
 		{
 			"a newer version with new fields",

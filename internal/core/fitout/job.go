@@ -12,14 +12,14 @@ package fitout
 // package describes. Older versions are lifted by Decode, newer ones refused.
 const (
 	Format  = "zaino.job"
-	Version = 10
+	Version = 11
 )
 
 // Job is one customer's build: the vehicle, shared by all variants, and the
 // variants, each a whole arrangement of items.
 type Job struct {
 	Format   string     `json:"format" enum:"zaino.job" doc:"always zaino.job"`
-	Version  int        `json:"version" doc:"version of the format, 9"`
+	Version  int        `json:"version" doc:"version of the format, 11"`
 	ID       string     `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
 	Name     string     `json:"name" minLength:"1" maxLength:"120"`
 	Customer string     `json:"customer" maxLength:"200"`
@@ -34,6 +34,7 @@ type Job struct {
 	Route    Route      `json:"route" doc:"the way of the trip, with its stops"`
 	Build    Build      `json:"build" doc:"what the workshop has, pays and does to make it"`
 	Handover Handover   `json:"handover" doc:"what the customer is told and given, and what is due afterwards"`
+	Training *Training  `json:"training,omitempty" doc:"present for an exercise"`
 	Trailer  *Trailer   `json:"trailer,omitempty" doc:"what the vehicle tows, if it tows"`
 	Variants []Variant  `json:"variants" key:"id" maxItems:"20"`
 	Chosen   string     `json:"chosen" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of the variant that is shown and assessed"`
@@ -124,7 +125,7 @@ func NewJob(id, name string, region Region) Job {
 				{ID: "rear-left", Name: "Rear left", At: Point{X: 2000, Y: -360, Z: 950}},
 				{ID: "rear-right", Name: "Rear right", At: Point{X: 2000, Y: 360, Z: 950}},
 			},
-			Parts: []Part{}, LowPoints: []LowPoint{}, Mounts: []Mount{}, Marks: []Mark{}, Bays: []Bay{},
+			Parts: []Part{}, LowPoints: []LowPoint{}, Mounts: []Mount{}, Marks: []Mark{}, Bays: []Bay{}, BodyMounts: []BodyMount{},
 			Modifications: []Modification{},
 			Hitch:         Hitch{Overhang: 1200, Height: 450},
 		},

@@ -11,6 +11,7 @@ var lifts = [...]func(document map[string]any){
 	toVersion2, toVersion3, toVersion4, toVersion5, toVersion6, toVersion7, toVersion8,
 	toVersion9,
 	toVersion10,
+	toVersion11,
 }
 
 // lift brings a document of an older version up to the present one and returns
@@ -175,6 +176,10 @@ func toVersion10(job map[string]any) {
 		}
 	}
 }
+
+// toVersion11 only counts on: what is open without a share is open all the way, as was taken so far, and no
+// older document says anything of further openings, people and things around a stance, tyres, and noise.
+func toVersion11(job map[string]any) { job["version"] = json.Number("11") }
 
 // substance says of a thing what its name told before.
 func substance(thing, region any) {

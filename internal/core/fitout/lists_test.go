@@ -109,6 +109,9 @@ func TestTwoWhoTakeDifferentThingsOffAListTakeOffBoth(t *testing.T) {
 	merged := map[string]int{}
 	rapid.Check(t, func(t *rapid.T) {
 		drawn := example.Any(t)
+		if len(lists(reflect.ValueOf(&drawn), nil)) == 0 {
+			return // nothing in it can be taken off by two
+		}
 		base := copyOf(t, &drawn, 0)
 		all := lists(reflect.ValueOf(&base), nil)
 		list := rapid.IntRange(0, len(all)-1).Draw(t, "list")
@@ -164,6 +167,7 @@ func TestGoldenFilesAreNeverEdited(t *testing.T) {
 		"474ca22fb5a1e2dce32fa490f9706a2a7a04434a01cae19f8ec9830bfe50da8e",
 		"d337a8631416df549479caf4d2f2581e3f8c85ec67e27cc99dc130cc15acf5f4",
 		"1a3339fb575922869cea487356680e603c93d826c7de7ee594c20d35dd026abf",
+		"f21d0925badbc4cb614f9c341357296d72a3efcdf0297a0b1d9fe7f5d59d9316",
 	}
 	require.Len(t, sums, fitout.Version, "a version without the sum of its golden file")
 	for i, want := range sums {

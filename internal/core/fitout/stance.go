@@ -4,14 +4,16 @@ package fitout
 // loose piece lies, which seats are folded. Shut and loaded for the road is a
 // stance too, and needs no entry. Names of things that are gone are passed over.
 type Stance struct {
-	ID       string       `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
-	Name     string       `json:"name" minLength:"1" maxLength:"120"`
-	Use      StanceUse    `json:"use" enum:"drive,cook,sleep,other" doc:"what it is for"`
-	Open     []Opened     `json:"open" key:"module,cell" maxItems:"200" doc:"what is open"`
-	Doors    []Door       `json:"doors" key:"bay" maxItems:"60" doc:"whose doors, hatches and lids are open"`
-	Loose    []LoosePlace `json:"loose" key:"item" maxItems:"200" doc:"things that lie elsewhere than on the road"`
-	Folded   []SeatKept   `json:"folded" key:"seat" maxItems:"60" doc:"seats that are folded or out"`
-	Sleepers []Sleeper    `json:"sleepers" key:"traveller" maxItems:"60" doc:"who sleeps inside"`
+	ID       string        `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	Name     string        `json:"name" minLength:"1" maxLength:"120"`
+	Use      StanceUse     `json:"use" enum:"drive,cook,sleep,other" doc:"what it is for"`
+	Open     []Opened      `json:"open" key:"module,cell" maxItems:"200" doc:"what is open"`
+	Doors    []Door        `json:"doors" key:"bay" maxItems:"60" doc:"whose doors, hatches and lids are open"`
+	Loose    []LoosePlace  `json:"loose" key:"item" maxItems:"200" doc:"things that lie elsewhere than on the road"`
+	Folded   []SeatKept    `json:"folded" key:"seat" maxItems:"60" doc:"seats that are folded or out"`
+	Sleepers []Sleeper     `json:"sleepers" key:"traveller" maxItems:"60" doc:"who sleeps inside"`
+	People   []Placed      `json:"people" key:"traveller" maxItems:"60" doc:"who stands, sits, dresses, passes or works where"`
+	Ground   []GroundThing `json:"ground" key:"id" maxItems:"60" doc:"what stands around the vehicle"`
 }
 
 // StanceUse is what a stance is for; it decides which rules hold in it.
@@ -27,13 +29,15 @@ const (
 
 // Opened is a module that is open, or one of its drawers.
 type Opened struct {
-	Module string `json:"module" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of the module"`
-	Cell   string `json:"cell" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the drawer; empty for the whole module"`
+	Module string  `json:"module" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of the module"`
+	Cell   string  `json:"cell" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the drawer; empty for the whole module"`
+	Share  float64 `json:"share" minimum:"0" maximum:"1" doc:"how far it is open; 0: all the way"`
 }
 
 // Door is the opening of a bay.
 type Door struct {
-	Bay string `json:"bay" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of the bay"`
+	Bay   string  `json:"bay" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of the bay"`
+	Share float64 `json:"share" minimum:"0" maximum:"1" doc:"how far it is open; 0: all the way"`
 }
 
 // LoosePlace is where a thing lies in a stance.

@@ -57,7 +57,7 @@ func full() Job {
 	v.Stances = []Stance{{ID: "cook", Name: "Cook", Use: StanceCook, Open: []Opened{{Module: "fridge"}},
 		Doors: []Door{{Bay: "tray"}},
 		Loose: []LoosePlace{{Item: "fridge", Outside: true}}, Folded: []SeatKept{{Seat: "passenger"}},
-		Sleepers: []Sleeper{{Traveller: "ann"}}}}
+		Sleepers: []Sleeper{{Traveller: "ann"}}, People: []Placed{}, Ground: []GroundThing{}}}
 	v.Cases = []Case{{ID: "full", Name: "Full", Switches: []CaseSwitch{{Switch: "raft", On: true}},
 		Choices: []CaseChoice{{Choice: "roof", Member: "m"}},
 		Levels:  []CaseLevel{{Of: "fuel", Litres: 40}}, Charges: []CaseCharge{{System: "house", Charge: 0.5}}, People: []CasePerson{{Item: "ann", Seat: "passenger"}},

@@ -9,6 +9,9 @@ type Vehicle struct {
 	TrackRear     float64        `json:"trackRear" minimum:"500" maximum:"4000" unit:"mm" doc:"mm"`
 	Fuel          Fuel           `json:"fuel" enum:",diesel,petrol" doc:"what the engine burns; empty: by the density of its fuel tanks"`
 	TyreRadius    float64        `json:"tyreRadius" minimum:"150" maximum:"1000" unit:"mm" doc:"mm"`
+	TyreWidth     float64        `json:"tyreWidth" minimum:"0" maximum:"600" unit:"mm" doc:"of the tyre as it stands, mm; 0 = not measured"`
+	SteeringLock  float64        `json:"steeringLock" minimum:"0" maximum:"60" unit:"°" doc:"how far the front wheels turn, °; 0 = not measured"`
+	MirrorWidth   float64        `json:"mirrorWidth" minimum:"0" maximum:"5000" unit:"mm" doc:"over both mirrors, mm; 0 = not measured"`
 	Front         Axle           `json:"front" doc:"the front axle: spring, bump clearance, tyres"`
 	Rear          Axle           `json:"rear"`
 	Outline       Outline        `json:"outline"`
@@ -22,6 +25,7 @@ type Vehicle struct {
 	Mounts        []Mount        `json:"mounts" key:"id" maxItems:"200" doc:"points that things can be fixed to"`
 	Marks         []Mark         `json:"marks" key:"id" maxItems:"100" doc:"what has to stay in sight or in reach"`
 	Bays          []Bay          `json:"bays" key:"id" maxItems:"60" doc:"measured spaces to build in"`
+	BodyMounts    []BodyMount    `json:"bodyMounts" key:"id" maxItems:"40" doc:"points on which body, tray or box stand on the frame"`
 	Modifications []Modification `json:"modifications" key:"id" maxItems:"100"`
 	Extension     *Extension     `json:"extension,omitempty" doc:"wheelbase extension, if one is fitted or planned"`
 }

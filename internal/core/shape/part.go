@@ -23,25 +23,36 @@ type Moving struct {
 	Solids   []Prism      // shut
 }
 
-// Opened returns the solids of what moves, open.
-func (m *Moving) Opened() []Prism {
+// Opened returns the solids of what moves, open by a share of its way. What turns is drawn shut or open,
+// by what it is nearer to.
+func (m *Moving) Opened(share float64) []Prism {
 	open := make([]Prism, len(m.Solids))
 	for i, s := range m.Solids {
-		if m.About != "" {
+		switch {
+		case m.About == "":
+			by := fitout.Point{X: share * m.Slides.X, Y: share * m.Slides.Y, Z: m.Slides.Z}
+			if share < 1 && by != (fitout.Point{Z: by.Z}) {
+				by.Z = 0 // it comes down only at its end
+			} else if share < 1 {
+				by.Z *= share
+			}
+			open[i] = s.Moved(by)
+		case share >= 0.5:
 			open[i] = s.Turned(m.About, m.Through, m.Quarters)
-		} else {
-			open[i] = s.Moved(m.Slides)
+		default:
+			open[i] = s
 		}
 	}
 	return open
 }
 
-// Solids are all of a part: shut, but for the leaves that open tells to be open; nil for none.
-func (p *Part) Solids(open func(cell string) bool) []Prism {
+// Solids are all of a part: shut, but for the leaves that open tells to be open by a share above 0; nil
+// for none.
+func (p *Part) Solids(open func(cell string) float64) []Prism {
 	all := append([]Prism{}, p.Still...)
 	for i := range p.Leaves {
-		if l := &p.Leaves[i]; open != nil && open(l.Cell) {
-			all = append(all, l.Opened()...)
+		if l := &p.Leaves[i]; open != nil && open(l.Cell) > 0 {
+			all = append(all, l.Opened(open(l.Cell))...)
 		} else {
 			all = append(all, l.Solids...)
 		}

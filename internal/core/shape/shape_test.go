@@ -72,7 +72,7 @@ func TestFormsAreAsLargeAsTheirModules(t *testing.T) {
 		leaves := module.Leaves(&item)
 		for i := range form.Leaves {
 			l := &form.Leaves[i]
-			opened := around(l.Opened())
+			opened := around(l.Opened(1))
 			for k := range leaves {
 				if leaves[k].Cell != l.Cell {
 					continue

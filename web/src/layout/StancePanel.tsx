@@ -29,6 +29,8 @@ export function StancePanel({ bench }: { bench: Bench }) {
         loose: [],
         folded: [],
         sleepers: [],
+        people: [],
+        ground: [],
       }),
     );
     setStance(id);
@@ -77,10 +79,10 @@ function OneStance({ stance, bench }: { stance: Stance; bench: Bench }) {
       const cells = item.module?.cells.map((c) => c.id) ?? [];
       // A whole unit that was open becomes its drawers, so that one of them can be shut.
       const before = s.open.flatMap((o) =>
-        o.module === item.id && o.cell === '' && cell !== '' ? cells.map((c) => ({ module: item.id, cell: c })) : [o],
+        o.module === item.id && o.cell === '' && cell !== '' ? cells.map((c) => ({ ...o, cell: c })) : [o],
       );
       s.open = before.filter((o) => !(o.module === item.id && (cell === '' || o.cell === cell)));
-      if (on) s.open.push({ module: item.id, cell });
+      if (on) s.open.push({ module: item.id, cell, share: 0 });
     });
   const bays = job.vehicle.bays.filter((b) => b.opening.face !== 'none' && b.opening.width > 0);
   const elsewhere = all.filter((p) => p.item.module && !p.item.in && !stance.loose.some((l) => l.item === p.item.id));
@@ -156,7 +158,7 @@ function OneStance({ stance, bench }: { stance: Stance; bench: Bench }) {
               on={said || needed}
               disabled={needed}
               set={(on) =>
-                edit(`Door of ${b.name}`, (s) => (s.doors = listed(s.doors, (d) => d.bay === b.id, { bay: b.id }, on)))
+                edit(`Door of ${b.name}`, (s) => (s.doors = listed(s.doors, (d) => d.bay === b.id, { bay: b.id, share: 0 }, on)))
               }
             />
           );

@@ -35,6 +35,9 @@ export function plainItem(id: string, name: string, group: string): Item {
     onTrailer: false,
     component: '',
     price: 0,
+    noise: 0,
+    nights: false,
+    hung: false,
   };
 }
 

@@ -48,6 +48,7 @@ function fresh(v: Vehicle, kind: Bay['kind'], name: string): Bay {
     kind,
     at: { x: outline.headboard, y: (side * width) / 4, z: kind === 'roof' ? outline.height : outline.floorHeight },
     behind: false,
+    more: [],
     tiltAlong: 0,
     tiltAcross: 0,
     levelled: false,
