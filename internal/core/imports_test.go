@@ -40,6 +40,8 @@ var below = map[string]string{
 	"build":    "fitout module plan words load space cut order cost",
 	"trip":     "fitout load module plan words limits brief",
 	"answer":   "fitout load module plan quantity words brief trip",
+	"camp":     "fitout load module plan words fit",
+	"chassis":  "fitout load plan words fit",
 
 	"weigh": "fitout gauss load plan words limits build",
 
@@ -50,7 +52,7 @@ var below = map[string]string{
 	"edit":   "fitout load module plan words limits fit brief power trip wiring build weigh",
 	"season": "fitout gauss plan words brief power handover edit",
 	"offer":  "fitout load module plan quantity words limits fit brief edit",
-	"assess": "fitout plan words edit answer balance baseline brief fit limits offer power rating ride space trip wiring build weigh handover",
+	"assess": "fitout plan words edit answer camp chassis balance baseline brief fit limits offer power rating ride space trip wiring build weigh handover",
 
 	"mend":    "fitout load plan quantity words assess edit limits offer power rating supply",
 	"report":  "fitout load module plan words assess balance brief fit limits power rating space trip wiring build edit handover weigh",

@@ -12,6 +12,8 @@ import (
 	"zaino/internal/core/baseline"
 	"zaino/internal/core/brief"
 	"zaino/internal/core/build"
+	"zaino/internal/core/camp"
+	"zaino/internal/core/chassis"
 	"zaino/internal/core/edit"
 	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
@@ -93,7 +95,7 @@ func engines() []engine {
 		into(build.Engine(), func(a *Assessment) *build.BuildFigures { return &a.Build }),
 		into(weigh.Engine(), func(a *Assessment) *weigh.WeighFigures { return &a.Weigh }),
 		into(handover.Engine(), func(a *Assessment) *handover.HandoverFigures { return &a.Handover }),
-		{func(*plan.Plan, *Assessment) {}, answer.Rules()},
+		{func(*plan.Plan, *Assessment) {}, slices.Concat(answer.Rules(), camp.Rules(), chassis.Rules())},
 	}
 }
 

@@ -67,7 +67,7 @@ func (s *Scene) Change(p *Posture) []Act {
 
 // beforeDoor is what swings away before the door of a bay can be opened.
 func (s *Scene) beforeDoor(bay int, p *Posture) []Act {
-	_, swept, ok := p.door(&s.Bays[bay])
+	_, swept, ok := p.Door(&s.Bays[bay])
 	if !ok {
 		return nil
 	}

@@ -27,8 +27,9 @@ type Bay struct {
 	Name     string
 	Kind     fitout.BayKind
 	Opening  Opening
-	Rating   float64 // most that it carries, kg; 0 = not stated
-	Sealed   bool    // against dust and water
+	More     []MoreOpening // further ones that were measured
+	Rating   float64       // most that it carries, kg; 0 = not stated
+	Sealed   bool          // against dust and water
 	Heated   bool
 	Lockable bool
 	Shared   bool // people travel or sleep in it

@@ -52,6 +52,9 @@ func mirror(s *Scene) {
 		for k := range b.Obstacles {
 			b.Obstacles[k] = mirroredBox(b.Obstacles[k])
 		}
+		for k := range b.More {
+			b.More[k].Gap, b.More[k].Face = mirroredBox(b.More[k].Gap), mirroredFace(b.More[k].Face)
+		}
 	}
 	for i := range s.Parts {
 		p := &s.Parts[i]

@@ -13,6 +13,27 @@ type Opening struct {
 	Known bool       // it has one, and it was measured
 }
 
+// MoreOpening is a further opening of a bay.
+type MoreOpening struct {
+	Opening
+	Said *fitout.MoreOpening
+}
+
+// Exits are the openings of a bay that one may go in and out by, of any size: its own, and those that are
+// said to be for that or for loads.
+func (b *Bay) Exits() []*Opening {
+	var all []*Opening
+	if b.Opening.Known {
+		all = append(all, &b.Opening)
+	}
+	for i := range b.More {
+		if use := b.More[i].Said.Use; use == fitout.ForExit || use == fitout.ForLoad {
+			all = append(all, &b.More[i].Opening)
+		}
+	}
+	return all
+}
+
 // Through tells whether a box that starts inside a bay reaches out through the
 // face of its opening.
 func (b *Bay) Through(box fitout.Box) bool {

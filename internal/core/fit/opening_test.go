@@ -1,6 +1,7 @@
 package fit
 
 import (
+	"math"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -75,4 +76,30 @@ func TestWhatGoesThroughAnOpening(t *testing.T) {
 	}
 	closed := Bay{Room: box(0, 0, 0, 10, 10, 10)}
 	assert.False(t, closed.Through(box(50, 0, 0, 10, 10, 10)), "without an opening nothing goes through")
+}
+
+// What is opened only in part meets what stands in that part of its way, and no more; and so does a door.
+func TestWhatOpensPartWayTakesOnlyThatRoom(t *testing.T) {
+	blocked := func(share, crateAt float64) bool {
+		s := sound()
+		s.add(part("crate", fitout.PlainGear, Still, box(crateAt, -300, 640, 200, 200, 200), 2)).Bay = ""
+		s.Stances[0].Open[0].Share = share
+		s.Prepare()
+		return len(wayBlocked(s)) > 0
+	}
+	// The unit ends at 4000 and comes out by 1000.
+	assert.True(t, blocked(0, 4600), "nothing said is all the way")
+	assert.True(t, blocked(1, 4600))
+	assert.True(t, blocked(0.65, 4600))
+	assert.False(t, blocked(0.55, 4600))
+
+	s := sound()
+	s.Stances[0].Doors = []fitout.Door{{Bay: "row", Share: 0.5}}
+	s.Prepare()
+	_, whole, _ := s.Bays[1].Door()
+	ajar, _, ok := s.Postures[1].Door(&s.Bays[1])
+	assert.True(t, ok)
+	// 700 wide and opened to 35° it stands 700 sin 35° out.
+	assert.InDelta(t, 700*math.Sin(35*math.Pi/180), s.Bays[1].Opening.Gap.From.Y-ajar.From.Y, 0.1)
+	assert.InDelta(t, 700, s.Bays[1].Opening.Gap.From.Y-whole.From.Y, 0.1)
 }

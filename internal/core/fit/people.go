@@ -94,15 +94,19 @@ func sleepExits(s *Scene) []fitout.Finding {
 		blocked := ""
 		for k := range s.Bays {
 			bay := &s.Bays[k]
-			if !bay.Shared || !joins[bay.ID] || !bay.Opening.Known ||
-				min(bay.Opening.Width, bay.Opening.Height) < exitGap {
+			if !bay.Shared || !joins[bay.ID] {
 				continue
 			}
-			if by := s.exitBlocked(b, bay); by != "" {
-				blocked = by
-				continue
+			for _, o := range bay.Exits() {
+				if min(o.Width, o.Height) < exitGap {
+					continue
+				}
+				if by := s.exitBlocked(b, o); by != "" {
+					blocked = by
+					continue
+				}
+				ways++
 			}
-			ways++
 		}
 		if ways >= 2 {
 			return
@@ -156,22 +160,12 @@ func (s *Scene) roomOf(b *bed) map[string]bool {
 
 // exitBlocked names what leaves less than half of an opening free, from the
 // height of the bed upward.
-func (s *Scene) exitBlocked(b *bed, bay *Bay) string {
-	gap := bay.Opening.Gap
+func (s *Scene) exitBlocked(b *bed, o *Opening) string {
+	gap := o.Gap
 	gap.From.Z = max(gap.From.Z, min(b.around.To.Z, gap.To.Z))
-	room := gap
-	switch bay.Opening.Face {
-	case fitout.FaceRear:
-		room.From.X -= exitRoom
-	case fitout.FaceFront:
-		room.To.X += exitRoom
-	case fitout.FaceRight:
-		room.From.Y -= exitRoom
-	case fitout.FaceLeft:
-		room.To.Y += exitRoom
-	default:
-		room.From.Z -= exitRoom
-	}
+	above := *o
+	above.Gap = gap
+	room := above.before(exitRoom)
 	free, most, by := area(gap), 0.0, ""
 	whole := free
 	for i := range s.Parts {

@@ -91,9 +91,9 @@ func (p *Part) slides() bool {
 	return (p.Motion == Slides || p.Motion == Drawers) && p.Module().Unfolds == 0
 }
 
-// door is where the door of a bay stands in a posture, and the room that it takes on its way; ok is false
+// Door is where the door of a bay stands in a posture, and the room that it takes on its way; ok is false
 // for one that takes none.
-func (p *Posture) door(b *Bay) (open, swept fitout.Box, ok bool) {
+func (p *Posture) Door(b *Bay) (open, swept fitout.Box, ok bool) {
 	for _, d := range p.Stance.Doors {
 		if d.Bay == b.ID && d.Share > 0 && d.Share < 1 {
 			ajar := *b

@@ -111,6 +111,12 @@ func bayAs(b *fitout.Bay) Bay {
 		Sealed: b.Sealed, Heated: b.Heated, Lockable: b.Lockable, Shared: b.Shared, Opening: Opening{Opening: b.Opening},
 	}
 	f.Opening.Gap, f.Opening.Known = space.Gap(b)
+	for k := range b.More {
+		m := &b.More[k]
+		if gap, ok := space.MoreGap(b, m); ok {
+			f.More = append(f.More, MoreOpening{Opening{m.Opening, gap, true}, m})
+		}
+	}
 	if b.LengthTop > 0 {
 		f.RearTop = b.At.X + b.LengthTop
 	}

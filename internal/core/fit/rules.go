@@ -64,6 +64,8 @@ func Rules() []Rule {
 		{"service-reach", serviceReach},
 		{"shut-in", shutIn},
 		{"sleep-exits", sleepExits},
+		{"opening-covered", openingCovered},
+		{"window-uncovered", windowUncovered},
 		{"strut-force", strutForce},
 		{"tight", tight},
 		{"tip-unit", tipUnit},

@@ -32,7 +32,7 @@ func openTogether(s *Scene) []fitout.Finding {
 				}
 			}
 			for _, d := range p.Doors {
-				door, _, ok := p.door(&s.Bays[d])
+				door, _, ok := p.Door(&s.Bays[d])
 				if by := a.Leaf.Open.Overlap(door); ok && least(by) > slack {
 					tell(&s.Parts[a.Part], "the door of "+s.Bays[d].Name, s.Bays[d].ID, a.Leaf.Open, door)
 				}

@@ -102,6 +102,25 @@ func Stands(b *fitout.Bay, o *fitout.Obstacle) fitout.Box {
 	return fitout.Box{From: from, To: fitout.Point{X: from.X + o.Length, Y: from.Y + o.Width, Z: from.Z + o.Height}}
 }
 
+// MoreGap returns the clear rectangle of a further opening of a bay, flat in its face, where it was measured
+// in it; ok is false where it has no face or size.
+func MoreGap(b *fitout.Bay, m *fitout.MoreOpening) (gap fitout.Box, ok bool) {
+	alone := *b
+	alone.Opening = m.Opening
+	if gap, ok = Gap(&alone); !ok {
+		return gap, false
+	}
+	room := RoomBox(b)
+	by := fitout.Point{X: room.From.X + m.Along - gap.From.X, Z: b.At.Z + m.Above - gap.From.Z}
+	switch m.Opening.Face {
+	case fitout.FaceRear, fitout.FaceFront:
+		by.X, by.Y = 0, room.From.Y+m.Along-gap.From.Y
+	case fitout.FaceTop:
+		by.Y, by.Z = room.From.Y+m.Above-gap.From.Y, 0
+	}
+	return gap.Moved(by.X, by.Y, by.Z), true
+}
+
 // Gap returns the clear rectangle of a bay's opening, flat in its face; ok is
 // false where there is none or it was not measured. It stands in the middle of
 // its face, on the sill.

@@ -1,0 +1,26 @@
+// Package chassis looks at what is bolted to a vehicle from outside its spaces: what the tyres reach, how a body
+// stands on a frame that twists, what the mirrors see past, and what stands over an aerial.
+package chassis
+
+import (
+	"zaino/internal/core/fit"
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/plan"
+)
+
+// Rules hold a plan against its tyres, body mounts, mirrors and aerials.
+func Rules() []plan.Rule {
+	return []plan.Rule{tyreHits, bodyTwist, bodyMountOver, mirrorsNarrow, aerialShaded}
+}
+
+// slack is what two boxes may reach into each other without a word, mm.
+const slack = 1.0
+
+// about begins a finding about a part.
+func about(rule string, severity fitout.Severity, p *fit.Part) fitout.Finding {
+	kind := "module"
+	if p.Ledger {
+		kind = "item"
+	}
+	return fitout.Finding{Rule: rule, Severity: severity, Subject: fitout.Subject{Kind: kind, ID: p.ID}, Unit: "mm", Source: "physics"}
+}
