@@ -111,7 +111,7 @@ func TestFormsAreThoseThatWereLookedAt(t *testing.T) {
 		form := shape.Of(&item)
 		var open []shape.Prism
 		if len(form.Leaves) > 0 {
-			open = form.Solids(func(string) bool { return true })
+			open = form.Solids(func(string) float64 { return 1 })
 		}
 		pictures[string(spec.Kind)] = golden(form.Solids(nil), open)
 	}

@@ -241,3 +241,51 @@ func TestFillersTapsAndCouplingsAreDrawn(t *testing.T) {
 		}
 	}
 }
+
+// Who and what stands in and around a stance is drawn in it, where it stands, and nowhere else; a drawer that is
+// half out is drawn half out.
+func TestWhatStandsInAStanceIsDrawn(t *testing.T) {
+	jobs, err := demo.Jobs()
+	require.NoError(t, err)
+	j := &jobs[0]
+	v := &j.Variants[0]
+	stance := &v.Stances[0]
+	stance.Ground = nil
+	for i, kind := range []fitout.GroundKind{fitout.GroundAwning, fitout.GroundTent, fitout.GroundTable, fitout.GroundChair, fitout.GroundLadder,
+		fitout.GroundTrailer, fitout.GroundFire, fitout.GroundOther} {
+		stance.Ground = append(stance.Ground, fitout.GroundThing{ID: string(kind), Name: "The " + string(kind), Kind: kind,
+			At: fitout.Point{X: float64(1000 * i), Y: -3000}, Size: fitout.Size{Length: 800, Width: 600, Height: 1200}})
+	}
+	stance.People = nil
+	for i, does := range []fitout.Does{fitout.Stands, fitout.Sits} {
+		stance.People = append(stance.People, fitout.Placed{Traveller: j.Brief.Travellers[i].ID, Does: does, At: fitout.Point{X: 2500, Y: -2500, Z: 0}})
+	}
+	p := plan.Of(j)
+	for i := range stance.Ground {
+		g := &stance.Ground[i]
+		box, there := draw.SceneOf(p, stance.ID, nil).Box("~ground-" + g.ID)
+		require.True(t, there, g.Name)
+		assert.InDelta(t, 0, box.From.Z, 1, g.Name)
+		assert.LessOrEqual(t, box.Around(g.Box()).Size().Length, 801.0, g.Name)
+		_, elsewhere := draw.SceneOf(p, "", nil).Box("~ground-" + g.ID)
+		assert.False(t, elsewhere, "on the road it is packed")
+	}
+	for i, tall := range []float64{1, 0.52} {
+		who := &j.Brief.Travellers[i]
+		box, there := draw.SceneOf(p, stance.ID, nil).Box("~placed-" + who.ID)
+		require.True(t, there)
+		assert.InDelta(t, tall*who.Height, box.To.Z, 0.03*who.Height)
+	}
+	drawn := func(share float64) float64 {
+		for i := range stance.Open {
+			stance.Open[i].Share = share
+		}
+		k := p.Index(stance.Open[0].Module)
+		box, _ := draw.SceneOf(plan.Of(j), stance.ID, nil).Box(p.Items[k].ID)
+		shut, _ := draw.SceneOf(plan.Of(j), "", nil).Box(p.Items[k].ID)
+		return box.Size().Length - shut.Size().Length + box.Size().Width - shut.Size().Width
+	}
+	whole := drawn(0)
+	require.Greater(t, whole, 100.0)
+	assert.InDelta(t, whole/2, drawn(0.5), 0.5+whole*0.1)
+}

@@ -20,6 +20,8 @@ const (
 	OfGear    Kind = "gear"
 	OfPerson  Kind = "person"
 	OfFitting Kind = "fitting" // a filler, a tap, a coupling
+	OfGround  Kind = "ground"  // what stands around the vehicle in a stance
+	OfPlaced  Kind = "placed"  // somebody who is placed in a stance
 )
 
 // thing is what is drawn as one, as it stands in a stance.
@@ -75,6 +77,8 @@ func SceneOf(p *plan.Plan, stance string, open []OpenByHand) *Scene {
 		s.item(item, i, &posture, open)
 	}
 	s.fittings()
+	s.windows()
+	s.surroundings(&posture)
 	return s
 }
 

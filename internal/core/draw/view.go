@@ -39,7 +39,7 @@ type DrawingWish struct {
 type DrawnGroup struct {
 	ID      string      `json:"id" doc:"of the item; with ~ before it for what is none"`
 	Name    string      `json:"name"`
-	Kind    Kind        `json:"kind" enum:"vehicle,door,module,gear,person,fitting"`
+	Kind    Kind        `json:"kind" enum:"vehicle,door,module,gear,person,fitting,ground,placed"`
 	Work    fitout.Work `json:"work" enum:",existing,later,others"`
 	Inside  bool        `json:"inside" doc:"it lies in a compartment"`
 	Faded   bool        `json:"faded" doc:"it is not in focus: a thin outline"`

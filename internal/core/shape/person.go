@@ -73,3 +73,19 @@ func (b *builder) animal() {
 	add([]Flat{{0.2, 0.9}, {0.28, 0.88}, {0.27, 1}}, -0.16, 0.16, false)
 	add([]Flat{{0.9, 0.66}, {1, 0.82}, {0.98, 0.84}, {0.88, 0.72}}, -0.05, 0.05, false)
 }
+
+// Placed is somebody in a stance: standing, or as tall as one is who sits on what is at a place, or kneels.
+func Placed(does fitout.Does, at fitout.Point, height float64) []Prism {
+	if does == fitout.Sits {
+		// The box of one who sits reaches from the feet up; the seat is a little below its half.
+		tall := 0.52 * height / 0.72
+		item := fitout.Item{ID: "sitting", Form: fitout.FormPerson, At: fitout.Point{X: at.X, Y: at.Y, Z: at.Z + 0.52*height - tall/2},
+			Size: fitout.Size{Length: 0.5 * height, Width: 0.27 * height, Height: tall}}
+		part := Of(&item)
+		return part.Still
+	}
+	if does == fitout.Dresses {
+		height *= 0.75
+	}
+	return Standing("standing", at, height, 0.1*height, 0.8*height, fitout.FaceLeft).Still
+}

@@ -53,6 +53,14 @@ type Prism struct {
 	Thin     bool // a detail, drawn with thin lines
 }
 
+// Pane is a flat opening in a wall: glass to see or air through, or a leaf.
+func Pane(b fitout.Box, glass bool) Prism {
+	if glass {
+		return boxed(b, Glass)
+	}
+	return boxed(b, Body)
+}
+
 // boxed is a box as a prism upward.
 func boxed(b fitout.Box, tone Tone) Prism {
 	return Prism{Axis: AxisZ, From: b.From.Z, To: b.To.Z, Tone: tone, Outline: []Flat{{b.From.X, b.From.Y},

@@ -14,6 +14,7 @@ import type { Kind } from '../quantity/units';
 import { locks, openings, runners, stacks, substances, walls, works } from '../words/layout';
 import { massSources } from '../words/words';
 import { CellList } from './CellList';
+import { HandlingFields } from './HandlingFields';
 import { HoldFields } from './HoldFields';
 import { partIn, type Part } from './parts';
 import type { Bench } from './useBench';
@@ -322,6 +323,7 @@ function OnePart({ part, bench }: { part: Part; bench: Bench }) {
           }
         />
       )}
+      <HandlingFields item={item} edit={edit} />
       {!m?.cells.length && (
         <fieldset>
           <legend>Lies in</legend>

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 
-import type { Act, Item, Stance } from '../api/types';
+import type { Act, Stance } from '../api/types';
 import { AddButton, RemoveButton } from '../components/ListButtons';
 import { Field } from '../components/Field';
 import { SelectField } from '../components/SelectField';
@@ -9,6 +9,9 @@ import { chosenVariant, useSession } from '../document/SessionContext';
 import { drop, newId } from '../document/things';
 import { stanceUses } from '../words/layout';
 import { middle } from './parts';
+import { StanceOpen } from './StanceOpen';
+import { StanceGround, StancePeople } from './StancePlaces';
+import { Tick } from './Tick';
 import type { Bench } from './useBench';
 
 /** How the vehicle stands for each purpose, what it takes to get there, and what is shut before driving off. */
@@ -71,20 +74,6 @@ function OneStance({ stance, bench }: { stance: Stance; bench: Bench }) {
       },
       key,
     );
-  const opens = all.filter((p) => !p.item.in && (p.figures?.leaves.length ?? 0) > 0);
-  const isOpen = (module: string, cell: string) =>
-    stance.open.some((o) => o.module === module && (o.cell === '' || o.cell === cell));
-  const setOpen = (item: Item, cell: string, on: boolean) =>
-    edit(`${on ? 'Open' : 'Shut'} ${item.name}`, (s) => {
-      const cells = item.module?.cells.map((c) => c.id) ?? [];
-      // A whole unit that was open becomes its drawers, so that one of them can be shut.
-      const before = s.open.flatMap((o) =>
-        o.module === item.id && o.cell === '' && cell !== '' ? cells.map((c) => ({ ...o, cell: c })) : [o],
-      );
-      s.open = before.filter((o) => !(o.module === item.id && (cell === '' || o.cell === cell)));
-      if (on) s.open.push({ module: item.id, cell, share: 0 });
-    });
-  const bays = job.vehicle.bays.filter((b) => b.opening.face !== 'none' && b.opening.width > 0);
   const elsewhere = all.filter((p) => p.item.module && !p.item.in && !stance.loose.some((l) => l.item === p.item.id));
   const nameOf = (id: string) => all.find((p) => p.item.id === id)?.item.name ?? id;
   const listed = <T extends object>(list: T[], has: (t: T) => boolean, make: T, on: boolean) =>
@@ -114,56 +103,7 @@ function OneStance({ stance, bench }: { stance: Stance; bench: Bench }) {
         minutes={figures?.minutes ?? 0}
         empty="Nothing to do: it stands as on the road."
       />
-      <fieldset>
-        <legend>Open</legend>
-        {opens.length === 0 && <p className="hint">No part opens yet.</p>}
-        {opens.map(({ item, figures: f }) =>
-          f && f.leaves.length > 1 ? (
-            <div key={item.id}>
-              <span className="field-label">{item.name}</span>
-              {f.leaves.map((leaf) => {
-                const name = item.module?.cells.find((c) => c.id === leaf.cell)?.name ?? leaf.cell;
-                return (
-                  <Tick
-                    key={leaf.cell}
-                    label={name}
-                    name={`Open ${name} of ${item.name}`}
-                    on={isOpen(item.id, leaf.cell)}
-                    set={(on) => setOpen(item, leaf.cell, on)}
-                  />
-                );
-              })}
-            </div>
-          ) : (
-            <Tick
-              key={item.id}
-              label={item.name}
-              name={`Open ${item.name} in this stance`}
-              on={isOpen(item.id, '') || isOpen(item.id, f?.leaves[0]?.cell ?? '')}
-              set={(on) => setOpen(item, '', on)}
-            />
-          ),
-        )}
-      </fieldset>
-      <fieldset>
-        <legend>Doors</legend>
-        {bays.map((b) => {
-          const said = stance.doors.some((d) => d.bay === b.id);
-          const needed = !said && (figures?.doors.includes(b.id) ?? false);
-          return (
-            <Tick
-              key={b.id}
-              label={needed ? `${b.name}, for what is open` : b.name}
-              name={`Door of ${b.name} open`}
-              on={said || needed}
-              disabled={needed}
-              set={(on) =>
-                edit(`Door of ${b.name}`, (s) => (s.doors = listed(s.doors, (d) => d.bay === b.id, { bay: b.id, share: 0 }, on)))
-              }
-            />
-          );
-        })}
-      </fieldset>
+      <StanceOpen bench={bench} stance={stance} edit={edit} />
       <fieldset>
         <legend>Lies elsewhere</legend>
         {stance.loose.map((l) => (
@@ -232,6 +172,8 @@ function OneStance({ stance, bench }: { stance: Stance; bench: Bench }) {
             />
           ))}
       </fieldset>
+      <StancePeople bench={bench} stance={stance} edit={edit} />
+      <StanceGround bench={bench} stance={stance} edit={edit} />
       {stance.use === 'sleep' && (
         <fieldset>
           <legend>Sleep inside</legend>
@@ -322,33 +264,5 @@ function Acts({ title, acts, minutes, empty }: { title: string; acts: Act[]; min
         </ol>
       )}
     </fieldset>
-  );
-}
-
-function Tick({
-  label,
-  name,
-  on,
-  set,
-  disabled,
-}: {
-  label: string;
-  name: string;
-  on: boolean;
-  set: (on: boolean) => void;
-  disabled?: boolean;
-}) {
-  return (
-    <label className="switch-line">
-      <input
-        type="checkbox"
-        className="form-check-input"
-        aria-label={name}
-        checked={on}
-        disabled={disabled}
-        onChange={(event) => set(event.target.checked)}
-      />
-      {label}
-    </label>
   );
 }

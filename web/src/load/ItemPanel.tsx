@@ -7,6 +7,7 @@ import { chosenVariant, useSession, useSnapshot } from '../document/SessionConte
 import { formatChange, formatQuantity } from '../quantity/format';
 import type { Kind } from '../quantity/units';
 import { forms } from '../words/words';
+import { HandlingFields } from '../layout/HandlingFields';
 import { substances } from '../words/layout';
 import { itemIn, presenceOptions, presenceValue, setPresence } from './itemEdits';
 
@@ -175,6 +176,7 @@ export function ItemPanel({ selected }: { selected: string | undefined }) {
           />
         </Field>
       )}
+      <HandlingFields item={item} edit={edit} />
       <Field label="Note">
         <TextField
           label="Note"

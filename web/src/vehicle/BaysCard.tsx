@@ -12,6 +12,7 @@ import { formatNumber } from '../quantity/format';
 import { useBayKinds } from '../words/bayKinds';
 import { faces, hinges, obstacleKinds, sides } from '../words/vehicle';
 import { labelOf } from '../words/words';
+import { OpeningsCard } from './OpeningsCard';
 import { WallsCard } from './WallsCard';
 import { useVehicleEdit } from './useVehicleEdit';
 
@@ -345,6 +346,7 @@ function OneBay({ bay }: { bay: Bay }) {
           { head: 'High', cell: sized('height', 'Height') },
         ]}
       />
+      <OpeningsCard bay={bay} />
       <WallsCard bay={bay} />
     </div>
   );

@@ -32,6 +32,15 @@ export function BodyCard() {
         {line('Front track', vehicle.trackFront, 'length', (v, mm) => (v.trackFront = mm))}
         {line('Rear track', vehicle.trackRear, 'length', (v, mm) => (v.trackRear = mm))}
         {line(`Radius of the ${word('tyre')}`, vehicle.tyreRadius, 'length', (v, mm) => (v.tyreRadius = mm))}
+        {line(
+          `Width of the ${word('tyre')}`,
+          vehicle.tyreWidth,
+          'length',
+          (v, mm) => (v.tyreWidth = mm),
+          'As it stands; what it reaches is then looked at',
+          true,
+        )}
+        {line('Front wheels turn by', vehicle.steeringLock, 'angle', (v, a) => (v.steeringLock = a), undefined, true)}
         <Field label="Load space">
           <SelectField
             label="Load space"
@@ -44,6 +53,14 @@ export function BodyCard() {
         {line('Rear overhang', o.rearOverhang, 'length', (v, mm) => (v.outline.rearOverhang = mm))}
         {line('Height', o.height, 'length', (v, mm) => (v.outline.height = mm))}
         {line('Width without mirrors', o.width, 'length', (v, mm) => (v.outline.width = mm), undefined, true)}
+        {line(
+          'Width over the mirrors',
+          vehicle.mirrorWidth,
+          'length',
+          (v, mm) => (v.mirrorWidth = mm),
+          undefined,
+          true,
+        )}
         {line(`Height of the ${word('bonnet')}`, o.bonnetHeight, 'length', (v, mm) => (v.outline.bonnetHeight = mm))}
         {line('Windscreen foot, behind front axle', o.cabFront, 'length', (v, mm) => (v.outline.cabFront = mm))}
         {line('Cab back, behind front axle', o.cabRear, 'length', (v, mm) => (v.outline.cabRear = mm))}

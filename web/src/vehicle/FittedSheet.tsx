@@ -1,3 +1,4 @@
+import { BodyMountsCard } from './BodyMountsCard';
 import { MarksCard } from './MarksCard';
 import { ModificationsCard } from './ModificationsCard';
 import { MountsCard } from './MountsCard';
@@ -12,6 +13,7 @@ export function FittedSheet() {
       <TanksCard />
       <SeatsCard />
       <MountsCard />
+      <BodyMountsCard />
       <MarksCard />
     </>
   );

@@ -1,4 +1,4 @@
-import type { Item, Mark, Module, Stance } from '../api/types';
+import type { GroundThing, Item, Mark, Module, Placed, Stance } from '../api/types';
 
 /** The words by which the choices of a part are offered. */
 type Options<T extends string> = readonly { value: T; label: string }[];
@@ -67,6 +67,27 @@ export const stanceUses: Options<Stance['use']> = [
   { value: 'other', label: 'Something else' },
 ];
 
+/** What a person does in a stance. */
+export const does: Options<Placed['does']> = [
+  { value: 'stands', label: 'stands' },
+  { value: 'sits', label: 'sits' },
+  { value: 'dresses', label: 'dresses, kneeling' },
+  { value: 'passes', label: 'passes through' },
+  { value: 'works', label: 'works at a top' },
+];
+
+/** What stands on the ground around the vehicle. */
+export const groundKinds: Options<GroundThing['kind']> = [
+  { value: 'awning', label: 'Awning' },
+  { value: 'tent', label: 'Tent' },
+  { value: 'table', label: 'Table' },
+  { value: 'chair', label: 'Chair' },
+  { value: 'ladder', label: 'Ladder' },
+  { value: 'trailer', label: 'Trailer' },
+  { value: 'fire', label: 'Fire' },
+  { value: 'other', label: 'Something else' },
+];
+
 export const markKinds: Options<Mark['kind']> = [
   { value: 'lamp', label: 'Lamp' },
   { value: 'plate', label: 'Number plate' },
@@ -76,6 +97,8 @@ export const markKinds: Options<Mark['kind']> = [
   { value: 'jack', label: 'Jack and tools' },
   { value: 'drain', label: 'Drain' },
   { value: 'battery', label: 'Starting battery' },
+  { value: 'camera', label: 'Camera' },
+  { value: 'aerial', label: 'Aerial, its tip' },
   { value: 'other', label: 'Something else' },
 ];
 

@@ -1,4 +1,4 @@
-import type { Bay, Modification, Obstacle } from '../api/types';
+import type { Bay, BodyMount, Modification, MoreOpening, Obstacle } from '../api/types';
 
 /** The words by which the vehicle's choices are offered. */
 type Options<T extends string> = readonly { value: T; label: string }[];
@@ -48,6 +48,27 @@ export const hinges: Options<Bay['opening']['hinge']> = [
   { value: 'right', label: 'Hinged right' },
   { value: 'lift-off', label: 'Lifts off' },
   { value: 'roll', label: 'Rolls' },
+];
+
+/** What a further opening of a space is for. */
+export const openingUses: Options<MoreOpening['use']> = [
+  { value: 'load', label: 'loads' },
+  { value: 'exit', label: 'a way out' },
+  { value: 'air', label: 'air' },
+  { value: 'sight', label: 'sight' },
+];
+
+export const coverings: Options<MoreOpening['cover']> = [
+  { value: '', label: 'not said' },
+  { value: 'yes', label: 'covered' },
+  { value: 'no', label: 'not covered' },
+];
+
+export const bodyMountKinds: Options<BodyMount['kind']> = [
+  { value: 'rigid', label: 'rigid' },
+  { value: 'rubber', label: 'on rubber' },
+  { value: 'sprung', label: 'on a spring' },
+  { value: 'pivot', label: 'pivot' },
 ];
 
 export const obstacleKinds: Options<Obstacle['kind']> = [
