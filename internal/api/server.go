@@ -70,6 +70,7 @@ func register(router chi.Router, o Options, gate *gate) huma.API {
 	h.registerExchange(api)
 	h.registerPower(api)
 	h.registerRange(api)
+	h.registerTraining(api)
 	h.registerBuild(api)
 	h.registerDrawing(api)
 	h.registerMonitor(api)

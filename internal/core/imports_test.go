@@ -59,6 +59,7 @@ var below = map[string]string{
 	"shape":   "fitout module space words",
 	"draw":    "fitout fit plan shape",
 	"arrange": "fitout module plan words assess edit fit propose report",
+	"train":   "fitout module plan assess edit",
 }
 
 // The core imports the standard library and itself, each package only what lies below

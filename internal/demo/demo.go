@@ -49,3 +49,12 @@ func Jobs() ([]fitout.Job, error) {
 	}
 	return jobs, nil
 }
+
+// Build is the demo job of which exercises of a kind are made.
+func Build(kind fitout.TrainingKind) (fitout.Job, error) {
+	jobs, err := Jobs()
+	if err != nil {
+		return fitout.Job{}, err
+	}
+	return jobs[map[fitout.TrainingKind]int{fitout.TrainingTray: 0, fitout.TrainingWagon: 1, fitout.TrainingTub: 2}[kind]], nil
+}

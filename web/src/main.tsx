@@ -18,6 +18,7 @@ import './styles/vehicle.css';
 import './styles/measure.css';
 import './styles/layout.css';
 import './styles/stances.css';
+import './styles/training.css';
 import './styles/variants.css';
 import './styles/cases.css';
 import './styles/power.css';

@@ -47,6 +47,7 @@ export type Component = Schemas['Component'];
 export type Spec = Schemas['Spec'];
 export type Box = Schemas['Box'];
 export type Stance = Schemas['Stance'];
+export type Lesson = Schemas['Lesson'];
 export type Placed = Schemas['Placed'];
 export type GroundThing = Schemas['GroundThing'];
 export type MoreOpening = Schemas['MoreOpening'];

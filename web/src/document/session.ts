@@ -3,6 +3,7 @@ import { produce } from 'immer';
 import { answer, api, Refused } from '../api/client';
 import type { Assessment, Conflict, Document, Job } from '../api/types';
 import { apply, diff, equal, fits, inverse, join, type Change, type Json } from './change';
+import { unspoilt } from './exercise';
 import { LiveAssessment } from './liveAssessment';
 import { keptFor } from './kept';
 import { forgetPending, keepPending, readPending, setAside } from './pending';
@@ -411,7 +412,7 @@ export class JobSession {
       save: this.save,
       trouble: this.save === 'saved' ? '' : this.trouble,
       conflicts: this.conflict?.conflicts ?? [],
-      assessment: this.live.latest,
+      assessment: unspoilt(this.live.latest, this.job),
       assessed: this.live.asked,
       stale: this.live.stale,
       dragging: this.dragged !== undefined,

@@ -2,6 +2,7 @@ import { useNavigate } from 'react-router';
 
 import type { Finding } from '../api/types';
 import { chosenVariant, useSnapshot } from '../document/SessionContext';
+import { findingsHidden } from '../document/exercise';
 import { useShowState } from '../load/useShowState';
 import { formatChange } from '../quantity/format';
 import { unitName } from '../quantity/units';
@@ -36,6 +37,8 @@ export function Findings({ onShow, only }: Props) {
   };
   const stanceName = (id: string) => chosenVariant(job).stances.find((s) => s.id === id)?.name;
   const fallen = (key: string) => (trial?.before ?? assessment).fallen.filter((f) => f.finding === key);
+  if (findingsHidden(job))
+    return <p className="empty">Findings are hidden until you compare: mark what you see first.</p>;
   if (findings.length === 0)
     return (
       <p className="empty">

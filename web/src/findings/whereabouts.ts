@@ -15,6 +15,7 @@ const sheets: Partial<Record<Kind, string>> = {
   seat: 'vehicle/fitted',
   bay: 'vehicle/space',
   module: 'layout',
+  stance: 'layout',
   power: 'power',
   route: 'range/stops',
   plumbing: 'range/vessels',

@@ -7,6 +7,7 @@ import { SessionContext } from '../document/SessionContext';
 import { JobSession } from '../document/session';
 import { TrialBar } from '../findings/TrialBar';
 import { Pads } from '../pads/Pads';
+import { TrainingPanel } from '../training/TrainingPanel';
 import { ConflictPanel } from './ConflictPanel';
 import { Keys } from './Keys';
 import { Notices } from './Notices';
@@ -90,6 +91,7 @@ export function JobPage() {
             <TrialBar />
             <Pads />
           </div>
+          <TrainingPanel />
           <Outlet />
           <p className="caution-line">
             Limits come from the vehicle’s plate and papers. Figures are estimates until weighed; the last word has a

@@ -1,6 +1,7 @@
 import { NavLink } from 'react-router';
 
 import { useSnapshot } from '../document/SessionContext';
+import { findingsHidden } from '../document/exercise';
 
 const stages = [
   { to: 'brief', label: 'Brief', icon: 'bi-chat-square-text', subjects: ['brief'] },
@@ -10,7 +11,7 @@ const stages = [
     icon: 'bi-truck-flatbed',
     subjects: ['vehicle', 'baseline', 'limit', 'part', 'tank', 'seat', 'ticket', 'modification', 'bay'],
   },
-  { to: 'layout', label: 'Layout', icon: 'bi-bounding-box', subjects: ['module'] },
+  { to: 'layout', label: 'Layout', icon: 'bi-bounding-box', subjects: ['module', 'stance'] },
   {
     to: 'load',
     label: 'Load',
@@ -26,7 +27,8 @@ const stages = [
 
 /** The stages in the order of the work; each mark shows whether something there stops the build. */
 export function StageRail() {
-  const { assessment } = useSnapshot();
+  const { assessment, job } = useSnapshot();
+  const hidden = findingsHidden(job);
   return (
     <nav className="rail" aria-label="Stages">
       {stages.map((stage) => {
@@ -37,7 +39,7 @@ export function StageRail() {
             <i className={`bi ${stage.icon}`} aria-hidden />
             <span>{stage.label}</span>
             <small className={stops > 0 ? 'rail-stop' : 'rail-clear'}>
-              {stops > 0 ? `${stops} stop${stops > 1 ? 's' : ''}` : 'no stop'}
+              {hidden ? 'hidden' : stops > 0 ? `${stops} stop${stops > 1 ? 's' : ''}` : 'no stop'}
             </small>
           </NavLink>
         );

@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 
 import { TextField } from '../components/TextField';
 import { downloading } from '../document/download';
+import { findingsHidden } from '../document/exercise';
 import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
 import { SaveMark } from './SaveMark';
 import { ViewSettings } from './ViewSettings';
@@ -47,11 +48,17 @@ export function TopBar() {
       <Link
         to={`/jobs/${job.id}/findings`}
         className={`icon-button findings-link ${stops > 0 ? 'findings-stop' : ''}`}
-        aria-label={stops > 0 ? `Findings: ${stops} stop the build` : `Findings: ${open.length}, none stops the build`}
+        aria-label={
+          findingsHidden(job)
+            ? 'Findings: hidden until you compare'
+            : stops > 0
+              ? `Findings: ${stops} stop the build`
+              : `Findings: ${open.length}, none stops the build`
+        }
         title="All findings"
       >
         <i className={`bi ${stops > 0 ? 'bi-octagon-fill' : 'bi-list-check'}`} aria-hidden />
-        <span className="figure">{stops > 0 ? stops : open.length}</span>
+        <span className="figure">{findingsHidden(job) ? '?' : stops > 0 ? stops : open.length}</span>
       </Link>
       <SaveMark />
       <div className="top-actions">

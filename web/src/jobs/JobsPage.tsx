@@ -6,6 +6,7 @@ import { Link, useNavigate } from 'react-router';
 import { answer, api, Refused } from '../api/client';
 import type { Job, Listed } from '../api/types';
 import { JobRow } from './JobRow';
+import { TrainCard } from '../training/TrainCard';
 import { NewJob } from './NewJob';
 
 const PAGE = 100;
@@ -122,6 +123,7 @@ export function JobsPage() {
         </div>
       )}
       <NewJob onOpen={(id) => open(id, 'brief')} onTrouble={setTrouble} />
+      <TrainCard onOpen={(id) => open(id, 'layout')} onTrouble={setTrouble} />
       {list.isError && (
         <p className="trouble" role="alert">
           {list.error instanceof Refused

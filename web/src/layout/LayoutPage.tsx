@@ -6,6 +6,7 @@ import { Link, useLocation } from 'react-router';
 import { Scroll } from '../components/Scroll';
 import type { Finding } from '../api/types';
 import type { Stand } from '../scene/projection';
+import { findingsHidden } from '../document/exercise';
 import { Findings } from '../findings/Findings';
 import { AddPanel } from './AddPanel';
 import { BenchView } from './BenchView';
@@ -157,7 +158,10 @@ export function LayoutPage() {
               <RulesPanel bench={bench} />
             </Scroll>
           </Tab>
-          <Tab eventKey="findings" title={`Findings ${assessment?.findings.length ?? ''}`}>
+          <Tab
+            eventKey="findings"
+            title={`Findings ${findingsHidden(job) ? '?' : (assessment?.findings.length ?? '')}`}
+          >
             <Scroll label="Findings">
               <Findings onShow={onShow} />
             </Scroll>

@@ -16,6 +16,7 @@ import { massSources } from '../words/words';
 import { CellList } from './CellList';
 import { HandlingFields } from './HandlingFields';
 import { HoldFields } from './HoldFields';
+import { MarkButton } from '../training/MarkButton';
 import { partIn, type Part } from './parts';
 import type { Bench } from './useBench';
 import { useBenchEdit } from './useBenchEdit';
@@ -105,6 +106,7 @@ function OnePart({ part, bench }: { part: Part; bench: Bench }) {
   };
   return (
     <div className="form" data-panel="part">
+      <MarkButton item={item} />
       <Field label="Name">
         <TextField
           label="Name of the part"

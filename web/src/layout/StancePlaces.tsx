@@ -107,7 +107,7 @@ export function StancePeople({ bench, stance, edit }: Props) {
               s.people.push({
                 traveller: t.id,
                 does: 'stands',
-                at: { x: (outline.headboard + job.vehicle.wheelbase) / 2, y: 0, z: outline.floorHeight },
+                at: { x: job.vehicle.wheelbase, y: -(outline.width || 1900) / 2 - 600, z: 0 },
                 on: '',
               }),
             )

@@ -7,6 +7,7 @@ import { chosenVariant, useSession, useSnapshot } from '../document/SessionConte
 import { formatChange, formatQuantity } from '../quantity/format';
 import type { Kind } from '../quantity/units';
 import { forms } from '../words/words';
+import { MarkButton } from '../training/MarkButton';
 import { HandlingFields } from '../layout/HandlingFields';
 import { substances } from '../words/layout';
 import { itemIn, presenceOptions, presenceValue, setPresence } from './itemEdits';
@@ -49,6 +50,7 @@ export function ItemPanel({ selected }: { selected: string | undefined }) {
   const groups = [...new Set(variant.items.map((i) => i.group))].filter(Boolean).sort();
   return (
     <div className="form" data-panel="item">
+      <MarkButton item={item} />
       <Field label="Name">
         <TextField
           label="Name"

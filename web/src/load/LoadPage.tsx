@@ -3,6 +3,7 @@ import Tab from 'react-bootstrap/Tab';
 import Tabs from 'react-bootstrap/Tabs';
 
 import { Scroll } from '../components/Scroll';
+import { findingsHidden } from '../document/exercise';
 import { useSnapshot } from '../document/SessionContext';
 import { Findings } from '../findings/Findings';
 import { Scene } from '../scene/Scene';
@@ -15,7 +16,7 @@ import { StatePanel } from './StatePanel';
 
 /** What stands where on the vehicle: scene, ledger, and what follows from them. */
 export function LoadPage() {
-  const { assessment } = useSnapshot();
+  const { assessment, job } = useSnapshot();
   const { selected, subject, onSelect, onShow } = useShown();
   const [importing, setImporting] = useState(false);
   const [tab, setTab] = useState('findings');
@@ -31,7 +32,10 @@ export function LoadPage() {
       </div>
       <aside className="sheet side" aria-label="About this state">
         <Tabs activeKey={tab} onSelect={(key) => setTab(key ?? 'findings')} id="side" mountOnEnter unmountOnExit>
-          <Tab eventKey="findings" title={`Findings ${assessment?.findings.length ?? ''}`}>
+          <Tab
+            eventKey="findings"
+            title={`Findings ${findingsHidden(job) ? '?' : (assessment?.findings.length ?? '')}`}
+          >
             <Scroll label="Findings">
               <Findings onShow={onShow} />
             </Scroll>
