@@ -140,7 +140,8 @@ func TestDemoFitoutsHaveNoFalseAlarm(t *testing.T) {
 		},
 		"queen-bees": {"restraint sugar-syrup-jugs", "rim-height fridge", "reach-depth sugar-syrup-jugs",
 			"buried sugar-syrup-jugs", "heavy-high sugar-syrup-jugs", "heavy-high toolbox",
-			"heavy-tail slide-out-kitchen-frame"},
+			"heavy-tail slide-out-kitchen-frame",
+			"vapour-closed gas-bottle"}, // under the topper with the inverter, and nobody said that it has a locker
 	}
 	for _, job := range jobs {
 		assert.GreaterOrEqual(t, len(job.Variants[0].Stances), 2, "%s stands in several ways", job.ID)

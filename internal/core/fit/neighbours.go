@@ -150,3 +150,37 @@ func fuelInside(s *Scene) []fitout.Finding {
 	}
 	return found
 }
+
+// vapourClosed cautions of gas, petrol or spirits in a closed space in which something sparks, however far
+// apart: what leaks gathers there, and finds it.
+func vapourClosed(s *Scene) []fitout.Finding {
+	var found []fitout.Finding
+	for i := range s.Parts {
+		p := &s.Parts[i]
+		bay := s.bay(p)
+		if bay == nil || !bay.Sealed || bay.Shared || p.Item == nil || s.Lockers[p.ID] {
+			continue
+		}
+		switch p.Item.Substance {
+		case fitout.SubstanceGas, fitout.SubstancePetrol, fitout.SubstanceSpirits:
+		default:
+			continue
+		}
+		for k := range s.Parts {
+			q := &s.Parts[k]
+			if i == k || q.Bay != p.Bay || !natureOf(q).Sparks {
+				continue
+			}
+			f := about("vapour-closed", fitout.Caution, p)
+			f.With = []string{q.ID}
+			f.Title = fmt.Sprintf("%s and %s are shut in together", p.Name(), words.Lower(q.Name()))
+			f.Sentence = fmt.Sprintf("%s is closed: what leaks gathers in it, and %s may spark. Put one of them elsewhere, or into a locker of its "+
+				"own that drains to the outside. Gas and fuel belong to licensed people under local rules.", bay.Name, words.Lower(q.Name()))
+			f.Lines = []fitout.Line{line(p.Box.Middle(), q.Box.Middle(), "")}
+			f.Value, f.Limit, f.Margin, f.Unit, f.Source = 0, 0, -1, "", "practice"
+			found = append(found, f)
+			break
+		}
+	}
+	return found
+}

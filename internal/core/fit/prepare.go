@@ -25,7 +25,11 @@ func sceneOf(p *plan.Plan, aboard func(i int) bool) *Scene {
 		Vehicle: p.Vehicle, Brief: &p.Job.Brief, Practice: p.Job.Practice, Wheelbase: p.Load.Wheelbase,
 		Unladen: p.Load.Unladen.Axles(p.Load.Wheelbase).Gross(), Stances: p.Variant.Stances, Say: p.Say,
 		Reach: Reach{Grip: reach.Grip, Rim: reach.Rim, Arm: reach.Arm, Who: reach.Who},
-		Cells: map[string][]CellFigures{}, Seated: map[string]string{},
+		Cells: map[string][]CellFigures{}, Seated: map[string]string{}, Lockers: map[string]bool{},
+	}
+	for i := range p.Variant.Plumbing.Vessels {
+		v := &p.Variant.Plumbing.Vessels[i]
+		s.Lockers[v.Of] = v.Sealed == fitout.IsSo
 	}
 	for i := range p.Vehicle.Bays {
 		s.Bays = append(s.Bays, bayAs(&p.Vehicle.Bays[i]))

@@ -72,6 +72,7 @@ func Rules() []Rule {
 		{"tip-vehicle", tipVehicle},
 		{"ventilation", ventilation},
 		{"way-blocked", wayBlocked},
+		{"vapour-closed", vapourClosed},
 		{"way-in", wayIn},
 	}
 }

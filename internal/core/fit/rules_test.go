@@ -286,6 +286,12 @@ var trips = map[string]struct {
 		can.Bay = "row"
 		s.add(can)
 	}, "can", 71, "may spark"},
+	"vapour-closed": {func(s *Scene) {
+		s.Bays[0].Shared = false
+		bottle := part("bottle", fitout.PlainGear, Still, box(3700, 500, 1200, 150, 150, 150), 2)
+		bottle.Item.Substance = fitout.SubstanceSpirits
+		s.add(bottle)
+	}, "bottle", 0, "what leaks gathers in it"},
 	"fuel-inside": {func(s *Scene) {
 		s.add(part("can", fitout.CanHolder, Still, box(3700, 450, 600, 100, 150, 150), 2))
 	}, "can", 0, "vapour gathers there"},

@@ -2,6 +2,7 @@ package fit
 
 import (
 	"fmt"
+	"slices"
 
 	"zaino/internal/core/fitout"
 )
@@ -64,8 +65,11 @@ func (s *Scene) yields(q *Part) bool {
 	return q.Motion == Slides || q.Motion == DoorOut || q.Traits().Yields || s.isCarried(q)
 }
 
-// opensTo tells whether the opening of a bay is on a side.
+// sideOf is the side of a space that a face is on.
+var sideOf = map[fitout.Face]string{fitout.FaceFront: "front", fitout.FaceRear: "rear", fitout.FaceLeft: "left",
+	fitout.FaceRight: "right", fitout.FaceTop: "above"}
+
+// opensTo tells whether an opening of a bay is on a side.
 func (b *Bay) opensTo(side string) bool {
-	return b.Opening.Known && side == map[fitout.Face]string{fitout.FaceFront: "front", fitout.FaceRear: "rear",
-		fitout.FaceLeft: "left", fitout.FaceRight: "right", fitout.FaceTop: "above"}[b.Opening.Face]
+	return slices.ContainsFunc(b.Exits(), func(o *Opening) bool { return side == sideOf[o.Face] })
 }

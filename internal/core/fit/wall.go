@@ -7,20 +7,32 @@ import (
 	"zaino/internal/core/words"
 )
 
-// facesWall cautions of a drawer, slide or door in a wagon that opens toward a wall: out of its space on a side on which
-// that has no opening. Canopies and boxes often have more than the one opening that is measured; of them nothing is said.
+// walled tells whether a side of a space without an opening is a wall for sure: every one of a wagon, of a box under the
+// tray and of a space of which a further opening was measured, the front of a tub. Canopies and boxes often have more
+// than the one opening that is measured; of them nothing is said.
+func (b *Bay) walled(side string) bool {
+	switch {
+	case !b.Opening.Known || side == "" || side == "top" || side == "floor" || b.opensTo(side):
+		return false
+	case b.Kind == fitout.BayWagonCargo || b.Kind == fitout.BayUnderTray || len(b.More) > 0:
+		return true
+	}
+	return b.Kind == fitout.BayTub && side == "front"
+}
+
+// facesWall cautions of a drawer, slide or door that opens toward a wall: out of its space on a side on which that has no
+// opening.
 func facesWall(s *Scene) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range s.Parts {
 		p := &s.Parts[i]
 		bay := s.bay(p)
-		if bay == nil || bay.Kind != fitout.BayWagonCargo || !bay.Opening.Known || p.Motion == Still ||
-			p.Motion == LidUp {
+		if bay == nil || p.Motion == Still || p.Motion == LidUp {
 			continue
 		}
 		for _, leaf := range p.Leaves {
 			mm, side := Outside(leaf.Open, bay)
-			if side == "" || side == "top" || side == "floor" || bay.opensTo(side) {
+			if !bay.walled(side) {
 				continue
 			}
 			f := about("faces-wall", fitout.Caution, p)
