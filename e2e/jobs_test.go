@@ -15,7 +15,12 @@ func TestListOfJobs(t *testing.T) {
 	p := open(t, s.url)
 	p.see("[data-job=river-gauging]")
 	assert.Equal(t, 3, p.count("[data-job]"))
-	assert.Contains(t, p.text("[data-job=river-gauging]"), "3 stops", "the first demo job is over its rear axle, now and on its way")
+	assert.Contains(
+		t,
+		p.text("[data-job=river-gauging]"),
+		"3 stops",
+		"the first demo job is over its rear axle, now and on its way",
+	)
 	assert.Contains(t, p.text("[data-job=queen-bees]"), "4 stops", "its incubator would go cold")
 
 	p.enter("Search jobs", "wrenquill bees")

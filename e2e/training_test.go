@@ -77,7 +77,10 @@ func TestAStanceIsLivedIn(t *testing.T) {
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/layout")
 	p.click("#bench-tab-stances")
-	js[any](p, "[...document.querySelectorAll('input[name=stance]')].find(i => i.parentElement.textContent.includes('Cook')).click()")
+	js[any](
+		p,
+		"[...document.querySelectorAll('input[name=stance]')].find(i => i.parentElement.textContent.includes('Cook')).click()",
+	)
 	p.press("Add a thing on the ground")
 	p.choose("Kind of New thing", "Awning")
 	p.enter("Own length of New thing", "2500")

@@ -60,7 +60,10 @@ func TestALessonIsCompared(t *testing.T) {
 	assert.Len(t, train.Compare(&j).Missed, train.Mistakes)
 	for i := range 4 {
 		things := j.Training.Made[i].Things
-		j.Training.Marked = append(j.Training.Marked, fitout.Marked{Of: things[len(things)-1].Of, What: fmt.Sprint("mark ", i)})
+		j.Training.Marked = append(
+			j.Training.Marked,
+			fitout.Marked{Of: things[len(things)-1].Of, What: fmt.Sprint("mark ", i)},
+		)
 	}
 	wrong := map[string]bool{}
 	for _, f := range assess.Of(&j).Findings {

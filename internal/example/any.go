@@ -270,7 +270,12 @@ func (d drawing) variant(j *fitout.Job, v *fitout.Variant, seat func() string) {
 		s.People = only(s.People, func(p *fitout.Placed) string {
 			return p.Traveller
 		}, func(p *fitout.Placed) bool {
-			p.Traveller, p.On = one(d, j.Brief.Travellers, func(t *fitout.Traveller) string { return t.ID }, "gone"), item()
+			p.Traveller, p.On = one(
+				d,
+				j.Brief.Travellers,
+				func(t *fitout.Traveller) string { return t.ID },
+				"gone",
+			), item()
 			return true
 		})
 	}

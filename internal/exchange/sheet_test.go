@@ -35,7 +35,10 @@ func TestASheetGoesOnItsPaperToScale(t *testing.T) {
 		}
 		for b := range j.Vehicle.Bays {
 			bay := &j.Vehicle.Bays[b]
-			_, err := WriteSheetPDF(j, &SheetWish{Paper: A4, Focus: bay.ID, Stands: []draw.Stand{draw.Before(bay.Opening.Face)}})
+			_, err := WriteSheetPDF(
+				j,
+				&SheetWish{Paper: A4, Focus: bay.ID, Stands: []draw.Stand{draw.Before(bay.Opening.Face)}},
+			)
 			require.NoError(t, err, bay.Name)
 		}
 	}
@@ -89,7 +92,13 @@ func golden(solids []shape.Prism, open []shape.Prism) string {
 			high = max(high, r.V1-r.V0)
 		}
 	}
-	fmt.Fprintf(&out, `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %.0f %.0f">`+"\n%s</svg>\n", at, high+40, body)
+	fmt.Fprintf(
+		&out,
+		`<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 %.0f %.0f">`+"\n%s</svg>\n",
+		at,
+		high+40,
+		body,
+	)
 	return out.String()
 }
 

@@ -227,7 +227,11 @@ var tripRules = []struct {
 			b.Inside, b.Air, b.Alarm = true, fitout.IsSo, fitout.IsSo
 		},
 	},
-	{"tank-unsaid", func(j *fitout.Job) { said(j, "second").Feeds = "" }, func(j *fitout.Job) { said(j, "second").Rate = 0 }},
+	{
+		"tank-unsaid",
+		func(j *fitout.Job) { said(j, "second").Feeds = "" },
+		func(j *fitout.Job) { said(j, "second").Rate = 0 },
+	},
 	{
 		"filler-flat",
 		func(j *fitout.Job) { said(j, "second").Filler.Drop = 80 },

@@ -20,16 +20,36 @@ func lived() fitout.Job {
 	j.Vehicle.Bays = []fitout.Bay{{
 		ID: "box", Name: "Living box", Kind: fitout.BayLivingBox, At: fitout.Point{X: 2200, Z: 900}, LengthLeft: 2400, LengthRight: 2400,
 		WidthFront: 1800, WidthRear: 1800, HeightFront: 1950, HeightRear: 1950, Levelled: true, Sealed: true, Lockable: true, Shared: true,
-		Opening: fitout.Opening{Face: fitout.FaceRear, Width: 700, Height: 1750, Hinge: fitout.HingeLeft, Swing: 100}, Obstacles: []fitout.Obstacle{},
-		More: []fitout.MoreOpening{{ID: "hatch", Name: "Hatch", Use: fitout.ForExit, Along: 900, Above: 600, Cover: fitout.IsSo,
-			Opening: fitout.Opening{Face: fitout.FaceTop, Width: 600, Height: 600, Hinge: fitout.HingeNone}}},
+		Opening: fitout.Opening{
+			Face:   fitout.FaceRear,
+			Width:  700,
+			Height: 1750,
+			Hinge:  fitout.HingeLeft,
+			Swing:  100,
+		}, Obstacles: []fitout.Obstacle{},
+		More: []fitout.MoreOpening{
+			{ID: "hatch", Name: "Hatch", Use: fitout.ForExit, Along: 900, Above: 600, Cover: fitout.IsSo,
+				Opening: fitout.Opening{Face: fitout.FaceTop, Width: 600, Height: 600, Hinge: fitout.HingeNone}},
+		},
 	}}
-	j.Brief.Travellers = []fitout.Traveller{{ID: "ann", Name: "Ann", Kind: fitout.TravellerPerson, Height: 1700, Shoulder: 420, Mass: 70}}
+	j.Brief.Travellers = []fitout.Traveller{
+		{ID: "ann", Name: "Ann", Kind: fitout.TravellerPerson, Height: 1700, Shoulder: 420, Mass: 70},
+	}
 	part := func(id, name string, kind fitout.ModuleKind, x, y, z, long, wide, high float64) fitout.Item {
 		return fitout.Item{ID: id, Name: name, Form: fitout.FormBox, Mass: 30, Source: fitout.DataSheet, Bay: "box",
-			At: fitout.Point{X: x + long/2, Y: y + wide/2, Z: z + high/2}, Size: fitout.Size{Length: long, Width: wide, Height: high},
+			At: fitout.Point{
+				X: x + long/2,
+				Y: y + wide/2,
+				Z: z + high/2,
+			}, Size: fitout.Size{Length: long, Width: wide, Height: high},
 			Presence: fitout.Presence{Kind: fitout.Always},
-			Module:   &fitout.Module{Kind: kind, Faces: fitout.FaceNone, Wall: fitout.NoMaterial, Runner: fitout.NoRunner, Stack: fitout.Beside}}
+			Module: &fitout.Module{
+				Kind:   kind,
+				Faces:  fitout.FaceNone,
+				Wall:   fitout.NoMaterial,
+				Runner: fitout.NoRunner,
+				Stack:  fitout.Beside,
+			}}
 	}
 	platform := part("platform", "Bed", fitout.Platform, 2250, -880, 1300, 1900, 700, 40)
 	bench := part("bench", "Bench", fitout.Locker, 2300, 320, 900, 1200, 500, 970)
@@ -44,14 +64,50 @@ func lived() fitout.Job {
 	}
 	j.Variants[0].Stances = []fitout.Stance{
 		{ID: "cook", Name: "Cook", Use: fitout.StanceCook, People: stand(fitout.Works, "bench", 2900, 130)},
-		{ID: "walk", Name: "Walk", Use: fitout.StanceOther, People: stand(fitout.Passes, "", 2900, 130), Doors: []fitout.Door{{Bay: "box"}},
+		{
+			ID:     "walk",
+			Name:   "Walk",
+			Use:    fitout.StanceOther,
+			People: stand(fitout.Passes, "", 2900, 130),
+			Doors:  []fitout.Door{{Bay: "box"}},
 			Ground: []fitout.GroundThing{
-				{ID: "awning", Name: "Awning", Kind: fitout.GroundAwning, At: fitout.Point{X: 3400, Y: -2200}, Size: fitout.Size{Length: 2500, Width: 2400, Height: 2100}},
-				{ID: "fire", Name: "Fire", Kind: fitout.GroundFire, At: fitout.Point{X: 8350, Y: -2200}, Size: fitout.Size{Length: 400, Width: 400, Height: 400}},
-				{ID: "ladder", Name: "Ladder", Kind: fitout.GroundLadder, At: fitout.Point{X: 1500, Y: -1500}, Size: fitout.Size{Length: 400, Width: 800, Height: 2200}},
-			}},
-		{ID: "sleep", Name: "Sleep", Use: fitout.StanceSleep, Sleepers: []fitout.Sleeper{{Traveller: "ann"}}, Ground: []fitout.GroundThing{
-			{ID: "chair", Name: "Chair", Kind: fitout.GroundChair, At: fitout.Point{X: 6000}, Size: fitout.Size{Length: 600, Width: 600, Height: 1000}}}},
+				{
+					ID:   "awning",
+					Name: "Awning",
+					Kind: fitout.GroundAwning,
+					At:   fitout.Point{X: 3400, Y: -2200},
+					Size: fitout.Size{Length: 2500, Width: 2400, Height: 2100},
+				},
+				{
+					ID:   "fire",
+					Name: "Fire",
+					Kind: fitout.GroundFire,
+					At:   fitout.Point{X: 8350, Y: -2200},
+					Size: fitout.Size{Length: 400, Width: 400, Height: 400},
+				},
+				{
+					ID:   "ladder",
+					Name: "Ladder",
+					Kind: fitout.GroundLadder,
+					At:   fitout.Point{X: 1500, Y: -1500},
+					Size: fitout.Size{Length: 400, Width: 800, Height: 2200},
+				},
+			},
+		},
+		{
+			ID:       "sleep",
+			Name:     "Sleep",
+			Use:      fitout.StanceSleep,
+			Sleepers: []fitout.Sleeper{{Traveller: "ann"}},
+			Ground: []fitout.GroundThing{
+				{
+					ID:   "chair",
+					Name: "Chair",
+					Kind: fitout.GroundChair,
+					At:   fitout.Point{X: 6000},
+					Size: fitout.Size{Length: 600, Width: 600, Height: 1000},
+				}},
+		},
 	}
 	return j
 }
@@ -109,7 +165,11 @@ func TestRulesOfTheCamp(t *testing.T) {
 		// Between bed (to y −180) and bench (then from y 220) are 400; she wants 420 + 80.
 		"passage-narrow": {func(j *fitout.Job, by float64) { item(j, "bench").At.Y += by - 100 }, 100, "wants 500"},
 		// A door of 1450 is 250 lower than she is tall; of 1400 she climbs.
-		"door-low": {func(j *fitout.Job, by float64) { j.Vehicle.Bays[0].Opening.Height = 1400 + by }, 50, "1\u202f400"},
+		"door-low": {
+			func(j *fitout.Job, by float64) { j.Vehicle.Bays[0].Opening.Height = 1400 + by },
+			50,
+			"1\u202f400",
+		},
 		// Her elbow is at 0.63 · 1700 = 1071; a bench of 1100 is above it by 29.
 		"work-high": {func(j *fitout.Job, by float64) {
 			item(j, "bench").Size.Height = 1100 - by
@@ -129,10 +189,18 @@ func TestRulesOfTheCamp(t *testing.T) {
 			ground(j, 1, "awning").At.X = -5000
 		}, 50, "Move one of them"},
 		// From the way out (x 4600 to 5200, y −350 to 350) 60 % is taken by a chair of 600 in its middle.
-		"ground-before-exit": {func(j *fitout.Job, by float64) { ground(j, 2, "chair").At = fitout.Point{X: 4900, Y: by} }, math.NaN(), "less than half"},
-		"fire-near":          {func(j *fitout.Job, by float64) { ground(j, 1, "fire").At.X = 7750 + by }, 100, "100"},
+		"ground-before-exit": {
+			func(j *fitout.Job, by float64) { ground(j, 2, "chair").At = fitout.Point{X: 4900, Y: by} },
+			math.NaN(),
+			"less than half",
+		},
+		"fire-near": {func(j *fitout.Job, by float64) { ground(j, 1, "fire").At.X = 7750 + by }, 100, "100"},
 		// atan(2200/1200) = 61.4°; at 65° its foot stands 1026 out: 174 nearer.
-		"ladder-flat": {func(j *fitout.Job, by float64) { ground(j, 1, "ladder").Size.Width = 1200 - by }, 174.2, "175"},
+		"ladder-flat": {
+			func(j *fitout.Job, by float64) { ground(j, 1, "ladder").Size.Width = 1200 - by },
+			174.2,
+			"175",
+		},
 	}
 	for rule, c := range cases {
 		t.Run(rule, func(t *testing.T) {
@@ -206,7 +274,11 @@ func TestHeavyThingsComeInOverARamp(t *testing.T) {
 		with(item(&j, "bike").Loading)
 		return told(t, &j)
 	}
-	assert.Contains(t, change(func(l *fitout.Loading) { l.Ramp = 3400 })["ramp-steep"].Sentence, "It wants 3\u202f478")
+	assert.Contains(
+		t,
+		change(func(l *fitout.Loading) { l.Ramp = 3400 })["ramp-steep"].Sentence,
+		"It wants 3\u202f478",
+	)
 	assert.Empty(t, change(func(l *fitout.Loading) { l.Ramp = 3478 }))
 	assert.InDelta(t, 69.9, change(func(l *fitout.Loading) { l.Belly = 69 })["ramp-belly"].Limit, 0.1)
 	assert.Empty(t, change(func(l *fitout.Loading) { l.Belly = 70 }))

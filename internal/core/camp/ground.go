@@ -43,7 +43,12 @@ func groundInWay(p *plan.Plan) []fitout.Finding {
 				}
 				f := about("ground-in-way", fitout.Stop, posture, g.ID, id)
 				f.Title = fmt.Sprintf("%s stands in the way of %s", g.Name, words.Lower(name))
-				f.Sentence = fmt.Sprintf("They reach %s into each other. Move %s by that much.%s", s.Say.Length(by), words.Lower(g.Name), in(posture))
+				f.Sentence = fmt.Sprintf(
+					"They reach %s into each other. Move %s by that much.%s",
+					s.Say.Length(by),
+					words.Lower(g.Name),
+					in(posture),
+				)
 				f.Over(by, 0, "mm")
 				f.Lines = []fitout.Line{{From: box.Middle(), To: other.Middle(), Label: s.Say.Length(by)}}
 				f.Source = "physics"
@@ -84,7 +89,11 @@ func groundTogether(p *plan.Plan) []fitout.Finding {
 				}
 				f := about("ground-together", fitout.Caution, posture, all[k].ID, all[i].ID)
 				f.Title = fmt.Sprintf("%s stands in %s", all[i].Name, words.Lower(all[k].Name))
-				f.Sentence = fmt.Sprintf("They reach %s into each other. Move one of them by that much.%s", s.Say.Length(by), in(posture))
+				f.Sentence = fmt.Sprintf(
+					"They reach %s into each other. Move one of them by that much.%s",
+					s.Say.Length(by),
+					in(posture),
+				)
 				f.Over(by, 0, "mm")
 				found = append(found, f)
 			}
@@ -124,8 +133,12 @@ func groundBeforeExit(p *plan.Plan) []fitout.Finding {
 					}
 					f := about("ground-before-exit", fitout.Caution, posture, g.ID, bay.ID)
 					f.Title = fmt.Sprintf("%s stands before a way out", g.Name)
-					f.Sentence = fmt.Sprintf("It leaves less than half of the way out of %s free, within %s of it. Put it aside.%s",
-						words.Lower(bay.Name), s.Say.Length(beforeExit), in(posture))
+					f.Sentence = fmt.Sprintf(
+						"It leaves less than half of the way out of %s free, within %s of it. Put it aside.%s",
+						words.Lower(bay.Name),
+						s.Say.Length(beforeExit),
+						in(posture),
+					)
 					f.Over(100*share, 50, "%")
 					found = append(found, f)
 				}
@@ -152,8 +165,13 @@ func fireNear(p *plan.Plan) []fitout.Finding {
 				}
 				f := about("fire-near", fitout.Caution, posture, fire.ID, id)
 				f.Title = fmt.Sprintf("%s burns near %s", fire.Name, words.Lower(name))
-				f.Sentence = fmt.Sprintf("It is %s away; sparks want %s. Put it %s further off, and ask whether fires are allowed there.%s",
-					s.Say.Length(away), s.Say.Length(fireAway), s.Say.Length(fireAway-away), in(posture))
+				f.Sentence = fmt.Sprintf(
+					"It is %s away; sparks want %s. Put it %s further off, and ask whether fires are allowed there.%s",
+					s.Say.Length(away),
+					s.Say.Length(fireAway),
+					s.Say.Length(fireAway-away),
+					in(posture),
+				)
 				if away == 0 {
 					f.Severity = fitout.Stop
 				}
@@ -168,7 +186,8 @@ func fireNear(p *plan.Plan) []fitout.Finding {
 			}
 			for k := range s.Parts {
 				part := &s.Parts[k]
-				burns := part.Item != nil && (part.Item.Substance.Burns() || part.Item.Module != nil && module.TraitsOf(part.Item.Module.Kind).Burns)
+				burns := part.Item != nil &&
+					(part.Item.Substance.Burns() || part.Item.Module != nil && module.TraitsOf(part.Item.Module.Kind).Burns)
 				if burns && !posture.Gone[k] {
 					tell(part.ID, part.Name(), posture.Boxes[k])
 				}
@@ -200,8 +219,13 @@ func ladderFlat(p *plan.Plan) []fitout.Finding {
 			}
 			f := about("ladder-flat", fitout.Caution, posture, g.ID)
 			f.Title = g.Name + " stands too flat"
-			f.Sentence = fmt.Sprintf("It leans at %.0f°, and slides off below %.0f°. Its foot belongs %s nearer.%s", steep, ladderAt,
-				s.Say.Length(math.Ceil(base-g.Size.Height/math.Tan(ladderAt*math.Pi/180))), in(posture))
+			f.Sentence = fmt.Sprintf(
+				"It leans at %.0f°, and slides off below %.0f°. Its foot belongs %s nearer.%s",
+				steep,
+				ladderAt,
+				s.Say.Length(math.Ceil(base-g.Size.Height/math.Tan(ladderAt*math.Pi/180))),
+				in(posture),
+			)
 			f.Under(steep, ladderAt, "°")
 			found = append(found, f)
 		}

@@ -23,7 +23,10 @@ func Pull(kg, slope float64) float64 {
 }
 
 // ramps calls for everything that comes in over a ramp, with the slope in radians.
-func ramps(p *plan.Plan, look func(item *fitout.Item, l *fitout.Loading, slope float64) *fitout.Finding) []fitout.Finding {
+func ramps(
+	p *plan.Plan,
+	look func(item *fitout.Item, l *fitout.Loading, slope float64) *fitout.Finding,
+) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range p.Items {
 		item := &p.Items[i]
@@ -53,11 +56,21 @@ func rampSteep(p *plan.Plan) []fitout.Finding {
 		long := l.Rise / math.Sin(steepest*math.Pi/180)
 		f := &fitout.Finding{Rule: "ramp-steep", Severity: fitout.Caution, Source: "practice"}
 		f.Title = fmt.Sprintf("The ramp of %s is steep", words.Lower(item.Name))
-		f.Sentence = fmt.Sprintf("%s long for %s of rise it stands at %.0f°; above %.0f° nobody holds what runs back. It wants %s.",
-			p.Say.Length(l.Ramp), p.Say.Length(l.Rise), degrees(slope), steepest, p.Say.Length(math.Ceil(long)))
+		f.Sentence = fmt.Sprintf(
+			"%s long for %s of rise it stands at %.0f°; above %.0f° nobody holds what runs back. It wants %s.",
+			p.Say.Length(l.Ramp),
+			p.Say.Length(l.Rise),
+			degrees(slope),
+			steepest,
+			p.Say.Length(math.Ceil(long)),
+		)
 		if l.Rise >= l.Ramp {
-			f.Sentence = fmt.Sprintf("%s of ramp do not reach %s up. It wants %s.", p.Say.Length(l.Ramp), p.Say.Length(l.Rise),
-				p.Say.Length(math.Ceil(long)))
+			f.Sentence = fmt.Sprintf(
+				"%s of ramp do not reach %s up. It wants %s.",
+				p.Say.Length(l.Ramp),
+				p.Say.Length(l.Rise),
+				p.Say.Length(math.Ceil(long)),
+			)
 		}
 		f.Over(degrees(slope), steepest, "°")
 		return f
@@ -74,8 +87,13 @@ func rampBelly(p *plan.Plan) []fitout.Finding {
 		}
 		f := &fitout.Finding{Rule: "ramp-belly", Severity: fitout.Caution, Source: "physics"}
 		f.Title = fmt.Sprintf("%s touches the top of its ramp", item.Name)
-		f.Sentence = fmt.Sprintf("Between wheels %s apart the crest stands %s up; below it %s are free. A longer ramp, or a second one beyond "+
-			"the crest.", p.Say.Length(l.Wheel), p.Say.Length(need), p.Say.Length(l.Belly))
+		f.Sentence = fmt.Sprintf(
+			"Between wheels %s apart the crest stands %s up; below it %s are free. A longer ramp, or a second one beyond "+
+				"the crest.",
+			p.Say.Length(l.Wheel),
+			p.Say.Length(need),
+			p.Say.Length(l.Belly),
+		)
 		f.Under(l.Belly, need, "mm")
 		return f
 	})
@@ -92,13 +110,22 @@ func winchShort(p *plan.Plan) []fitout.Finding {
 		switch {
 		case pull > l.Winch:
 			f.Title = fmt.Sprintf("The winch does not pull %s in", words.Lower(item.Name))
-			f.Sentence = fmt.Sprintf("At %.0f° and a tenth for rolling it takes %.0f N, an estimate; the winch has %.0f N. A pulley doubles it; a "+
-				"longer ramp makes it less.", degrees(slope), pull, l.Winch)
+			f.Sentence = fmt.Sprintf(
+				"At %.0f° and a tenth for rolling it takes %.0f N, an estimate; the winch has %.0f N. A pulley doubles it; a "+
+					"longer ramp makes it less.",
+				degrees(slope),
+				pull,
+				l.Winch,
+			)
 			f.Over(pull, l.Winch, "N")
 		case l.Line > 0 && l.Winch > l.Line:
 			f.Title = fmt.Sprintf("The winch breaks the line of %s", words.Lower(item.Name))
-			f.Sentence = fmt.Sprintf("It pulls %.0f N where something catches; the line may be pulled with %.0f N. A line that parts strikes who "+
-				"stands beside it: a stronger one.", l.Winch, l.Line)
+			f.Sentence = fmt.Sprintf(
+				"It pulls %.0f N where something catches; the line may be pulled with %.0f N. A line that parts strikes who "+
+					"stands beside it: a stronger one.",
+				l.Winch,
+				l.Line,
+			)
 			f.Over(l.Winch, l.Line, "N")
 		default:
 			return nil
@@ -122,8 +149,13 @@ func pushHard(p *plan.Plan) []fitout.Finding {
 		}
 		f := &fitout.Finding{Rule: "push-hard", Severity: fitout.Caution, Source: "practice"}
 		f.Title = fmt.Sprintf("%s is hard to push in", item.Name)
-		f.Sentence = fmt.Sprintf("At %.0f° it takes %.0f N, an estimate; %d push %.0f N. A winch, a longer ramp, or more people.", degrees(slope), pull,
-			max(1, people), push)
+		f.Sentence = fmt.Sprintf(
+			"At %.0f° it takes %.0f N, an estimate; %d push %.0f N. A winch, a longer ramp, or more people.",
+			degrees(slope),
+			pull,
+			max(1, people),
+			push,
+		)
 		f.Over(pull, push, "N")
 		return f
 	})

@@ -61,8 +61,14 @@ func noiseAtBed(p *plan.Plan) []fitout.Finding {
 		}
 		f := about("noise-at-bed", fitout.Note, posture, hears...)
 		f.Title = fmt.Sprintf("%.0f dB at the bed", all)
-		f.Sentence = fmt.Sprintf("Most of it comes from %s, %.0f dB there; above %.0f dB people wake, an estimate. Hang it, put it further off, "+
-			"or let it rest at night.%s", words.Lower(name), loudest, wakes, in(posture))
+		f.Sentence = fmt.Sprintf(
+			"Most of it comes from %s, %.0f dB there; above %.0f dB people wake, an estimate. Hang it, put it further off, "+
+				"or let it rest at night.%s",
+			words.Lower(name),
+			loudest,
+			wakes,
+			in(posture),
+		)
 		f.Subject.Measure = "noise/" + id
 		f.Over(all, wakes, "dB")
 		found = append(found, f)
@@ -92,7 +98,13 @@ func noiseUnsaid(p *plan.Plan) []fitout.Finding {
 		if item.Module != nil {
 			kind = "module"
 		}
-		f := fitout.Finding{Rule: "noise-unsaid", Severity: fitout.Note, Subject: fitout.Subject{Kind: kind, ID: item.ID}, Source: "practice", Margin: -1}
+		f := fitout.Finding{
+			Rule:     "noise-unsaid",
+			Severity: fitout.Note,
+			Subject:  fitout.Subject{Kind: kind, ID: item.ID},
+			Source:   "practice",
+			Margin:   -1,
+		}
 		f.Title = fmt.Sprintf("How loud %s is was not said", words.Lower(item.Name))
 		f.Sentence = "It runs while people sleep. Its data sheet says dB at 1 m."
 		found = append(found, f)

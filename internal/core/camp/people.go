@@ -134,7 +134,8 @@ func room(p *plan.Plan) []fitout.Finding {
 			}
 			for i := range posture.Stance.Ground {
 				g := &posture.Stance.Ground[i]
-				if box := roofOf(g); g.Kind == fitout.GroundAwning && deep(b.column(need), box) > slack && box.From.Z-b.At.Z < free {
+				if box := roofOf(g); g.Kind == fitout.GroundAwning && deep(b.column(need), box) > slack &&
+					box.From.Z-b.At.Z < free {
 					free, by, with = box.From.Z-b.At.Z, words.Lower(g.Name), g.ID
 				}
 			}
@@ -146,14 +147,27 @@ func room(p *plan.Plan) []fitout.Finding {
 				f.With = append(f.With, with)
 			}
 			f.Title = fmt.Sprintf("%s %s without head room", b.who.Name, does[b.Does])
-			f.Sentence = fmt.Sprintf("Up to %s there are %s; %s needs %s. That is %s too little: raise that, or choose another place.%s",
-				by, s.Say.Length(max(0, free)), b.who.Name, s.Say.Length(need), s.Say.Length(need-max(0, free)), in(posture))
+			f.Sentence = fmt.Sprintf(
+				"Up to %s there are %s; %s needs %s. That is %s too little: raise that, or choose another place.%s",
+				by,
+				s.Say.Length(max(0, free)),
+				b.who.Name,
+				s.Say.Length(need),
+				s.Say.Length(need-max(0, free)),
+				in(posture),
+			)
 			if free <= bodyDepth {
 				f.Severity = fitout.Stop
 				f.Sentence = fmt.Sprintf("%s stands there. Move one of them.%s", words.Capital(by), in(posture))
 			}
 			f.Under(max(0, free), need, "mm")
-			f.Lines = []fitout.Line{{From: b.At, To: fitout.Point{X: b.At.X, Y: b.At.Y, Z: b.At.Z + max(0, free)}, Label: s.Say.Length(max(0, free))}}
+			f.Lines = []fitout.Line{
+				{
+					From:  b.At,
+					To:    fitout.Point{X: b.At.X, Y: b.At.Y, Z: b.At.Z + max(0, free)},
+					Label: s.Say.Length(max(0, free)),
+				},
+			}
 			found = append(found, f)
 		}
 		return found
@@ -192,14 +206,24 @@ func passage(p *plan.Plan) []fitout.Finding {
 				}
 				if high-low < free {
 					free = high - low
-					between = slices.DeleteFunc([]string{names[0], names[1]}, func(id string) bool { return id == "" })
+					between = slices.DeleteFunc(
+						[]string{names[0], names[1]},
+						func(id string) bool { return id == "" },
+					)
 				}
 			}
 			if need := b.wide() + passing; free < need-slack {
 				f := about("passage-narrow", fitout.Caution, posture, append([]string{b.who.ID}, between...)...)
 				f.Title = b.who.Name + " does not get through"
-				f.Sentence = fmt.Sprintf("The passage is %s wide; %s wants %s, the shoulders and %s. Widen it by %s.%s", s.Say.Length(free),
-					b.who.Name, s.Say.Length(need), s.Say.Length(passing), s.Say.Length(need-free), in(posture))
+				f.Sentence = fmt.Sprintf(
+					"The passage is %s wide; %s wants %s, the shoulders and %s. Widen it by %s.%s",
+					s.Say.Length(free),
+					b.who.Name,
+					s.Say.Length(need),
+					s.Say.Length(passing),
+					s.Say.Length(need-free),
+					in(posture),
+				)
 				f.Under(free, need, "mm")
 				found = append(found, f)
 			}
@@ -233,7 +257,8 @@ func doorLow(p *plan.Plan) []fitout.Finding {
 		told := map[string]bool{}
 		for _, b := range bodies(s, posture) {
 			bay := bayOf(s, b.At)
-			if bay == nil || b.who.Height == 0 || b.Does != fitout.Stands && b.Does != fitout.Passes && b.Does != fitout.Works ||
+			if bay == nil || b.who.Height == 0 ||
+				b.Does != fitout.Stands && b.Does != fitout.Passes && b.Does != fitout.Works ||
 				told[bay.ID] {
 				continue
 			}
@@ -247,7 +272,13 @@ func doorLow(p *plan.Plan) []fitout.Finding {
 			told[bay.ID] = true
 			f := about("door-low", fitout.Note, posture, bay.ID, b.who.ID)
 			f.Title = fmt.Sprintf("%s stoops at the door of %s", b.who.Name, words.Lower(bay.Name))
-			f.Sentence = fmt.Sprintf("It is %s high, %s is %s tall.%s", s.Say.Length(high), b.who.Name, s.Say.Length(b.who.Height), in(posture))
+			f.Sentence = fmt.Sprintf(
+				"It is %s high, %s is %s tall.%s",
+				s.Say.Length(high),
+				b.who.Name,
+				s.Say.Length(b.who.Height),
+				in(posture),
+			)
 			f.Under(high, b.who.Height, "mm")
 			if high < b.who.Height-duck-slack {
 				f.Severity = fitout.Caution
@@ -279,7 +310,9 @@ func workHeight(p *plan.Plan) []fitout.Finding {
 			rim, what := top.To.Z, words.Lower(s.Parts[k].Name())
 			for i := range s.Parts {
 				by := posture.Boxes[i].Overlap(top)
-				if i != k && !posture.Gone[i] && math.Abs(posture.Boxes[i].From.Z-top.To.Z) < 5 && min(by.X, by.Y) > slack && posture.Boxes[i].To.Z > rim {
+				if i != k && !posture.Gone[i] && math.Abs(posture.Boxes[i].From.Z-top.To.Z) < 5 &&
+					min(by.X, by.Y) > slack &&
+					posture.Boxes[i].To.Z > rim {
 					rim, what = posture.Boxes[i].To.Z, words.Lower(s.Parts[i].Name())
 				}
 			}
@@ -288,16 +321,28 @@ func workHeight(p *plan.Plan) []fitout.Finding {
 			case rim-b.At.Z > at+slack:
 				f := about("work-high", fitout.Caution, posture, b.who.ID, b.On)
 				f.Title = fmt.Sprintf("%s works with raised arms", b.who.Name)
-				f.Sentence = fmt.Sprintf("The rim of %s is %s above the feet, the elbow %s. Lower it by %s, or give a step.%s", what,
-					s.Say.Length(rim-b.At.Z), s.Say.Length(at), s.Say.Length(rim-b.At.Z-at), in(posture))
+				f.Sentence = fmt.Sprintf(
+					"The rim of %s is %s above the feet, the elbow %s. Lower it by %s, or give a step.%s",
+					what,
+					s.Say.Length(rim-b.At.Z),
+					s.Say.Length(at),
+					s.Say.Length(rim-b.At.Z-at),
+					in(posture),
+				)
 				f.Over(rim-b.At.Z, at, "mm")
 				found = append(found, f)
 			case hand < at-belowElbow-stoop-slack:
 				f := about("work-low", fitout.Note, posture, b.who.ID, b.On)
 				f.Title = fmt.Sprintf("%s stoops over %s", b.who.Name, words.Lower(s.Parts[k].Name()))
-				f.Sentence = fmt.Sprintf("Its top is %s above the feet; %s cuts at %s, and stoops from %s down. Raise it by %s, or sit.%s",
-					s.Say.Length(hand), b.who.Name, s.Say.Length(at-belowElbow), s.Say.Length(at-belowElbow-stoop),
-					s.Say.Length(at-belowElbow-stoop-hand), in(posture))
+				f.Sentence = fmt.Sprintf(
+					"Its top is %s above the feet; %s cuts at %s, and stoops from %s down. Raise it by %s, or sit.%s",
+					s.Say.Length(hand),
+					b.who.Name,
+					s.Say.Length(at-belowElbow),
+					s.Say.Length(at-belowElbow-stoop),
+					s.Say.Length(at-belowElbow-stoop-hand),
+					in(posture),
+				)
 				f.Under(hand, at-belowElbow-stoop, "mm")
 				found = append(found, f)
 			}
@@ -318,7 +363,9 @@ func heightUnsaid(p *plan.Plan) []fitout.Finding {
 			told[b.who.ID] = true
 			f := about("height-unsaid", fitout.Note, posture, b.who.ID)
 			f.Title = fmt.Sprintf("How tall %s is was not said", b.who.Name)
-			f.Sentence = "Without it nothing is found about head room, doors and worktops. Enter it in the brief." + in(posture)
+			f.Sentence = "Without it nothing is found about head room, doors and worktops. Enter it in the brief." + in(
+				posture,
+			)
 			f.Margin, f.Source = -1, "brief"
 			found = append(found, f)
 		}

@@ -21,19 +21,70 @@ func bodied() fitout.Job {
 	v.Wheelbase, v.TrackFront, v.TrackRear, v.TyreRadius, v.TyreWidth, v.SteeringLock, v.MirrorWidth = 3100, 1550, 1550, 385, 265, 35, 2100
 	v.Front.Bump, v.Rear.Bump = 80, 100
 	v.Outline.Width = 1880
-	v.Bays = []fitout.Bay{{ID: "box", Name: "Box", Kind: fitout.BayLivingBox, At: fitout.Point{X: 2200, Z: 900}, LengthLeft: 2400, LengthRight: 2400,
-		WidthFront: 1800, WidthRear: 1800, HeightFront: 1800, HeightRear: 1800, Obstacles: []fitout.Obstacle{},
-		Opening: fitout.Opening{Face: fitout.FaceRear, Hinge: fitout.HingeNone}}}
-	mount := func(id string, x, y float64) fitout.BodyMount {
-		return fitout.BodyMount{ID: id, Name: "Mount " + id, Kind: fitout.MountSprung, At: fitout.Point{X: x, Y: y, Z: 700}, Rating: 300, Travel: 20}
+	v.Bays = []fitout.Bay{
+		{
+			ID:          "box",
+			Name:        "Box",
+			Kind:        fitout.BayLivingBox,
+			At:          fitout.Point{X: 2200, Z: 900},
+			LengthLeft:  2400,
+			LengthRight: 2400,
+			WidthFront:  1800,
+			WidthRear:   1800,
+			HeightFront: 1800,
+			HeightRear:  1800,
+			Obstacles:   []fitout.Obstacle{},
+			Opening:     fitout.Opening{Face: fitout.FaceRear, Hinge: fitout.HingeNone},
+		},
 	}
-	v.BodyMounts = []fitout.BodyMount{mount("fl", 2300, -400), mount("fr", 2300, 400), mount("rl", 4300, -400), mount("rr", 4300, 400)}
-	v.Marks = []fitout.Mark{{ID: "aerial", Name: "Aerial", Kind: fitout.AerialMark, At: fitout.Point{X: 1500, Y: 0, Z: 2500}, From: fitout.FaceNone}}
+	mount := func(id string, x, y float64) fitout.BodyMount {
+		return fitout.BodyMount{
+			ID:     id,
+			Name:   "Mount " + id,
+			Kind:   fitout.MountSprung,
+			At:     fitout.Point{X: x, Y: y, Z: 700},
+			Rating: 300,
+			Travel: 20,
+		}
+	}
+	v.BodyMounts = []fitout.BodyMount{
+		mount("fl", 2300, -400),
+		mount("fr", 2300, 400),
+		mount("rl", 4300, -400),
+		mount("rr", 4300, 400),
+	}
+	v.Marks = []fitout.Mark{
+		{
+			ID:   "aerial",
+			Name: "Aerial",
+			Kind: fitout.AerialMark,
+			At:   fitout.Point{X: 1500, Y: 0, Z: 2500},
+			From: fitout.FaceNone,
+		},
+	}
 	part := func(id, bay string, x, y, z, long, wide, high, kg float64) fitout.Item {
-		return fitout.Item{ID: id, Name: "The " + id, Form: fitout.FormBox, Mass: kg, Source: fitout.DataSheet, Bay: bay,
-			At: fitout.Point{X: x + long/2, Y: y + wide/2, Z: z + high/2}, Size: fitout.Size{Length: long, Width: wide, Height: high},
+		return fitout.Item{
+			ID:     id,
+			Name:   "The " + id,
+			Form:   fitout.FormBox,
+			Mass:   kg,
+			Source: fitout.DataSheet,
+			Bay:    bay,
+			At: fitout.Point{
+				X: x + long/2,
+				Y: y + wide/2,
+				Z: z + high/2,
+			},
+			Size:     fitout.Size{Length: long, Width: wide, Height: high},
 			Presence: fitout.Presence{Kind: fitout.Always},
-			Module:   &fitout.Module{Kind: fitout.Locker, Faces: fitout.FaceNone, Wall: fitout.NoMaterial, Runner: fitout.NoRunner, Stack: fitout.Beside}}
+			Module: &fitout.Module{
+				Kind:   fitout.Locker,
+				Faces:  fitout.FaceNone,
+				Wall:   fitout.NoMaterial,
+				Runner: fitout.NoRunner,
+				Stack:  fitout.Beside,
+			},
+		}
 	}
 	j.Variants[0].Items = []fitout.Item{
 		part("tray box", "", 2100, -930, 400, 590, 400, 380, 30), // rear tyre from 3100 − 385 − 20 = 2695
@@ -128,7 +179,15 @@ func TestMountsCarryTheBody(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		var mounts []fitout.BodyMount
 		for range rapid.IntRange(3, 8).Draw(t, "mounts") {
-			mounts = append(mounts, fitout.BodyMount{At: fitout.Point{X: rapid.Float64Range(2000, 4500).Draw(t, "x"), Y: rapid.Float64Range(-500, 500).Draw(t, "y")}})
+			mounts = append(
+				mounts,
+				fitout.BodyMount{
+					At: fitout.Point{
+						X: rapid.Float64Range(2000, 4500).Draw(t, "x"),
+						Y: rapid.Float64Range(-500, 500).Draw(t, "y"),
+					},
+				},
+			)
 		}
 		x, y := rapid.Float64Range(2000, 4500).Draw(t, "at x"), rapid.Float64Range(-300, 300).Draw(t, "at y")
 		xx, yy, xy, mx, my := 0.0, 0.0, 0.0, 0.0, 0.0

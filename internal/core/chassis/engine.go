@@ -22,5 +22,11 @@ func about(rule string, severity fitout.Severity, p *fit.Part) fitout.Finding {
 	if p.Ledger {
 		kind = "item"
 	}
-	return fitout.Finding{Rule: rule, Severity: severity, Subject: fitout.Subject{Kind: kind, ID: p.ID}, Unit: "mm", Source: "physics"}
+	return fitout.Finding{
+		Rule:     rule,
+		Severity: severity,
+		Subject:  fitout.Subject{Kind: kind, ID: p.ID},
+		Unit:     "mm",
+		Source:   "physics",
+	}
 }

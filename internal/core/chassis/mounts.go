@@ -56,11 +56,18 @@ func bodyTwist(p *plan.Plan) []fitout.Finding {
 		return nil
 	}
 	m := &mounts[at]
-	f := fitout.Finding{Rule: "body-twist", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "vehicle", ID: "", Measure: "bodyMounts/" + m.ID},
-		Source: "practice"}
+	f := fitout.Finding{
+		Rule:     "body-twist",
+		Severity: fitout.Caution,
+		Subject:  fitout.Subject{Kind: "vehicle", ID: "", Measure: "bodyMounts/" + m.ID},
+		Source:   "practice",
+	}
 	f.Title = fmt.Sprintf("The frame twists away from the body at %s", words.Lower(m.Name))
-	f.Sentence = fmt.Sprintf("With a wheel up and the other down it rises %s further there than the mount gives, an estimate. Mounts that give that "+
-		"much more, on springs, or three points with a pivot.", p.Say.Length(math.Ceil(worst)))
+	f.Sentence = fmt.Sprintf(
+		"With a wheel up and the other down it rises %s further there than the mount gives, an estimate. Mounts that give that "+
+			"much more, on springs, or three points with a pivot.",
+		p.Say.Length(math.Ceil(worst)),
+	)
 	f.Over(worst, 0, "mm")
 	return []fitout.Finding{f}
 }
@@ -91,11 +98,18 @@ func bodyMountOver(p *plan.Plan) []fitout.Finding {
 		if m.Rating == 0 || loads[i] <= m.Rating+0.05 {
 			continue
 		}
-		f := fitout.Finding{Rule: "body-mount-over", Severity: fitout.Stop, Subject: fitout.Subject{Kind: "vehicle", Measure: "bodyMounts/" + m.ID},
-			Source: "data sheet"}
+		f := fitout.Finding{
+			Rule:     "body-mount-over",
+			Severity: fitout.Stop,
+			Subject:  fitout.Subject{Kind: "vehicle", Measure: "bodyMounts/" + m.ID},
+			Source:   "data sheet",
+		}
 		f.Title = fmt.Sprintf("%s carries %s too much", m.Name, p.Say.Mass(loads[i]-m.Rating))
-		f.Sentence = fmt.Sprintf("What stands in the body puts %s on it, an estimate; it is rated %s. Move load away from it, or fit a stronger one.",
-			p.Say.Mass(loads[i]), p.Say.Mass(m.Rating))
+		f.Sentence = fmt.Sprintf(
+			"What stands in the body puts %s on it, an estimate; it is rated %s. Move load away from it, or fit a stronger one.",
+			p.Say.Mass(loads[i]),
+			p.Say.Mass(m.Rating),
+		)
 		f.Over(loads[i], m.Rating, "kg")
 		found = append(found, f)
 	}
@@ -113,8 +127,14 @@ func onBody(p *plan.Plan, item *fitout.Item) bool {
 	for i := range p.Vehicle.Bays {
 		if b := &p.Vehicle.Bays[i]; b.ID == bay {
 			switch b.Kind {
-			case fitout.BayCanopyLeft, fitout.BayCanopyRight, fitout.BayCanopyRear, fitout.BayLivingBox, fitout.BayUnderTray, fitout.BayRearWall,
-				fitout.BayHeadboard, fitout.BayTub:
+			case fitout.BayCanopyLeft,
+				fitout.BayCanopyRight,
+				fitout.BayCanopyRear,
+				fitout.BayLivingBox,
+				fitout.BayUnderTray,
+				fitout.BayRearWall,
+				fitout.BayHeadboard,
+				fitout.BayTub:
 				return true
 			}
 		}

@@ -33,7 +33,12 @@ func mirrorsNarrow(p *plan.Plan) []fitout.Finding {
 	if at < 0 && body <= half+slack {
 		return nil
 	}
-	f := fitout.Finding{Rule: "mirrors-narrow", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "vehicle"}, Source: "practice"}
+	f := fitout.Finding{
+		Rule:     "mirrors-narrow",
+		Severity: fitout.Caution,
+		Subject:  fitout.Subject{Kind: "vehicle"},
+		Source:   "practice",
+	}
 	name := "the body"
 	if at >= 0 && most >= body {
 		f = about("mirrors-narrow", fitout.Caution, &s.Parts[at])
@@ -42,8 +47,14 @@ func mirrorsNarrow(p *plan.Plan) []fitout.Finding {
 		most = body
 	}
 	f.Title = fmt.Sprintf("The mirrors do not see past %s", name)
-	f.Sentence = fmt.Sprintf("It stands %s out from the middle; the mirrors stand %s out and want %s more than what they see past. Mirrors that stand "+
-		"%s further out on each side.", p.Say.Length(most), p.Say.Length(p.Vehicle.MirrorWidth/2), p.Say.Length(pastBody), p.Say.Length(most-half))
+	f.Sentence = fmt.Sprintf(
+		"It stands %s out from the middle; the mirrors stand %s out and want %s more than what they see past. Mirrors that stand "+
+			"%s further out on each side.",
+		p.Say.Length(most),
+		p.Say.Length(p.Vehicle.MirrorWidth/2),
+		p.Say.Length(pastBody),
+		p.Say.Length(most-half),
+	)
 	f.Over(most, half, "mm")
 	return []fitout.Finding{f}
 }
@@ -68,8 +79,11 @@ func aerialShaded(p *plan.Plan) []fitout.Finding {
 			f := about("aerial-shaded", fitout.Note, &s.Parts[i])
 			f.With = []string{m.ID}
 			f.Title = fmt.Sprintf("%s stands over %s", s.Parts[i].Name(), words.Lower(m.Name))
-			f.Sentence = fmt.Sprintf("It is %s higher than the tip, and nearer than %s. Raise the aerial by that much, or put it elsewhere.",
-				p.Say.Length(b.To.Z-m.At.Z), p.Say.Length(aroundAnten))
+			f.Sentence = fmt.Sprintf(
+				"It is %s higher than the tip, and nearer than %s. Raise the aerial by that much, or put it elsewhere.",
+				p.Say.Length(b.To.Z-m.At.Z),
+				p.Say.Length(aroundAnten),
+			)
 			f.Over(b.To.Z-m.At.Z, 0, "mm")
 			f.Source = "practice"
 			found = append(found, f)

@@ -54,11 +54,19 @@ func envelopes(p *plan.Plan) []Envelope {
 		name string
 		y    float64
 	}{{"left", -1}, {"right", 1}} {
-		all = append(all,
-			Envelope{"front " + side.name + " tyre", EnvelopeOf(fitout.Point{Y: side.y * v.TrackFront / 2, Z: v.TyreRadius}, v.TyreRadius,
-				v.TyreWidth, v.SteeringLock, v.Front.Bump)},
-			Envelope{"rear " + side.name + " tyre", EnvelopeOf(fitout.Point{X: p.Load.Wheelbase, Y: side.y * v.TrackRear / 2, Z: v.TyreRadius},
-				v.TyreRadius, v.TyreWidth, 0, v.Rear.Bump)})
+		all = append(
+			all,
+			Envelope{
+				"front " + side.name + " tyre",
+				EnvelopeOf(fitout.Point{Y: side.y * v.TrackFront / 2, Z: v.TyreRadius}, v.TyreRadius,
+					v.TyreWidth, v.SteeringLock, v.Front.Bump),
+			},
+			Envelope{
+				"rear " + side.name + " tyre",
+				EnvelopeOf(fitout.Point{X: p.Load.Wheelbase, Y: side.y * v.TrackRear / 2, Z: v.TyreRadius},
+					v.TyreRadius, v.TyreWidth, 0, v.Rear.Bump),
+			},
+		)
 	}
 	return all
 }
@@ -79,10 +87,16 @@ func tyreHits(p *plan.Plan) []fitout.Finding {
 				f := about("tyre-hits", fitout.Stop, part)
 				f.Subject.Measure = e.Name
 				f.Title = fmt.Sprintf("The %s hits %s", e.Name, words.Lower(part.Name()))
-				f.Sentence = fmt.Sprintf("Turned, at its bump stop and with %s of air it reaches %s into it. Move it that far, make it smaller, or take "+
-					"something off the travel.", p.Say.Length(air), p.Say.Length(least))
+				f.Sentence = fmt.Sprintf(
+					"Turned, at its bump stop and with %s of air it reaches %s into it. Move it that far, make it smaller, or take "+
+						"something off the travel.",
+					p.Say.Length(air),
+					p.Say.Length(least),
+				)
 				f.Over(least, 0, "mm")
-				f.Lines = []fitout.Line{{From: e.Box.Cut(part.Box).Middle(), To: part.Box.Middle(), Label: p.Say.Length(least)}}
+				f.Lines = []fitout.Line{
+					{From: e.Box.Cut(part.Box).Middle(), To: part.Box.Middle(), Label: p.Say.Length(least)},
+				}
 				found = append(found, f)
 			}
 		}

@@ -20,7 +20,15 @@ func looks(width, height float64) []draw.Look {
 	all := make([]draw.Look, len(draw.Stands))
 	for i, s := range draw.Stands {
 		scale := 6500 / width
-		all[i] = draw.Look{Stand: s, Width: width, Height: height, From: -1200, Ground: height - 20, Scale: scale, Foot: 26}
+		all[i] = draw.Look{
+			Stand:  s,
+			Width:  width,
+			Height: height,
+			From:   -1200,
+			Ground: height - 20,
+			Scale:  scale,
+			Foot:   26,
+		}
 		switch s {
 		case draw.Right:
 			all[i].From = -5000
@@ -83,7 +91,14 @@ func TestNamesNeverLieOverEachOther(t *testing.T) {
 					all := written(v, l)
 					texts += len(all)
 					for id, r := range all {
-						assert.True(t, r.u0 >= 0 && r.v0 >= l.Foot && r.u1 <= l.Width && r.v1 <= l.Height, "%s %s %v", id, v.Title, r)
+						assert.True(
+							t,
+							r.u0 >= 0 && r.v0 >= l.Foot && r.u1 <= l.Width && r.v1 <= l.Height,
+							"%s %s %v",
+							id,
+							v.Title,
+							r,
+						)
 						for other, o := range all {
 							if id < other && r.over(o) {
 								t.Errorf("%s, %v: %s lies over %s", v.Title, size, id, other)
@@ -144,7 +159,11 @@ func TestThousandsOfThingsAreDrawn(t *testing.T) {
 	for i := range 1900 {
 		item := v.Items[i%40]
 		item.ID, item.In, item.Seat = fmt.Sprint("more-", i), nil, ""
-		item.At = fitout.Point{X: 2200 + float64(i%60)*31, Y: -800 + float64(i/60%20)*80, Z: 900 + float64(i/1200)*300}
+		item.At = fitout.Point{
+			X: 2200 + float64(i%60)*31,
+			Y: -800 + float64(i/60%20)*80,
+			Z: 900 + float64(i/1200)*300,
+		}
 		item.Size = fitout.Size{Length: 90, Width: 70, Height: 60}
 		v.Items = append(v.Items, item)
 	}
@@ -213,8 +232,12 @@ func TestFillersTapsAndCouplingsAreDrawn(t *testing.T) {
 	jobs, err := demo.Jobs()
 	require.NoError(t, err)
 	sheet := draw.Of(plan.Of(&jobs[0]), &draw.DrawingWish{Looks: looks(820, 420)})
-	want := map[string]string{"~fitting-filler-second": "Filler of Second fuel tank", "~fitting-outlet-bench-tap": "Bench tap",
-		"~fitting-coupling-left-box": "Left under-tray box", "~fitting-line-second": "Line from Second fuel tank to Main fuel tank"}
+	want := map[string]string{
+		"~fitting-filler-second":     "Filler of Second fuel tank",
+		"~fitting-outlet-bench-tap":  "Bench tap",
+		"~fitting-coupling-left-box": "Left under-tray box",
+		"~fitting-line-second":       "Line from Second fuel tank to Main fuel tank",
+	}
 	for id, name := range want {
 		seen := 0
 		for _, v := range sheet.Views {
@@ -253,12 +276,21 @@ func TestWhatStandsInAStanceIsDrawn(t *testing.T) {
 	stance.Ground = nil
 	for i, kind := range []fitout.GroundKind{fitout.GroundAwning, fitout.GroundTent, fitout.GroundTable, fitout.GroundChair, fitout.GroundLadder,
 		fitout.GroundTrailer, fitout.GroundFire, fitout.GroundOther} {
-		stance.Ground = append(stance.Ground, fitout.GroundThing{ID: string(kind), Name: "The " + string(kind), Kind: kind,
-			At: fitout.Point{X: float64(1000 * i), Y: -3000}, Size: fitout.Size{Length: 800, Width: 600, Height: 1200}})
+		stance.Ground = append(
+			stance.Ground,
+			fitout.GroundThing{ID: string(kind), Name: "The " + string(kind), Kind: kind,
+				At: fitout.Point{
+					X: float64(1000 * i),
+					Y: -3000,
+				}, Size: fitout.Size{Length: 800, Width: 600, Height: 1200}},
+		)
 	}
 	stance.People = nil
 	for i, does := range []fitout.Does{fitout.Stands, fitout.Sits} {
-		stance.People = append(stance.People, fitout.Placed{Traveller: j.Brief.Travellers[i].ID, Does: does, At: fitout.Point{X: 2500, Y: -2500, Z: 0}})
+		stance.People = append(
+			stance.People,
+			fitout.Placed{Traveller: j.Brief.Travellers[i].ID, Does: does, At: fitout.Point{X: 2500, Y: -2500, Z: 0}},
+		)
 	}
 	p := plan.Of(j)
 	for i := range stance.Ground {

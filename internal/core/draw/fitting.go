@@ -12,8 +12,11 @@ func (s *Scene) fittings() {
 		if len(solids) == 0 {
 			return
 		}
-		s.things = append(s.things, thing{id: shape.FittingID + id, name: name, kind: OfFitting, number: -1, solids: solids,
-			box: around(solids), form: shape.Part{ID: shape.FittingID + id, Still: solids}})
+		s.things = append(
+			s.things,
+			thing{id: shape.FittingID + id, name: name, kind: OfFitting, number: -1, solids: solids,
+				box: around(solids), form: shape.Part{ID: shape.FittingID + id, Still: solids}},
+		)
 	}
 	here := func(at fitout.Point) fitout.Point {
 		return fitout.Point{X: s.plan.Given.Vehicle.Stands(at.X, false), Y: at.Y, Z: at.Z}

@@ -98,8 +98,15 @@ func (s *Scene) vehicle(doors map[string]bool) {
 	s.things = append(s.things, body)
 	for i := range v.Leaves {
 		l := &v.Leaves[i]
-		door := thing{id: "~door-" + l.Cell, kind: OfDoor, number: -1, bay: l.Cell, opened: doors[l.Cell], solids: l.Solids,
-			form: shape.Part{ID: "~door-" + l.Cell, Leaves: []shape.Moving{*l}}}
+		door := thing{
+			id:     "~door-" + l.Cell,
+			kind:   OfDoor,
+			number: -1,
+			bay:    l.Cell,
+			opened: doors[l.Cell],
+			solids: l.Solids,
+			form:   shape.Part{ID: "~door-" + l.Cell, Leaves: []shape.Moving{*l}},
+		}
 		if door.opened {
 			door.open = []string{l.Cell}
 			door.solids = l.Opened(1)
@@ -130,7 +137,11 @@ func (s *Scene) item(item *fitout.Item, number int, posture *fit.Posture, open [
 			return
 		}
 		from, to := s.fit.Parts[k].Box.From, posture.Boxes[k].From
-		stands.At = fitout.Point{X: item.At.X + to.X - from.X, Y: item.At.Y + to.Y - from.Y, Z: item.At.Z + to.Z - from.Z}
+		stands.At = fitout.Point{
+			X: item.At.X + to.X - from.X,
+			Y: item.At.Y + to.Y - from.Y,
+			Z: item.At.Z + to.Z - from.Z,
+		}
 	}
 	form := shape.Of(&stands)
 	share := func(cell string) float64 { return s.share(item.ID, cell, posture, open) }
@@ -159,7 +170,10 @@ func (s *Scene) item(item *fitout.Item, number int, posture *fit.Posture, open [
 
 // share is how far a compartment of a module is open, 0 to 1: by hand, or as the stance has it.
 func (s *Scene) share(module, cell string, posture *fit.Posture, open []OpenByHand) float64 {
-	if slices.ContainsFunc(open, func(o OpenByHand) bool { return o.Module == module && (o.Cell == "" || o.Cell == cell) }) {
+	if slices.ContainsFunc(
+		open,
+		func(o OpenByHand) bool { return o.Module == module && (o.Cell == "" || o.Cell == cell) },
+	) {
 		return 1
 	}
 	k := slices.IndexFunc(s.fit.Parts, func(p fit.Part) bool { return p.ID == module })
@@ -167,7 +181,12 @@ func (s *Scene) share(module, cell string, posture *fit.Posture, open []OpenByHa
 }
 
 // carried moves what lies in a compartment with it, where that is out.
-func (s *Scene) carried(solids []shape.Prism, in *fitout.InCell, posture *fit.Posture, open []OpenByHand) []shape.Prism {
+func (s *Scene) carried(
+	solids []shape.Prism,
+	in *fitout.InCell,
+	posture *fit.Posture,
+	open []OpenByHand,
+) []shape.Prism {
 	k := slices.IndexFunc(s.fit.Parts, func(p fit.Part) bool { return p.ID == in.Module })
 	if k < 0 {
 		return solids

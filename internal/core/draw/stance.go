@@ -12,8 +12,11 @@ const usualHeight = 1700.0
 // around a stance stand people and things on the ground.
 func (s *Scene) surroundings(posture *fit.Posture) {
 	add := func(id, name string, kind Kind, solids []shape.Prism) {
-		s.things = append(s.things, thing{id: id, name: name, kind: kind, number: -1, solids: solids, box: around(solids),
-			form: shape.Part{ID: id, Still: solids}})
+		s.things = append(
+			s.things,
+			thing{id: id, name: name, kind: kind, number: -1, solids: solids, box: around(solids),
+				form: shape.Part{ID: id, Still: solids}},
+		)
 	}
 	for i := range posture.Stance.Ground {
 		g := &posture.Stance.Ground[i]
@@ -48,8 +51,19 @@ func (s *Scene) windows() {
 			}
 			id := "~opening-" + bay.ID + "-" + o.Said.ID
 			solids := []shape.Prism{shape.Pane(glass, o.Said.Use == fitout.ForAir || o.Said.Use == fitout.ForSight)}
-			s.things = append(s.things, thing{id: id, name: o.Said.Name, kind: OfFitting, number: -1, bay: bay.ID, solids: solids, box: around(solids),
-				form: shape.Part{ID: id, Still: solids}})
+			s.things = append(
+				s.things,
+				thing{
+					id:     id,
+					name:   o.Said.Name,
+					kind:   OfFitting,
+					number: -1,
+					bay:    bay.ID,
+					solids: solids,
+					box:    around(solids),
+					form:   shape.Part{ID: id, Still: solids},
+				},
+			)
 		}
 	}
 }

@@ -152,8 +152,18 @@ func (s *Scene) view(w *DrawingWish, look *Look) DrawnView {
 			}
 			v.Low, v.High = min(v.Low, low), max(v.High, high)
 		}
-		g := DrawnGroup{ID: t.id, Name: t.name, Kind: t.kind, Work: t.work, Inside: t.in != "", Faded: faded, Opened: t.opened, Absent: t.absent,
-			number: t.number, free: 1}
+		g := DrawnGroup{
+			ID:     t.id,
+			Name:   t.name,
+			Kind:   t.kind,
+			Work:   t.work,
+			Inside: t.in != "",
+			Faded:  faded,
+			Opened: t.opened,
+			Absent: t.absent,
+			number: t.number,
+			free:   1,
+		}
 		g.Rect, g.near, _ = look.Stand.rect(t.box)
 		if t.in != "" { // it is looked at through what it lies in
 			if k := slices.IndexFunc(things, func(o thing) bool { return o.id == t.in }); k >= 0 {
@@ -352,7 +362,10 @@ func seen(r Rect, over []Rect) float64 {
 	for i := range n {
 		for k := range n {
 			u, v := r.U0+r.wide()*(float64(i)+0.5)/n, r.V0+r.high()*(float64(k)+0.5)/n
-			if !slices.ContainsFunc(over, func(o Rect) bool { return o.U0 <= u && u <= o.U1 && o.V0 <= v && v <= o.V1 }) {
+			if !slices.ContainsFunc(
+				over,
+				func(o Rect) bool { return o.U0 <= u && u <= o.U1 && o.V0 <= v && v <= o.V1 },
+			) {
 				free++
 			}
 		}

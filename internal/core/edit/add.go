@@ -29,11 +29,20 @@ type NoRoomError struct {
 // Error is that as a sentence.
 func (e NoRoomError) Error() string {
 	if e.Unmeasured {
-		return fmt.Sprintf("%s is not measured yet, so that nothing can be fitted into it. Measure it under Vehicle, Space, or add %s "+
-			"anyway and move it to where it stands.", words.Capital(e.Space), words.Lower(e.Part))
+		return fmt.Sprintf(
+			"%s is not measured yet, so that nothing can be fitted into it. Measure it under Vehicle, Space, or add %s "+
+				"anyway and move it to where it stands.",
+			words.Capital(e.Space),
+			words.Lower(e.Part),
+		)
 	}
-	return fmt.Sprintf("%s does not fit into %s beside what is there: it needs %s. Choose a smaller one, another space, or "+
-		"add it anyway and make room.", e.Part, words.Lower(e.Space), e.Lacks)
+	return fmt.Sprintf(
+		"%s does not fit into %s beside what is there: it needs %s. Choose a smaller one, another space, or "+
+			"add it anyway and make room.",
+		e.Part,
+		words.Lower(e.Space),
+		e.Lacks,
+	)
 }
 
 // Add puts a component into a space: facing its open side, on its floor, at the first place
@@ -43,7 +52,13 @@ func (e NoRoomError) Error() string {
 func Add(j *fitout.Job, components []fitout.Component, component, bay string, anyway bool) (Added, error) {
 	k := slices.IndexFunc(components, func(c fitout.Component) bool { return c.ID == component })
 	if k < 0 {
-		return Added{Job: *j}, fitout.Problem{Path: "id", Given: component, Accepted: "the id of a component of the catalogue"}
+		return Added{
+				Job: *j,
+			}, fitout.Problem{
+				Path:     "id",
+				Given:    component,
+				Accepted: "the id of a component of the catalogue",
+			}
 	}
 	s := fit.Of(plan.Of(j))
 	space := s.Bay(bay)
@@ -59,12 +74,26 @@ func Add(j *fitout.Job, components []fitout.Component, component, bay string, an
 		item.At = at
 	case space == nil:
 		o := &j.Vehicle.Outline
-		item.At = fitout.Point{X: math.Round((o.Headboard + j.Vehicle.Wheelbase) / 2), Z: o.FloorHeight + item.Size.Height/2}
+		item.At = fitout.Point{
+			X: math.Round((o.Headboard + j.Vehicle.Wheelbase) / 2),
+			Z: o.FloorHeight + item.Size.Height/2,
+		}
 	case !anyway:
-		return Added{Job: *j}, NoRoomError{item.Name, space.Name, shortage(s, space, &item), min(space.Room.Size().Length, space.Room.Size().Width, space.Room.Size().Height) <= 0}
+		return Added{
+				Job: *j,
+			}, NoRoomError{
+				item.Name,
+				space.Name,
+				shortage(s, space, &item),
+				min(space.Room.Size().Length, space.Room.Size().Width, space.Room.Size().Height) <= 0,
+			}
 	default:
 		from := space.Room.From
-		item.At = fitout.Point{X: from.X + item.Size.Length/2, Y: from.Y + item.Size.Width/2, Z: from.Z + item.Size.Height/2}
+		item.At = fitout.Point{
+			X: from.X + item.Size.Length/2,
+			Y: from.Y + item.Size.Width/2,
+			Z: from.Z + item.Size.Height/2,
+		}
 	}
 	item.At.X = j.Vehicle.Stored(item.At.X, item.Behind)
 	added.Job = withItem(j, item)
@@ -103,8 +132,10 @@ func withItem(j *fitout.Job, item fitout.Item) fitout.Job {
 // faceOut turns a part that opens to a side toward the open side of a space.
 func faceOut(item *fitout.Item, open fitout.Face) {
 	m := item.Module
-	if m == nil || m.Faces == fitout.FaceNone || m.Faces == fitout.FaceTop || open == fitout.FaceNone || open == fitout.FaceTop ||
-		open == "" || m.Faces == open {
+	if m == nil || m.Faces == fitout.FaceNone || m.Faces == fitout.FaceTop || open == fitout.FaceNone ||
+		open == fitout.FaceTop ||
+		open == "" ||
+		m.Faces == open {
 		return
 	}
 	sideways := func(f fitout.Face) bool { return f == fitout.FaceLeft || f == fitout.FaceRight }
@@ -137,8 +168,22 @@ func firstPlace(j *fitout.Job, s *fit.Scene, space *fit.Bay, item *fitout.Item) 
 	if space.Opening.Known {
 		faces = append(slices.Clone(occupied), space.Opening.Gap)
 	}
-	xs := starts(room.From.X, room.To.X, size.Length, air, faces, func(b fitout.Box) (float64, float64) { return b.From.X, b.To.X })
-	ys := starts(room.From.Y, room.To.Y, size.Width, air, faces, func(b fitout.Box) (float64, float64) { return b.From.Y, b.To.Y })
+	xs := starts(
+		room.From.X,
+		room.To.X,
+		size.Length,
+		air,
+		faces,
+		func(b fitout.Box) (float64, float64) { return b.From.X, b.To.X },
+	)
+	ys := starts(
+		room.From.Y,
+		room.To.Y,
+		size.Width,
+		air,
+		faces,
+		func(b fitout.Box) (float64, float64) { return b.From.Y, b.To.Y },
+	)
 	zs := []float64{room.From.Z}
 	for i := range s.Parts {
 		if p := &s.Parts[i]; p.Bay == space.ID && (p.Traits().Floor || p.Traits().Shelf || p.Traits().StoodOn) {
@@ -155,7 +200,10 @@ func firstPlace(j *fitout.Job, s *fit.Scene, space *fit.Bay, item *fitout.Item) 
 	}
 	var clear []fitout.Point
 	try := func(x, y, z float64) {
-		box := fitout.Box{From: fitout.Point{X: x, Y: y, Z: z}, To: fitout.Point{X: x + size.Length, Y: y + size.Width, Z: z + size.Height}}
+		box := fitout.Box{
+			From: fitout.Point{X: x, Y: y, Z: z},
+			To:   fitout.Point{X: x + size.Length, Y: y + size.Width, Z: z + size.Height},
+		}
 		if box.Around(room) != room || slices.ContainsFunc(occupied, func(o fitout.Box) bool {
 			by := o.Overlap(box)
 			return min(by.X, by.Y, by.Z) > 1e-6
@@ -221,7 +269,11 @@ func graves(j *fitout.Job) int {
 
 // starts are where a part of a length may begin between two walls: at each of them, and at the
 // faces of what stands there, with and without room for air; the least first.
-func starts(from, to, long, air float64, occupied []fitout.Box, faces func(fitout.Box) (low, high float64)) []float64 {
+func starts(
+	from, to, long, air float64,
+	occupied []fitout.Box,
+	faces func(fitout.Box) (low, high float64),
+) []float64 {
 	const slides = 4 // what slides wants a little on each side
 	var all []float64
 	beside := func(low, high float64) {

@@ -62,7 +62,14 @@ func TestANewcomersCanopyMakesNoFinding(t *testing.T) {
 	for i := range s.Parts {
 		for k := range s.Parts[:i] {
 			by := s.Parts[i].Box.Overlap(s.Parts[k].Box)
-			assert.LessOrEqual(t, min(by.X, by.Y, by.Z), 1e-6, "%s stands in %s", s.Parts[i].Name(), s.Parts[k].Name())
+			assert.LessOrEqual(
+				t,
+				min(by.X, by.Y, by.Z),
+				1e-6,
+				"%s stands in %s",
+				s.Parts[i].Name(),
+				s.Parts[k].Name(),
+			)
 		}
 	}
 	assert.LessOrEqual(t, len(assess.Of(&j).Findings), before+3)

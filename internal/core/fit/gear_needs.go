@@ -193,7 +193,8 @@ func (s *Scene) standsBefore(i int, leaf Leaf, carried []int) int {
 		q := &s.Parts[k]
 		// What is cheap to tell comes first: this is asked of every pair.
 		if k == i || q.Motion != Still || least(meets(&o, q.Box)) <= slack || least(leaf.Closed.Overlap(q.Box)) > slack ||
-			contains(carried, k) || s.yields(q) {
+			contains(carried, k) ||
+			s.yields(q) {
 			continue
 		}
 		return k

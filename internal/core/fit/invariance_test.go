@@ -42,7 +42,13 @@ func mirroredFace(f fitout.Face) fitout.Face {
 func mirror(s *Scene) {
 	for i := range s.Bays {
 		b := &s.Bays[i]
-		b.Room, b.Opening.Gap, b.Opening.Face = mirroredBox(b.Room), mirroredBox(b.Opening.Gap), mirroredFace(b.Opening.Face)
+		b.Room, b.Opening.Gap, b.Opening.Face = mirroredBox(
+			b.Room,
+		), mirroredBox(
+			b.Opening.Gap,
+		), mirroredFace(
+			b.Opening.Face,
+		)
 		switch b.Opening.Hinge {
 		case fitout.HingeLeft:
 			b.Opening.Hinge = fitout.HingeRight
@@ -101,8 +107,19 @@ func TestAMirroredFitoutIsToldTheSameOf(t *testing.T) {
 func TestTheOrderOfTheListDoesNotMatter(t *testing.T) {
 	// These speak of several parts in one finding, whose subject is the one that is
 	// listed first.
-	pairs := []string{"parts-clash", "tight", "open-together", "no-barrier", "restraint", "latch-missing", "heavy-tail",
-		"needs-away", "mount-over", "fuel-inside", "bed-uneven"}
+	pairs := []string{
+		"parts-clash",
+		"tight",
+		"open-together",
+		"no-barrier",
+		"restraint",
+		"latch-missing",
+		"heavy-tail",
+		"needs-away",
+		"mount-over",
+		"fuel-inside",
+		"bed-uneven",
+	}
 	rapid.Check(t, func(t *rapid.T) {
 		ids := make([]string, 0, len(trips))
 		for id := range trips {
@@ -125,7 +142,10 @@ func TestTheOrderOfTheListDoesNotMatter(t *testing.T) {
 		slices.Reverse(shuffled.Stances)
 		of := func(s *Scene) []string {
 			return slices.DeleteFunc(told(s), func(f string) bool {
-				return slices.ContainsFunc(pairs, func(p string) bool { return len(f) > len(p) && f[:len(p)+1] == p+" " })
+				return slices.ContainsFunc(
+					pairs,
+					func(p string) bool { return len(f) > len(p) && f[:len(p)+1] == p+" " },
+				)
 			})
 		}
 		if a, b := of(listed), of(shuffled); !slices.Equal(a, b) {
@@ -198,7 +218,13 @@ func TestWhatARuleOffersMendsIt(t *testing.T) {
 					made(t, mended, fix.Edit)
 					mended.Prepare()
 					for _, still := range rule.Check(mended) {
-						assert.False(t, still.Subject.ID == f.Subject.ID && still.Stance == f.Stance, "%s: %s", fix.Label, still.Sentence)
+						assert.False(
+							t,
+							still.Subject.ID == f.Subject.ID && still.Stance == f.Stance,
+							"%s: %s",
+							fix.Label,
+							still.Sentence,
+						)
 					}
 				}
 			}

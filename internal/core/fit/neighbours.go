@@ -174,8 +174,12 @@ func vapourClosed(s *Scene) []fitout.Finding {
 			f := about("vapour-closed", fitout.Caution, p)
 			f.With = []string{q.ID}
 			f.Title = fmt.Sprintf("%s and %s are shut in together", p.Name(), words.Lower(q.Name()))
-			f.Sentence = fmt.Sprintf("%s is closed: what leaks gathers in it, and %s may spark. Put one of them elsewhere, or into a locker of its "+
-				"own that drains to the outside. Gas and fuel belong to licensed people under local rules.", bay.Name, words.Lower(q.Name()))
+			f.Sentence = fmt.Sprintf(
+				"%s is closed: what leaks gathers in it, and %s may spark. Put one of them elsewhere, or into a locker of its "+
+					"own that drains to the outside. Gas and fuel belong to licensed people under local rules.",
+				bay.Name,
+				words.Lower(q.Name()),
+			)
 			f.Lines = []fitout.Line{line(p.Box.Middle(), q.Box.Middle(), "")}
 			f.Value, f.Limit, f.Margin, f.Unit, f.Source = 0, 0, -1, "", "practice"
 			found = append(found, f)

@@ -132,7 +132,8 @@ func (s *Scene) standOn(on int) []int {
 		for i := range s.Parts {
 			q := &s.Parts[i]
 			by := q.Box.Overlap(under.Box)
-			if slices.Contains(found, i) || by.Z < -touching || by.Z > touching || q.Box.From.Z < under.Box.Middle().Z {
+			if slices.Contains(found, i) || by.Z < -touching || by.Z > touching ||
+				q.Box.From.Z < under.Box.Middle().Z {
 				continue
 			}
 			if size := q.Box.Size(); by.X > slack && by.Y > slack && by.X*by.Y*2 > size.Length*size.Width {

@@ -315,12 +315,28 @@ var trips = map[string]struct {
 	}, "platform", 1, "Take the pile from before one"},
 	"opening-covered": {func(s *Scene) {
 		// A window of 400 by 300, before which the unit stands in its lower half, and 20 mm more.
-		s.Bays[0].More = []MoreOpening{{Opening{fitout.Opening{Face: fitout.FaceLeft, Width: 400, Height: 300}, box(3200, -700, 770, 400, 0, 300),
-			true}, &fitout.MoreOpening{ID: "window", Name: "Window", Use: fitout.ForAir, Cover: fitout.IsSo}}}
+		s.Bays[0].More = []MoreOpening{
+			{
+				Opening{
+					fitout.Opening{Face: fitout.FaceLeft, Width: 400, Height: 300},
+					box(3200, -700, 770, 400, 0, 300),
+					true,
+				},
+				&fitout.MoreOpening{ID: "window", Name: "Window", Use: fitout.ForAir, Cover: fitout.IsSo},
+			},
+		}
 	}, "unit", 130.0 / 3, "stands before window of cargo area"},
 	"window-uncovered": {func(s *Scene) {
-		s.Bays[1].More = []MoreOpening{{Opening{fitout.Opening{Face: fitout.FaceLeft, Width: 400, Height: 300}, box(1900, -700, 1300, 400, 0, 300),
-			true}, &fitout.MoreOpening{ID: "window", Name: "Window", Use: fitout.ForSight, Cover: fitout.IsNotSo}}}
+		s.Bays[1].More = []MoreOpening{
+			{
+				Opening{
+					fitout.Opening{Face: fitout.FaceLeft, Width: 400, Height: 300},
+					box(1900, -700, 1300, 400, 0, 300),
+					true,
+				},
+				&fitout.MoreOpening{ID: "window", Name: "Window", Use: fitout.ForSight, Cover: fitout.IsNotSo},
+			},
+		}
 	}, "row", 0, "keeps cold, insects and looks out"},
 	"seat-built-over": {func(s *Scene) {
 		// Whoever sits at 1400 takes up 1250 to 1550.

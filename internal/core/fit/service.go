@@ -51,8 +51,14 @@ func serviceReach(s *Scene) []fitout.Finding {
 		if q := s.part(before); q != nil {
 			stands = q.Name()
 		}
-		f.Sentence = fmt.Sprintf("For its %s a hand needs %s in front of it; there are %s. %s stands there. Turn it, move "+
-			"it, or leave a hatch.", what, s.Say.Length(handRoom), s.Say.Length(most), stands)
+		f.Sentence = fmt.Sprintf(
+			"For its %s a hand needs %s in front of it; there are %s. %s stands there. Turn it, move "+
+				"it, or leave a hatch.",
+			what,
+			s.Say.Length(handRoom),
+			s.Say.Length(most),
+			stands,
+		)
 		f.Value, f.Limit, f.Margin, f.Source = most, handRoom, most-handRoom, "practice"
 		found = append(found, f)
 	}

@@ -15,7 +15,13 @@ func TestWhichSidesAreWalls(t *testing.T) {
 	bay := func(kind fitout.BayKind, face fitout.Face, more ...fitout.Face) *Bay {
 		b := &Bay{Kind: kind, Opening: Opening{Opening: fitout.Opening{Face: face}, Known: true}}
 		for _, f := range more {
-			b.More = append(b.More, MoreOpening{Opening{fitout.Opening{Face: f}, fitout.Box{}, true}, &fitout.MoreOpening{Use: fitout.ForLoad}})
+			b.More = append(
+				b.More,
+				MoreOpening{
+					Opening{fitout.Opening{Face: f}, fitout.Box{}, true},
+					&fitout.MoreOpening{Use: fitout.ForLoad},
+				},
+			)
 		}
 		return b
 	}

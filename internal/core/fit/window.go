@@ -32,8 +32,14 @@ func openingCovered(s *Scene) []fitout.Finding {
 			f.With = []string{bay.ID}
 			f.Subject.Measure = "more/" + o.Said.ID
 			f.Title = fmt.Sprintf("%s is built over", o.Said.Name)
-			f.Sentence = fmt.Sprintf("%s stands before %s of %s and leaves less than half of it free. Move it %s away, or to another "+
-				"place.", s.Parts[by].Name(), words.Lower(o.Said.Name), words.Lower(bay.Name), s.Say.Length(exitRoom))
+			f.Sentence = fmt.Sprintf(
+				"%s stands before %s of %s and leaves less than half of it free. Move it %s away, or to another "+
+					"place.",
+				s.Parts[by].Name(),
+				words.Lower(o.Said.Name),
+				words.Lower(bay.Name),
+				s.Say.Length(exitRoom),
+			)
 			f.Under(max(0, 100*free/whole), 50, "%")
 			f.Source = "practice"
 			found = append(found, f)
@@ -80,7 +86,8 @@ func windowUncovered(s *Scene) []fitout.Finding {
 			bay := &s.Bays[k]
 			for i := range bay.More {
 				o := bay.More[i].Said
-				if !joins[bay.ID] || o.Use != fitout.ForAir && o.Use != fitout.ForSight || o.Cover == fitout.IsSo || told[bay.ID+o.ID] {
+				if !joins[bay.ID] || o.Use != fitout.ForAir && o.Use != fitout.ForSight || o.Cover == fitout.IsSo ||
+					told[bay.ID+o.ID] {
 					continue
 				}
 				told[bay.ID+o.ID] = true
@@ -88,8 +95,11 @@ func windowUncovered(s *Scene) []fitout.Finding {
 				f.Subject = fitout.Subject{Kind: "bay", ID: bay.ID, Measure: "more/" + o.ID}
 				f.With = nil
 				f.Title = fmt.Sprintf("Nothing covers %s at night", words.Lower(o.Name))
-				f.Sentence = fmt.Sprintf("People sleep by %s of %s. A cover keeps cold, insects and looks out; it is stowed somewhere by day.",
-					words.Lower(o.Name), words.Lower(bay.Name))
+				f.Sentence = fmt.Sprintf(
+					"People sleep by %s of %s. A cover keeps cold, insects and looks out; it is stowed somewhere by day.",
+					words.Lower(o.Name),
+					words.Lower(bay.Name),
+				)
 				if o.Cover == "" {
 					f.Title = fmt.Sprintf("What covers %s at night is not said", words.Lower(o.Name))
 				}

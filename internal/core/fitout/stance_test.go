@@ -18,7 +18,12 @@ func TestTheThirdVersionGetsTheRulesOfItsRegion(t *testing.T) {
 	was, err := Decode(data)
 	require.NoError(t, err)
 	for _, region := range Regions {
-		text := strings.Replace(string(data), `"region": "`+string(was.Region)+`"`, `"region": "`+string(region)+`"`, 1)
+		text := strings.Replace(
+			string(data),
+			`"region": "`+string(was.Region)+`"`,
+			`"region": "`+string(region)+`"`,
+			1,
+		)
 		lifted, err := Decode([]byte(text))
 		require.NoError(t, err)
 		assert.Equal(t, NewPractice(region), lifted.Practice, region)
@@ -60,7 +65,9 @@ func full() Job {
 		Sleepers: []Sleeper{{Traveller: "ann"}}, People: []Placed{}, Ground: []GroundThing{}}}
 	v.Cases = []Case{{ID: "full", Name: "Full", Switches: []CaseSwitch{{Switch: "raft", On: true}},
 		Choices: []CaseChoice{{Choice: "roof", Member: "m"}},
-		Levels:  []CaseLevel{{Of: "fuel", Litres: 40}}, Charges: []CaseCharge{{System: "house", Charge: 0.5}}, People: []CasePerson{{Item: "ann", Seat: "passenger"}},
+		Levels: []CaseLevel{
+			{Of: "fuel", Litres: 40},
+		}, Charges: []CaseCharge{{System: "house", Charge: 0.5}}, People: []CasePerson{{Item: "ann", Seat: "passenger"}},
 		Stance: "cook"}}
 	v.UsedUp = []UsedFirst{{Of: "fuel"}}
 	j.Accepted = []Accepted{{Key: "rim-height/fridge", Stance: "cook", Severity: Caution, Beyond: 40,

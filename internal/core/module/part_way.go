@@ -34,7 +34,11 @@ func (l Leaf) PartWay(share float64, slides bool) Leaf {
 // between is an edge that the hinge keeps at one place and the leaf takes from shut toward open.
 func between(hinge, shut, open fitout.Point, cos, sin float64) fitout.Point {
 	at := func(h, s, o float64) float64 { return h + cos*(s-h) + sin*(o-h) }
-	return fitout.Point{X: at(hinge.X, shut.X, open.X), Y: at(hinge.Y, shut.Y, open.Y), Z: at(hinge.Z, shut.Z, open.Z)}
+	return fitout.Point{
+		X: at(hinge.X, shut.X, open.X),
+		Y: at(hinge.Y, shut.Y, open.Y),
+		Z: at(hinge.Z, shut.Z, open.Z),
+	}
 }
 
 func lower(a, b fitout.Point) fitout.Point {

@@ -37,10 +37,17 @@ func TestALidStopsPartWay(t *testing.T) {
 func TestPartWayIsBetweenShutAndOpen(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		kind := rapid.SampledFrom([]fitout.ModuleKind{fitout.Drawers, fitout.FridgeSlide, fitout.LiddedBox, fitout.Locker, fitout.DropShelf,
-			fitout.UprightFridge, fitout.Pantry}).Draw(t, "kind")
-		item := fitout.Item{At: fitout.Point{X: 3000, Z: 1000}, Size: fitout.Size{Length: 700, Width: 500, Height: 400},
-			Module: &fitout.Module{Kind: kind, Faces: rapid.SampledFrom([]fitout.Face{fitout.FaceRear, fitout.FaceLeft}).Draw(t, "face"),
-				Cells: []fitout.Cell{{ID: "a", Name: "A"}}}}
+			fitout.UprightFridge, fitout.Pantry}).
+			Draw(t, "kind")
+		item := fitout.Item{
+			At:   fitout.Point{X: 3000, Z: 1000},
+			Size: fitout.Size{Length: 700, Width: 500, Height: 400},
+			Module: &fitout.Module{
+				Kind:  kind,
+				Faces: rapid.SampledFrom([]fitout.Face{fitout.FaceRear, fitout.FaceLeft}).Draw(t, "face"),
+				Cells: []fitout.Cell{{ID: "a", Name: "A"}},
+			},
+		}
 		low, high := rapid.Float64Range(0.01, 0.5).Draw(t, "low"), rapid.Float64Range(0.5, 0.99).Draw(t, "high")
 		motion := module.Of(kind).Motion
 		slides := motion == module.Slides || motion == module.Drawers

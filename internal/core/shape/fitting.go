@@ -15,10 +15,23 @@ const (
 // stud in its middle.
 func Fitting(at fitout.Point) []Prism {
 	y := at.Y
-	cap := Prism{Axis: AxisY, From: y - fittingDepth/2, To: y + fittingDepth/2, Outline: circle(Flat{at.X, at.Z}, fittingRadius),
-		Round: true, Tone: Hardware}
-	stud := Prism{Axis: AxisY, From: y - fittingDepth, To: y + fittingDepth, Outline: circle(Flat{at.X, at.Z}, fittingRadius*0.4),
-		Round: true, Tone: Metal, Thin: true}
+	cap := Prism{
+		Axis:    AxisY,
+		From:    y - fittingDepth/2,
+		To:      y + fittingDepth/2,
+		Outline: circle(Flat{at.X, at.Z}, fittingRadius),
+		Round:   true,
+		Tone:    Hardware,
+	}
+	stud := Prism{
+		Axis:    AxisY,
+		From:    y - fittingDepth,
+		To:      y + fittingDepth,
+		Outline: circle(Flat{at.X, at.Z}, fittingRadius*0.4),
+		Round:   true,
+		Tone:    Metal,
+		Thin:    true,
+	}
 	return []Prism{cap, stud}
 }
 

@@ -18,13 +18,28 @@ func Ground(g *fitout.GroundThing) []Prism {
 		var all []Prism
 		for _, x := range []float64{b.From.X, b.To.X - leg} {
 			for _, y := range []float64{b.From.Y, b.To.Y - leg} {
-				all = append(all, boxed(fitout.Box{From: fitout.Point{X: x, Y: y, Z: b.From.Z}, To: fitout.Point{X: x + leg, Y: y + leg, Z: up}}, Metal))
+				all = append(
+					all,
+					boxed(
+						fitout.Box{
+							From: fitout.Point{X: x, Y: y, Z: b.From.Z},
+							To:   fitout.Point{X: x + leg, Y: y + leg, Z: up},
+						},
+						Metal,
+					),
+				)
 			}
 		}
 		return all
 	}
 	plate := func(from, to float64, tone Tone) Prism {
-		return boxed(fitout.Box{From: fitout.Point{X: b.From.X, Y: b.From.Y, Z: from}, To: fitout.Point{X: b.To.X, Y: b.To.Y, Z: to}}, tone)
+		return boxed(
+			fitout.Box{
+				From: fitout.Point{X: b.From.X, Y: b.From.Y, Z: from},
+				To:   fitout.Point{X: b.To.X, Y: b.To.Y, Z: to},
+			},
+			tone,
+		)
 	}
 	switch g.Kind {
 	case fitout.GroundAwning:

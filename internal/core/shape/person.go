@@ -14,11 +14,30 @@ func (b *builder) seated() {
 		b.add(Prism{Axis: AxisY, From: y - half, To: y + half, Outline: points, Tone: tone, Round: round})
 	}
 	// Back, lap and shins, head, arm.
-	profile([]Flat{{0.62, 0.28}, {0.98, 0.3}, {1, 0.62}, {0.92, 0.78}, {0.66, 0.77}, {0.6, 0.55}}, w*0.44, Cloth, false)
-	profile([]Flat{{0.08, 0.3}, {0.62, 0.27}, {0.98, 0.3}, {0.96, 0.44}, {0.6, 0.46}, {0.1, 0.44}}, w*0.38, Cloth, false)
+	profile(
+		[]Flat{{0.62, 0.28}, {0.98, 0.3}, {1, 0.62}, {0.92, 0.78}, {0.66, 0.77}, {0.6, 0.55}},
+		w*0.44,
+		Cloth,
+		false,
+	)
+	profile(
+		[]Flat{{0.08, 0.3}, {0.62, 0.27}, {0.98, 0.3}, {0.96, 0.44}, {0.6, 0.46}, {0.1, 0.44}},
+		w*0.38,
+		Cloth,
+		false,
+	)
 	profile([]Flat{{0, 0}, {0.16, 0}, {0.2, 0.3}, {0.1, 0.44}, {0.06, 0.3}}, w*0.3, Cloth, false)
 	r := min(l*0.13, h*0.12)
-	b.add(Prism{Axis: AxisY, From: y - r, To: y + r, Outline: circle(Flat{x0 + 0.8*l, z0 + h - r}, r), Tone: Skin, Round: true})
+	b.add(
+		Prism{
+			Axis:    AxisY,
+			From:    y - r,
+			To:      y + r,
+			Outline: circle(Flat{x0 + 0.8*l, z0 + h - r}, r),
+			Tone:    Skin,
+			Round:   true,
+		},
+	)
 	profile([]Flat{{0.3, 0.52}, {0.72, 0.6}, {0.8, 0.72}, {0.72, 0.74}, {0.3, 0.58}}, w*0.5, Skin, false)
 }
 
@@ -36,8 +55,18 @@ func Standing(id string, at fitout.Point, height, arm, grip float64, toward fito
 	b.reaches = true
 	middle := b.D / 2
 	for _, a := range []float64{b.W * 0.32, b.W * 0.68} { // legs
-		b.inward([]Flat{{a - b.W*0.11, 0}, {a + b.W*0.11, 0}, {a + b.W*0.14, height * 0.48}, {a - b.W*0.14, height * 0.48}},
-			middle-b.D*0.22, middle+b.D*0.22, Cloth, false)
+		b.inward(
+			[]Flat{
+				{a - b.W*0.11, 0},
+				{a + b.W*0.11, 0},
+				{a + b.W*0.14, height * 0.48},
+				{a - b.W*0.14, height * 0.48},
+			},
+			middle-b.D*0.22,
+			middle+b.D*0.22,
+			Cloth,
+			false,
+		)
 	}
 	b.inward([]Flat{{b.W * 0.16, height * 0.46}, {b.W * 0.84, height * 0.46}, {b.W * 0.96, height * 0.8},
 		{b.W * 0.8, height * 0.83}, {b.W * 0.2, height * 0.83}, {b.W * 0.04, height * 0.8}}, middle-b.D*0.28,
@@ -79,8 +108,12 @@ func Placed(does fitout.Does, at fitout.Point, height float64) []Prism {
 	if does == fitout.Sits {
 		// The box of one who sits reaches from the feet up; the seat is a little below its half.
 		tall := 0.52 * height / 0.72
-		item := fitout.Item{ID: "sitting", Form: fitout.FormPerson, At: fitout.Point{X: at.X, Y: at.Y, Z: at.Z + 0.52*height - tall/2},
-			Size: fitout.Size{Length: 0.5 * height, Width: 0.27 * height, Height: tall}}
+		item := fitout.Item{
+			ID:   "sitting",
+			Form: fitout.FormPerson,
+			At:   fitout.Point{X: at.X, Y: at.Y, Z: at.Z + 0.52*height - tall/2},
+			Size: fitout.Size{Length: 0.5 * height, Width: 0.27 * height, Height: tall},
+		}
 		part := Of(&item)
 		return part.Still
 	}

@@ -19,15 +19,21 @@ func anyModule(t *rapid.T) fitout.Item {
 	faces := []fitout.Face{fitout.FaceRear, fitout.FaceLeft, fitout.FaceRight, fitout.FaceFront, fitout.FaceTop,
 		fitout.FaceNone}
 	mm := func(name string, least float64) float64 { return rapid.Float64Range(least, 1800).Draw(t, name) }
-	item := fitout.Item{ID: "part", Name: rapid.SampledFrom([]string{"Part", "Gas bottle", "Spare wheel"}).Draw(t, "name"),
+	item := fitout.Item{
+		ID:   "part",
+		Name: rapid.SampledFrom([]string{"Part", "Gas bottle", "Spare wheel"}).Draw(t, "name"),
 		Size: fitout.Size{Length: mm("length", 120), Width: mm("width", 120), Height: mm("height", 60)},
 		At:   fitout.Point{X: mm("x", -500), Y: mm("y", -900), Z: mm("z", 300)},
 		Module: &fitout.Module{Kind: spec.Kind, Faces: rapid.SampledFrom(faces).Draw(t, "faces"),
-			Mirrored: rapid.Bool().Draw(t, "mirrored"), Wall: fitout.Plywood, Panel: rapid.Float64Range(0, 18).Draw(t, "panel"),
-			Runner: rapid.SampledFrom([]fitout.Runner{fitout.NoRunner, fitout.BallRunner, fitout.StripRunner}).Draw(t, "runner"),
+			Mirrored: rapid.Bool().
+				Draw(t, "mirrored"),
+			Wall: fitout.Plywood, Panel: rapid.Float64Range(0, 18).Draw(t, "panel"),
+			Runner: rapid.SampledFrom([]fitout.Runner{fitout.NoRunner, fitout.BallRunner, fitout.StripRunner}).
+				Draw(t, "runner"),
 			Stack:  rapid.SampledFrom([]fitout.Stack{fitout.Beside, fitout.Above}).Draw(t, "stack"),
 			Travel: rapid.SampledFrom([]float64{0, 500}).Draw(t, "travel"),
-			Drop:   rapid.SampledFrom([]float64{0, 150}).Draw(t, "drop")}}
+			Drop:   rapid.SampledFrom([]float64{0, 150}).Draw(t, "drop")},
+	}
 	if spec.Holds {
 		for k := range rapid.IntRange(0, 4).Draw(t, "cells") {
 			item.Module.Cells = append(item.Module.Cells, fitout.Cell{ID: string(rune('a' + k)), Name: "Room"})
@@ -67,7 +73,15 @@ func TestFormsAreAsLargeAsTheirModules(t *testing.T) {
 		box := item.Box()
 		const grip = 16
 		if out := around(all); out.Around(box) != box {
-			assert.True(t, near(out.Around(box), box, grip), "%s %s: %v is not %v", item.Module.Kind, item.Module.Faces, out, box)
+			assert.True(
+				t,
+				near(out.Around(box), box, grip),
+				"%s %s: %v is not %v",
+				item.Module.Kind,
+				item.Module.Faces,
+				out,
+				box,
+			)
 		}
 		leaves := module.Leaves(&item)
 		for i := range form.Leaves {
@@ -82,7 +96,13 @@ func TestFormsAreAsLargeAsTheirModules(t *testing.T) {
 					want := fitout.Point{X: leaves[k].Open.From.X - leaves[k].Closed.From.X,
 						Y: leaves[k].Open.From.Y - leaves[k].Closed.From.Y, Z: leaves[k].Open.From.Z - leaves[k].Closed.From.Z}
 					got := closed.Moved(want.X, want.Y, want.Z)
-					assert.True(t, near(got, opened, 0.01), "%s %s slides as it should", item.Module.Kind, item.Module.Faces)
+					assert.True(
+						t,
+						near(got, opened, 0.01),
+						"%s %s slides as it should",
+						item.Module.Kind,
+						item.Module.Faces,
+					)
 					continue
 				}
 				// What turns is as thick as it is drawn; it lies in the room that it takes, and on its side of it.
@@ -91,10 +111,20 @@ func TestFormsAreAsLargeAsTheirModules(t *testing.T) {
 				if item.Module.Kind == fitout.RearCarrier { // what it carries is as deep as it is
 					thick = 20 + module.Depth(&item)
 				}
-				room := fitout.Box{From: fitout.Point{X: swept.From.X - thick, Y: swept.From.Y - thick, Z: swept.From.Z - thick},
-					To: fitout.Point{X: swept.To.X + thick, Y: swept.To.Y + thick, Z: swept.To.Z + thick}}
-				assert.True(t, room.Around(opened) == room, "%s %s %v: opens to %v, takes %v", item.Module.Kind, item.Module.Faces,
-					item.Module.Mirrored, opened, swept)
+				room := fitout.Box{
+					From: fitout.Point{X: swept.From.X - thick, Y: swept.From.Y - thick, Z: swept.From.Z - thick},
+					To:   fitout.Point{X: swept.To.X + thick, Y: swept.To.Y + thick, Z: swept.To.Z + thick},
+				}
+				assert.True(
+					t,
+					room.Around(opened) == room,
+					"%s %s %v: opens to %v, takes %v",
+					item.Module.Kind,
+					item.Module.Faces,
+					item.Module.Mirrored,
+					opened,
+					swept,
+				)
 			}
 		}
 	})
@@ -120,14 +150,27 @@ func TestTurning(t *testing.T) {
 
 // A quarter about x takes right to up, about y up to rear, about z rear to right.
 func TestAQuarterTurns(t *testing.T) {
-	item := fitout.Item{ID: "a", Size: fitout.Size{Length: 100, Width: 200, Height: 300}, At: fitout.Point{X: 50, Y: 100, Z: 150},
-		Module: &fitout.Module{Kind: fitout.Shelf, Wall: fitout.Plywood, Panel: 20}}
+	item := fitout.Item{
+		ID:     "a",
+		Size:   fitout.Size{Length: 100, Width: 200, Height: 300},
+		At:     fitout.Point{X: 50, Y: 100, Z: 150},
+		Module: &fitout.Module{Kind: fitout.Shelf, Wall: fitout.Plywood, Panel: 20},
+	}
 	form := shape.Of(&item)
 	p := form.Still[0] // the plate: 100 long, 200 wide, 20 thick
 	size := func(axis shape.Axis) fitout.Box { return p.Turned(axis, fitout.Point{}, 1).Bounds() }
-	assert.True(t, near(size(shape.AxisX), fitout.Box{From: fitout.Point{Y: -20}, To: fitout.Point{X: 100, Z: 200}}, 1e-9))
-	assert.True(t, near(size(shape.AxisY), fitout.Box{From: fitout.Point{Z: -100}, To: fitout.Point{X: 20, Y: 200}}, 1e-9))
-	assert.True(t, near(size(shape.AxisZ), fitout.Box{From: fitout.Point{X: -200}, To: fitout.Point{Y: 100, Z: 20}}, 1e-9))
+	assert.True(
+		t,
+		near(size(shape.AxisX), fitout.Box{From: fitout.Point{Y: -20}, To: fitout.Point{X: 100, Z: 200}}, 1e-9),
+	)
+	assert.True(
+		t,
+		near(size(shape.AxisY), fitout.Box{From: fitout.Point{Z: -100}, To: fitout.Point{X: 20, Y: 200}}, 1e-9),
+	)
+	assert.True(
+		t,
+		near(size(shape.AxisZ), fitout.Box{From: fitout.Point{X: -200}, To: fitout.Point{Y: 100, Z: 20}}, 1e-9),
+	)
 }
 
 // The surface of every solid is closed and looks outward: what its triangles enclose is its

@@ -32,7 +32,13 @@ func HalfWidth(v *fitout.Vehicle) float64 {
 // OfVehicle is the form of a vehicle as it stands, with a wheelbase in mm: its body by its
 // class, wheels, doors that open by the ids of their bays.
 func OfVehicle(v *fitout.Vehicle, wheelbase float64) Part {
-	d := &vehicle{v: v, o: &v.Outline, wheelbase: wheelbase, half: HalfWidth(v), rear: wheelbase + v.Outline.RearOverhang}
+	d := &vehicle{
+		v:         v,
+		o:         &v.Outline,
+		wheelbase: wheelbase,
+		half:      HalfWidth(v),
+		rear:      wheelbase + v.Outline.RearOverhang,
+	}
 	d.part = Part{ID: VehicleID, Still: []Prism{}, Leaves: []Moving{}}
 	d.frame()
 	d.wheels()
@@ -48,8 +54,11 @@ func OfVehicle(v *fitout.Vehicle, wheelbase float64) Part {
 	d.lamps()
 	d.fitted()
 	d.doors()
-	d.part.Box = fitout.Box{From: fitout.Point{X: -d.o.FrontOverhang, Y: -d.half}, To: fitout.Point{X: d.rear, Y: d.half,
-		Z: d.o.Height}}
+	d.part.Box = fitout.Box{
+		From: fitout.Point{X: -d.o.FrontOverhang, Y: -d.half},
+		To: fitout.Point{X: d.rear, Y: d.half,
+			Z: d.o.Height},
+	}
 	return d.part
 }
 
@@ -109,9 +118,15 @@ func (d *vehicle) wheels() {
 	for _, axle := range []struct{ x, track float64 }{{0, d.v.TrackFront}, {d.wheelbase, d.v.TrackRear}} {
 		for _, side := range []float64{-1, 1} {
 			y := side * axle.track / 2
-			rings(Flat{axle.x, r}, r, y-wide/2, y+wide/2, func(outline []Flat, from, to float64, tone Tone, round bool) {
-				d.add(Prism{Axis: AxisY, From: from, To: to, Outline: outline, Round: round, Tone: tone})
-			})
+			rings(
+				Flat{axle.x, r},
+				r,
+				y-wide/2,
+				y+wide/2,
+				func(outline []Flat, from, to float64, tone Tone, round bool) {
+					d.add(Prism{Axis: AxisY, From: from, To: to, Outline: outline, Round: round, Tone: tone})
+				},
+			)
 		}
 		d.both(axle.x-r*0.08, axle.x+r*0.08, 0, axle.track/2-wide/2, r*0.9, r*1.1, Metal, true)
 	}
@@ -229,17 +244,40 @@ func (d *vehicle) glasshouse(end float64) {
 		tail = min(tail, 120)
 	}
 	in := half - 90
-	d.profile(-in, in, Body, Flat{o.CabFront, waist}, Flat{o.CabFront + rake, top - 30}, Flat{o.CabFront + rake + 120, top},
-		Flat{end - tail - 60, top}, Flat{end - tail, top - 40}, Flat{end, waist})
+	d.profile(
+		-in,
+		in,
+		Body,
+		Flat{o.CabFront, waist},
+		Flat{o.CabFront + rake, top - 30},
+		Flat{o.CabFront + rake + 120, top},
+		Flat{end - tail - 60, top},
+		Flat{end - tail, top - 40},
+		Flat{end, waist},
+	)
 	slant := func(x, z float64) float64 { return x + rake*(z-waist)/(top-waist) }
 	low, high := waist+50, top-90
 	// Both screens begin low enough to stand before the body for who looks at them.
 	foot := waist + 12
-	d.profile(-in+60, in-60, Glass, Flat{slant(o.CabFront, foot) - 26, foot}, Flat{slant(o.CabFront, high) - 26, high},
-		Flat{slant(o.CabFront, high) - 8, high}, Flat{slant(o.CabFront, foot) - 8, foot})
+	d.profile(
+		-in+60,
+		in-60,
+		Glass,
+		Flat{slant(o.CabFront, foot) - 26, foot},
+		Flat{slant(o.CabFront, high) - 26, high},
+		Flat{slant(o.CabFront, high) - 8, high},
+		Flat{slant(o.CabFront, foot) - 8, foot},
+	)
 	back := func(z float64) float64 { return end - tail*(z-waist)/(top-waist) }
-	d.profile(-in+100, in-100, Glass, Flat{back(foot) + 6, foot}, Flat{back(high) + 6, high}, Flat{back(high) + 12, high},
-		Flat{back(foot) + 12, foot})
+	d.profile(
+		-in+100,
+		in-100,
+		Glass,
+		Flat{back(foot) + 6, foot},
+		Flat{back(high) + 6, high},
+		Flat{back(high) + 12, high},
+		Flat{back(foot) + 12, foot},
+	)
 	// Side windows end with the doors; a wagon has one more behind them.
 	edges := append([]float64{slant(o.CabFront, low) + 70}, d.doorEdges(end)[1:]...)
 	edges = append(edges, back(low)-70)
@@ -273,7 +311,9 @@ func (d *vehicle) tub() {
 	o, half := d.o, d.half
 	top := o.FloorHeight + 480
 	start := o.Headboard - 30
-	side := append([]Flat{{start, top}, {d.rear, top}}, reversed(d.under(start, d.rear, o.SillHeight+40, d.wheelbase))...)
+	side := append(
+		[]Flat{{start, top}, {d.rear, top}},
+		reversed(d.under(start, d.rear, o.SillHeight+40, d.wheelbase))...)
 	for _, ends := range [][2]float64{{half - 70, half}, {-half, -half + 70}} {
 		d.profile(ends[0], ends[1], Body, side...)
 	}
@@ -358,8 +398,26 @@ func (d *vehicle) fitted() {
 		case words.Names(p.Name, "bull bar", "bullbar", "nudge bar", "front bar"):
 			front := -d.o.FrontOverhang - 70
 			d.box(front-60, front, -d.half*0.9, d.half*0.9, d.o.SillHeight, d.o.SillHeight+220, Metal, false)
-			d.both(front-50, front-10, d.half*0.35, d.half*0.42, d.o.SillHeight+220, d.o.BonnetHeight-60, Metal, false)
-			d.box(front-50, front-10, -d.half*0.42, d.half*0.42, d.o.BonnetHeight-60, d.o.BonnetHeight-20, Metal, false)
+			d.both(
+				front-50,
+				front-10,
+				d.half*0.35,
+				d.half*0.42,
+				d.o.SillHeight+220,
+				d.o.BonnetHeight-60,
+				Metal,
+				false,
+			)
+			d.box(
+				front-50,
+				front-10,
+				-d.half*0.42,
+				d.half*0.42,
+				d.o.BonnetHeight-60,
+				d.o.BonnetHeight-20,
+				Metal,
+				false,
+			)
 		}
 	}
 }

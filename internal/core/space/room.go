@@ -140,8 +140,11 @@ func Gap(b *fitout.Bay) (gap fitout.Box, ok bool) {
 		if o.Face == fitout.FaceRear {
 			x = max(floor[2].X, floor[3].X)
 		}
-		return fitout.Box{From: fitout.Point{X: x, Y: y - o.Width/2, Z: z + o.Sill}, To: fitout.Point{X: x, Y: y + o.Width/2,
-			Z: z + o.Sill + o.Height}}, true
+		return fitout.Box{
+			From: fitout.Point{X: x, Y: y - o.Width/2, Z: z + o.Sill},
+			To: fitout.Point{X: x, Y: y + o.Width/2,
+				Z: z + o.Sill + o.Height},
+		}, true
 	case fitout.FaceLeft:
 		return side(min(floor[0].Y, floor[3].Y)), true
 	case fitout.FaceRight:

@@ -104,7 +104,13 @@ func spoilt(j *fitout.Job, k int) fitout.Job {
 // seen returns what tells a slip that was made on an item, and the things on which it can be seen; nil where
 // nothing new does, where another mistake can be seen on them too, or where one made before is not told any
 // more.
-func seen(next *fitout.Job, s *slip, k int, known, after map[string]fitout.Finding, used map[string]bool) ([]fitout.ThingNote, *fitout.Finding) {
+func seen(
+	next *fitout.Job,
+	s *slip,
+	k int,
+	known, after map[string]fitout.Finding,
+	used map[string]bool,
+) ([]fitout.ThingNote, *fitout.Finding) {
 	for i := range next.Training.Made {
 		m := &next.Training.Made[i]
 		if !slices.ContainsFunc(m.Things, func(t fitout.ThingNote) bool { return tells(after, m.Rule, t.Of) }) {
@@ -114,12 +120,16 @@ func seen(next *fitout.Job, s *slip, k int, known, after map[string]fitout.Findi
 	id := next.ChosenVariant().Items[k].ID
 	for _, key := range sorted(after) {
 		f := after[key]
-		if _, before := known[key]; before || !slices.Contains(s.rules, f.Rule) || f.Subject.ID != id && !slices.Contains(f.With, id) {
+		if _, before := known[key]; before || !slices.Contains(s.rules, f.Rule) ||
+			f.Subject.ID != id && !slices.Contains(f.With, id) {
 			continue
 		}
 		things := []fitout.ThingNote{{Of: id}}
 		for _, other := range append([]string{f.Subject.ID}, f.With...) {
-			there := slices.ContainsFunc(next.ChosenVariant().Items, func(i fitout.Item) bool { return i.ID == other })
+			there := slices.ContainsFunc(
+				next.ChosenVariant().Items,
+				func(i fitout.Item) bool { return i.ID == other },
+			)
 			if there && !slices.Contains(things, fitout.ThingNote{Of: other}) {
 				things = append(things, fitout.ThingNote{Of: other})
 			}
@@ -148,7 +158,10 @@ func sound(build *fitout.Job) (fitout.Job, error) {
 	}
 	for range 8 {
 		found := assess.Of(&j).Findings
-		k := slices.IndexFunc(found, func(f fitout.Finding) bool { return f.Severity == fitout.Stop && len(f.Fixes) > 0 })
+		k := slices.IndexFunc(
+			found,
+			func(f fitout.Finding) bool { return f.Severity == fitout.Stop && len(f.Fixes) > 0 },
+		)
 		if k < 0 {
 			break
 		}

@@ -70,15 +70,23 @@ func (l *Look) wayOut(leg int, missing float64) string {
 	}
 	switch {
 	case room >= missing && !l.C.planned(from):
-		return fmt.Sprintf("No pump lies before it: bring that much more %s, where the tanks have room for %s.", at, l.Say.Volume(room))
+		return fmt.Sprintf(
+			"No pump lies before it: bring that much more %s, where the tanks have room for %s.",
+			at,
+			l.Say.Volume(room),
+		)
 	case room >= missing:
 		return fmt.Sprintf("Fill that more %s: the tanks have room for %s.", at, l.Say.Volume(room))
 	case room < 0.5:
 		return fmt.Sprintf("The tanks are full already %s: another vessel of %s, or a pump on the way, would do.", at,
 			l.Say.Volume(missing))
 	default:
-		return fmt.Sprintf("The tanks take only %s more %s: another vessel of %s, or a pump on the way, would do.", l.Say.Volume(room), at,
-			l.Say.Volume(missing-room))
+		return fmt.Sprintf(
+			"The tanks take only %s more %s: another vessel of %s, or a pump on the way, would do.",
+			l.Say.Volume(room),
+			at,
+			l.Say.Volume(missing-room),
+		)
 	}
 }
 
@@ -116,9 +124,15 @@ func tanksTooSmall(l *Look) []fitout.Finding {
 		}
 	}
 	f.Sentence = words.Sentences(
-		fmt.Sprintf("Even filled to the full at %s, %s are missing up to %s with the reserve, an estimate.", from.Name,
-			l.Say.Volume(refuse.Lacking), to.Name), unsure,
-		"A second tank or cans, less reserve, or another way.")
+		fmt.Sprintf(
+			"Even filled to the full at %s, %s are missing up to %s with the reserve, an estimate.",
+			from.Name,
+			l.Say.Volume(refuse.Lacking),
+			to.Name,
+		),
+		unsure,
+		"A second tank or cans, less reserve, or another way.",
+	)
 	f.Over(refuse.Lacking, 0, "L")
 	return []fitout.Finding{f}
 }
@@ -162,10 +176,14 @@ func hangsOnUnsure(l *Look) []fitout.Finding {
 			f := about("hangs-on-unsure", fitout.Caution, "route", l.stop(i).ID)
 			f.Title = "All hangs on the pump of " + l.stop(i).Name
 			f.Sentence = words.Sentences(
-				fmt.Sprintf("The plan fills %s there, and it is not sure that it can.", l.Say.Volume(l.C.bought(l.W, i))),
+				fmt.Sprintf(
+					"The plan fills %s there, and it is not sure that it can.",
+					l.Say.Volume(l.C.bought(l.W, i)),
+				),
 				fmt.Sprintf("Without it %s are missing up to %s with the reserve.", l.Say.Volume(missing),
 					l.stop(l.end(without, k)).Name),
-				"Carry them from before, or ask there before leaving.")
+				"Carry them from before, or ask there before leaving.",
+			)
 			f.Over(missing, 0, "L")
 			l.fillPlan(&f, Lightest)
 			found = append(found, f)
@@ -184,7 +202,8 @@ func wrongFuel(l *Look) []fitout.Finding {
 	for _, fill := range l.Variant.Fills {
 		v := l.vessel(fill.Of)
 		i := slices.IndexFunc(l.C.Route.Stops, func(s fitout.RouteStop) bool { return s.ID == fill.Stop })
-		if v == nil || i < 0 || v.Holds != fitout.HoldsFuel || len(l.stop(i).Fuels) == 0 || fill.Litres <= v.Unusable {
+		if v == nil || i < 0 || v.Holds != fitout.HoldsFuel || len(l.stop(i).Fuels) == 0 ||
+			fill.Litres <= v.Unusable {
 			continue
 		}
 		if _, has := l.C.fuelAt(i); has {
@@ -193,8 +212,13 @@ func wrongFuel(l *Look) []fitout.Finding {
 		f := about("fuel-wrong-kind", fitout.Stop, "route", fill.Stop)
 		f.With = []string{v.ID}
 		f.Title = fmt.Sprintf("%s has no %s", l.stop(i).Name, l.Vehicle.EngineFuel())
-		f.Sentence = fmt.Sprintf("%s is to be filled at %s, which has only %s. The engine burns %s.", v.Name, l.stop(i).Name,
-			l.stop(i).Fuels[0].Fuel, l.Vehicle.EngineFuel())
+		f.Sentence = fmt.Sprintf(
+			"%s is to be filled at %s, which has only %s. The engine burns %s.",
+			v.Name,
+			l.stop(i).Name,
+			l.stop(i).Fuels[0].Fuel,
+			l.Vehicle.EngineFuel(),
+		)
 		f.Margin = -1
 		found = append(found, f)
 	}
@@ -236,7 +260,10 @@ func axleOverOnTheWay(l *Look) []fitout.Finding {
 				later = fmt.Sprintf("Filled later, at the pumps on the way, it is at most %s.", l.Say.Mass(now))
 				l.fillPlan(&f, WithinAxle)
 			case now < worst.Load-0.5:
-				later = fmt.Sprintf("Filled later it would still be %s: something else has to stay behind.", l.Say.Mass(now))
+				later = fmt.Sprintf(
+					"Filled later it would still be %s: something else has to stay behind.",
+					l.Say.Mass(now),
+				)
 				l.fillPlan(&f, WithinAxle)
 			default:
 				later = "No other way to fill mends it: something has to stay behind, or be stowed elsewhere."
@@ -308,8 +335,12 @@ func briefDiffers(l *Look) []fitout.Finding {
 	if nights := float64(l.W.Days.Nights); trip.Nights > 0 && nights > trip.Nights {
 		f := about("route-nights", fitout.Note, "route", l.stop(0).ID)
 		f.Title = "The way has more nights than the brief"
-		f.Sentence = fmt.Sprintf("The brief has %s nights between services, the way %s in all. That is right where water and "+
-			"food are had on the way.", l.Say.Plain(trip.Nights), l.Say.Plain(nights))
+		f.Sentence = fmt.Sprintf(
+			"The brief has %s nights between services, the way %s in all. That is right where water and "+
+				"food are had on the way.",
+			l.Say.Plain(trip.Nights),
+			l.Say.Plain(nights),
+		)
 		f.Source = "brief"
 		f.Over(nights, trip.Nights, "nights")
 		found = append(found, f)
@@ -328,8 +359,12 @@ func canBehind(l *Look) []fitout.Finding {
 		axles := v.perLitre.Times(v.Full).Axles(l.Load.Wheelbase)
 		f := about("can-behind", fitout.Note, "item", v.ID)
 		f.Title = fmt.Sprintf("%s lifts the front", v.Name)
-		f.Sentence = fmt.Sprintf("Full it takes %s off the front axle and puts %s on the rear. Ahead of the rear axle it would "+
-			"not.", l.Say.Mass(-axles.Front), l.Say.Mass(axles.Rear))
+		f.Sentence = fmt.Sprintf(
+			"Full it takes %s off the front axle and puts %s on the rear. Ahead of the rear axle it would "+
+				"not.",
+			l.Say.Mass(-axles.Front),
+			l.Say.Mass(axles.Rear),
+		)
 		f.Source = "physics"
 		f.Over(-axles.Front, 0, "kg")
 		found = append(found, f)

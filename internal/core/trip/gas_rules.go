@@ -43,8 +43,11 @@ func gasShort(l *Look) []fitout.Finding {
 		if v != nil && v.Holds == fitout.HoldsGas {
 			missing = l.Say.Mass(lack.Litres * v.Density)
 		}
-		f.Sentence = fmt.Sprintf("It gives out %s; %s are missing in all, an estimate. Carry more, or fill it on the way.",
-			l.when(lack), missing)
+		f.Sentence = fmt.Sprintf(
+			"It gives out %s; %s are missing in all, an estimate. Carry more, or fill it on the way.",
+			l.when(lack),
+			missing,
+		)
 		f.Over(lack.Litres, 0, "L")
 		found = append(found, f)
 	}
@@ -76,7 +79,10 @@ func gasInTheCold(l *Look) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range l.C.Vessels {
 		v := &l.C.Vessels[i]
-		used := slices.ContainsFunc(l.Variant.Plumbing.Burners, func(b fitout.Burner) bool { return b.Vessel == v.ID })
+		used := slices.ContainsFunc(
+			l.Variant.Plumbing.Burners,
+			func(b fitout.Burner) bool { return b.Vessel == v.ID },
+		)
 		if v.Said.Gas != fitout.Butane || v.Holds != fitout.HoldsGas || !used || coldest > 0 {
 			continue
 		}
@@ -112,8 +118,11 @@ func gasLocker(l *Look) []fitout.Finding {
 		f := about("gas-locker", severity, "plumbing", v.ID)
 		f.With = []string{bay.ID}
 		f.Title = fmt.Sprintf("Gas of %s can fill %s", words.Lower(v.Name), words.Lower(bay.Name))
-		f.Sentence = words.Sentences(told, "Gas is heavier than air and lies where it leaks: it wants a locker of its own, shut to "+
-			"the inside, with an opening in its floor to the outside. Gas fitting belongs to a licensed person.")
+		f.Sentence = words.Sentences(
+			told,
+			"Gas is heavier than air and lies where it leaks: it wants a locker of its own, shut to "+
+				"the inside, with an opening in its floor to the outside. Gas fitting belongs to a licensed person.",
+		)
 		f.Source = "practice"
 		f.Margin = -1
 		found = append(found, f)
@@ -147,7 +156,9 @@ func burnsInside(l *Look) []fitout.Finding {
 		f.Sentence = words.Sentences(
 			"Carbon monoxide kills without a smell.",
 			"It wants openings that cannot be shut, low and high, and an alarm that is tested; nobody sleeps while it burns.",
-			lackOf(b.Air, "Fresh air"), lackOf(b.Alarm, "An alarm"))
+			lackOf(b.Air, "Fresh air"),
+			lackOf(b.Alarm, "An alarm"),
+		)
 		f.Margin, f.Waivable = -1, false
 		found = append(found, f)
 	}

@@ -21,7 +21,9 @@ type Lack struct {
 // endsLack is what must be filled, of waste emptied, for a lack of a want to end. What a burner lacks
 // is gas or fuel.
 var endsLack = map[Want][]fitout.Contents{
-	WantFuel: {fitout.HoldsFuel}, WantDrinking: {fitout.HoldsDrinking}, WantWash: {fitout.HoldsWash, fitout.HoldsDrinking},
+	WantFuel: {
+		fitout.HoldsFuel,
+	}, WantDrinking: {fitout.HoldsDrinking}, WantWash: {fitout.HoldsWash, fitout.HoldsDrinking},
 	WantWaste: {fitout.HoldsWaste}, WantFood: {fitout.HoldsFood}, WantBurner: {fitout.HoldsGas, fitout.HoldsFuel},
 }
 

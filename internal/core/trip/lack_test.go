@@ -49,8 +49,10 @@ func TestWhatIsMissingIsCountedUpToTheNextPump(t *testing.T) {
 	j := unfuelled(240)
 	j.Brief.Assumptions.Consumption, j.Brief.Assumptions.FuelReserve = 11, 15
 	j.Brief.Surfaces, j.Route.ByMass = nil, 0
-	j.Vehicle.Tanks = []fitout.Tank{{ID: "fuel", Name: "Tank", Kind: fitout.TankFuel, Capacity: 80, Now: 80, Density: 0.84,
-		At: fitout.Point{X: 2000, Z: 600}}}
+	j.Vehicle.Tanks = []fitout.Tank{
+		{ID: "fuel", Name: "Tank", Kind: fitout.TankFuel, Capacity: 80, Now: 80, Density: 0.84,
+			At: fitout.Point{X: 2000, Z: 600}},
+	}
 	found := tooLong(&j)
 	require.Len(t, found, 1, "one stretch, one finding")
 	assert.InDelta(t, -40.6, found[0].Margin, 0.05)
@@ -70,8 +72,10 @@ func TestEachStretchLacksForItself(t *testing.T) {
 	j := unfuelled(800, 2)
 	j.Brief.Assumptions.Consumption, j.Brief.Assumptions.FuelReserve = 10, 0
 	j.Brief.Surfaces, j.Route.ByMass = nil, 0
-	j.Vehicle.Tanks = []fitout.Tank{{ID: "fuel", Name: "Tank", Kind: fitout.TankFuel, Capacity: 80, Now: 80, Density: 0.84,
-		At: fitout.Point{X: 2000, Z: 600}}}
+	j.Vehicle.Tanks = []fitout.Tank{
+		{ID: "fuel", Name: "Tank", Kind: fitout.TankFuel, Capacity: 80, Now: 80, Density: 0.84,
+			At: fitout.Point{X: 2000, Z: 600}},
+	}
 	found := tooLong(&j)
 	require.Len(t, found, 2)
 	for _, f := range found {
@@ -96,8 +100,10 @@ func TestWhatIsSaidToBeMissingMends(t *testing.T) {
 		}
 		j.Route.Mass, j.Route.ByMass = 2500, 0.3
 		j.Brief.Assumptions.FuelReserve = float64(rapid.IntRange(0, 30).Draw(t, "reserve"))
-		j.Vehicle.Tanks = []fitout.Tank{{ID: "fuel", Name: "Tank", Kind: fitout.TankFuel, Capacity: 2000, Density: 0.84,
-			Now: float64(rapid.IntRange(20, 120).Draw(t, "now")), At: fitout.Point{X: 2000, Z: 600}}}
+		j.Vehicle.Tanks = []fitout.Tank{
+			{ID: "fuel", Name: "Tank", Kind: fitout.TankFuel, Capacity: 2000, Density: 0.84,
+				Now: float64(rapid.IntRange(20, 120).Draw(t, "now")), At: fitout.Point{X: 2000, Z: 600}},
+		}
 		found := tooLong(&j)
 		if len(found) == 0 || j.Route.Stops[0].ID != found[0].Subject.ID && pumpBefore(&j, found[0].Subject.ID) {
 			return

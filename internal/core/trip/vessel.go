@@ -56,14 +56,35 @@ func vesselsOf(p *plan.Plan) []Vessel {
 		if t.Kind == fitout.TankFuel {
 			holds = fitout.HoldsFuel
 		}
-		add(Vessel{ID: t.ID, Name: t.Name, Tank: true, Holds: holds, Capacity: t.Capacity, Now: t.Now, Min: t.Min, Density: t.Density,
-			At: t.At})
+		add(
+			Vessel{
+				ID:       t.ID,
+				Name:     t.Name,
+				Tank:     true,
+				Holds:    holds,
+				Capacity: t.Capacity,
+				Now:      t.Now,
+				Min:      t.Min,
+				Density:  t.Density,
+				At:       t.At,
+			},
+		)
 	}
 	for i := range p.Variant.Items {
 		item := &p.Variant.Items[i]
 		if l := item.Presence.Level; item.Presence.Kind == fitout.ByLevel && l != nil && p.Load.Items[i].Present {
-			add(Vessel{ID: item.ID, Name: item.Name, Holds: byKind(item), Capacity: l.Max, Now: l.Now, Min: l.Min, Density: l.Density,
-				At: item.At})
+			add(
+				Vessel{
+					ID:       item.ID,
+					Name:     item.Name,
+					Holds:    byKind(item),
+					Capacity: l.Max,
+					Now:      l.Now,
+					Min:      l.Min,
+					Density:  l.Density,
+					At:       item.At,
+				},
+			)
 		}
 	}
 	order := map[string]int{}

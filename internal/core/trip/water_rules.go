@@ -42,9 +42,14 @@ func waterShort(l *Look) []fitout.Finding {
 		f := about("water-short", fitout.Stop, "route", l.stop(lack.atStop()).ID)
 		f.Title = fmt.Sprintf("Drinking water gives out on day %d", lack.Day)
 		f.Sentence = words.Sentences(
-			fmt.Sprintf("It gives out %s; %s are missing in all, of %s a day.", l.when(lack), l.Say.Volume(lack.Litres),
-				l.Say.Volume(l.C.daily.drinking)),
-			"Carry more, or find a stop with water that is fit to drink.")
+			fmt.Sprintf(
+				"It gives out %s; %s are missing in all, of %s a day.",
+				l.when(lack),
+				l.Say.Volume(lack.Litres),
+				l.Say.Volume(l.C.daily.drinking),
+			),
+			"Carry more, or find a stop with water that is fit to drink.",
+		)
 		f.Over(lack.Litres, 0, "L")
 		return f
 	})
@@ -84,8 +89,12 @@ func washShort(l *Look) []fitout.Finding {
 	return l.lacking(WantWash, func(lack *Lack) fitout.Finding {
 		f := about("wash-short", fitout.Caution, "route", l.stop(lack.atStop()).ID)
 		f.Title = fmt.Sprintf("Water for washing gives out on day %d", lack.Day)
-		f.Sentence = fmt.Sprintf("It gives out %s, with nothing left to drink from either; %s are missing in all. Carry more, or wash "+
-			"less.", l.when(lack), l.Say.Volume(lack.Litres))
+		f.Sentence = fmt.Sprintf(
+			"It gives out %s, with nothing left to drink from either; %s are missing in all. Carry more, or wash "+
+				"less.",
+			l.when(lack),
+			l.Say.Volume(lack.Litres),
+		)
 		f.Over(lack.Litres, 0, "L")
 		return f
 	})
@@ -96,8 +105,12 @@ func wasteFull(l *Look) []fitout.Finding {
 	return l.lacking(WantWaste, func(lack *Lack) fitout.Finding {
 		f := about("waste-full", fitout.Caution, "route", l.stop(lack.atStop()).ID)
 		f.Title = fmt.Sprintf("Waste water is full on day %d", lack.Day)
-		f.Sentence = fmt.Sprintf("It is full %s, and %s more come to it, an estimate: four fifths of what is washed with. Empty it "+
-			"at a stop with a dump before, or catch more.", l.when(lack), l.Say.Volume(lack.Litres))
+		f.Sentence = fmt.Sprintf(
+			"It is full %s, and %s more come to it, an estimate: four fifths of what is washed with. Empty it "+
+				"at a stop with a dump before, or catch more.",
+			l.when(lack),
+			l.Say.Volume(lack.Litres),
+		)
 		f.Over(lack.Litres, 0, "L")
 		return f
 	})
@@ -115,8 +128,12 @@ func foodShort(l *Look) []fitout.Finding {
 				break
 			}
 		}
-		f.Sentence = fmt.Sprintf("It gives out %s, at %s a day; %s are missing in all. Carry more, or buy some on the way.",
-			l.when(lack), l.Say.Mass(l.C.daily.food), l.Say.Mass(kg))
+		f.Sentence = fmt.Sprintf(
+			"It gives out %s, at %s a day; %s are missing in all. Carry more, or buy some on the way.",
+			l.when(lack),
+			l.Say.Mass(l.C.daily.food),
+			l.Say.Mass(kg),
+		)
 		f.Over(kg, 0, "kg")
 		return f
 	})
@@ -242,7 +259,9 @@ const leastTap = 2.0
 
 // byWeight calls for every outlet that is fed by weight from a vessel whose height is known: with
 // the bottom of the vessel, and the height of what it holds when it is full, mm.
-func (l *Look) byWeight(say func(o *fitout.Outlet, v *Vessel, bottom, high float64) []fitout.Finding) []fitout.Finding {
+func (l *Look) byWeight(
+	say func(o *fitout.Outlet, v *Vessel, bottom, high float64) []fitout.Finding,
+) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range l.Variant.Plumbing.Outlets {
 		o := &l.Variant.Plumbing.Outlets[i]
@@ -274,14 +293,21 @@ func tapWeak(l *Look) []fitout.Finding {
 		f.Sentence = words.Sentences(
 			fmt.Sprintf("It flows by its own weight out of %s, from %s above its mouth then.", words.Lower(v.Name),
 				l.Say.Length(max(0, level*1000))),
-			fmt.Sprintf("Less than %s is a trickle: a wider or shorter hose, a higher tank, or a pump.", l.Say.Flow(leastTap)))
+			fmt.Sprintf(
+				"Less than %s is a trickle: a wider or shorter hose, a higher tank, or a pump.",
+				l.Say.Flow(leastTap),
+			),
+		)
 		f.Source = "physics"
 		f.Under(flow, leastTap, "L/min")
 		for _, bore := range []float64{10, 12, 16, 20, 25} {
 			wider := TapFlow(TapCoefficient(o.Loss, o.Hose*1000, bore), bore, level)
 			if bore > o.Bore && wider >= leastTap {
-				f.Fixes = append(f.Fixes, fitout.Fix{Label: fmt.Sprintf("A hose of %s bore: %s", l.Say.Length(bore), l.Say.Flow(wider)),
-					Edit: fitout.FixEdit{Kind: "tap-bore", ID: o.ID, Value: bore}})
+				f.Fixes = append(
+					f.Fixes,
+					fitout.Fix{Label: fmt.Sprintf("A hose of %s bore: %s", l.Say.Length(bore), l.Say.Flow(wider)),
+						Edit: fitout.FixEdit{Kind: "tap-bore", ID: o.ID, Value: bore}},
+				)
 				break
 			}
 		}
@@ -303,8 +329,14 @@ func tapLeaves(l *Look) []fitout.Finding {
 		f := about("tap-leaves", fitout.Caution, "plumbing", o.ID)
 		f.Title = fmt.Sprintf("%s stops feeding before it is empty", v.Name)
 		f.Sentence = words.Sentences(
-			fmt.Sprintf("%s is %s above its bottom: %s stay in it.", o.Name, l.Say.Length(o.At.Z-bottom), l.Say.Volume(rest)),
-			"Lower the tap, raise the tank, or enter that as its unusable rest.")
+			fmt.Sprintf(
+				"%s is %s above its bottom: %s stay in it.",
+				o.Name,
+				l.Say.Length(o.At.Z-bottom),
+				l.Say.Volume(rest),
+			),
+			"Lower the tap, raise the tank, or enter that as its unusable rest.",
+		)
 		f.Source = "physics"
 		f.Fixes = []fitout.Fix{{Label: fmt.Sprintf("Count %s of it as unusable", l.Say.Volume(rest)),
 			Edit: fitout.FixEdit{Kind: "vessel-rest", ID: v.ID, Value: math.Min(500, math.Ceil(rest))}}}
@@ -337,8 +369,14 @@ func pumpSmall(l *Look) []fitout.Finding {
 		f := about("pump-small", fitout.Caution, "plumbing", p.ID)
 		f.Title = fmt.Sprintf("%s is too small for its outlets", p.Name)
 		f.Sentence = words.Sentences(
-			fmt.Sprintf("It gives %s; %s together want %s.", l.Say.Flow(p.Flow), words.List(names), l.Say.Flow(wanted)),
-			"A larger pump, or say which of them is never open with another.")
+			fmt.Sprintf(
+				"It gives %s; %s together want %s.",
+				l.Say.Flow(p.Flow),
+				words.List(names),
+				l.Say.Flow(wanted),
+			),
+			"A larger pump, or say which of them is never open with another.",
+		)
 		f.Over(wanted, p.Flow, "L/min")
 		found = append(found, f)
 	}
@@ -356,7 +394,8 @@ func onePump(l *Look) []fitout.Finding {
 			v := l.vessel(o.Vessel)
 			return o.Pump == p.ID && v != nil && v.Holds == fitout.HoldsDrinking
 		})
-		if i < 0 || slices.ContainsFunc(l.Variant.Plumbing.Outlets, func(o fitout.Outlet) bool { return o.Pump == "" }) {
+		if i < 0 ||
+			slices.ContainsFunc(l.Variant.Plumbing.Outlets, func(o fitout.Outlet) bool { return o.Pump == "" }) {
 			continue
 		}
 		f := about("one-pump", fitout.Note, "plumbing", p.ID)

@@ -93,8 +93,16 @@ func (c *Course) Towing(leg int) bool {
 // use is what decides the fuel of a leg at a gross on leaving, kg.
 func (c *Course) use(leg int, gross float64) LegUse {
 	l, b := &c.Route.Stops[leg].Leg, &c.Plan.Job.Brief
-	u := LegUse{Km: l.Km, Consumption: b.Assumptions.Consumption, Surface: SurfaceFactor(l, b.Surfaces), Wind: l.Wind, Tow: 1,
-		Mass: MassFactor(c.Route.ByMass, gross, c.Route.Mass), Idle: l.Idle, IdleUse: c.Route.Idle}
+	u := LegUse{
+		Km:          l.Km,
+		Consumption: b.Assumptions.Consumption,
+		Surface:     SurfaceFactor(l, b.Surfaces),
+		Wind:        l.Wind,
+		Tow:         1,
+		Mass:        MassFactor(c.Route.ByMass, gross, c.Route.Mass),
+		Idle:        l.Idle,
+		IdleUse:     c.Route.Idle,
+	}
 	if c.Towing(leg) {
 		u.Tow = c.tow
 	}
@@ -178,7 +186,12 @@ func (c *Course) Follow(fills []fitout.StopFill) *Way {
 		said[fitout.StopFill{Stop: f.Stop, Of: f.Of}] = f.Litres
 	}
 	n := len(c.Route.Stops)
-	w := &Way{Days: c.Days, Stops: make([]AtStop, n), Legs: make([]OnLeg, max(0, n-1)), filled: map[fitout.Contents]int{}}
+	w := &Way{
+		Days:   c.Days,
+		Stops:  make([]AtStop, n),
+		Legs:   make([]OnLeg, max(0, n-1)),
+		filled: map[fitout.Contents]int{},
+	}
 	d := &drawer{vessels: c.Vessels, levels: make([]float64, len(c.Vessels))}
 	for i := range c.Vessels {
 		d.levels[i] = min(c.Vessels[i].Now, c.Vessels[i].Capacity)
@@ -206,7 +219,10 @@ func (c *Course) Follow(fills []fitout.StopFill) *Way {
 }
 
 func (w *Way) point(c *Course, d *drawer, km float64, leg int, towing bool) {
-	w.Points = append(w.Points, Point{Km: km, Leg: leg, Levels: slices.Clone(d.levels), Loads: c.scale.at(d.levels, towing)})
+	w.Points = append(
+		w.Points,
+		Point{Km: km, Leg: leg, Levels: slices.Clone(d.levels), Loads: c.scale.at(d.levels, towing)},
+	)
 }
 
 // stay uses what is used at a stop: by the days that are spent there, and by the nights.
@@ -221,7 +237,17 @@ func (w *Way) stay(c *Course, d *drawer, stop int, km float64) {
 			continue
 		}
 		if lacking := d.run(&f, 1); lacking > 0 {
-			w.lack(Lack{Of: f.of, Km: km, Leg: -1, Stop: stop, Day: w.Days.Arrive[stop], Litres: lacking, Burner: f.burner})
+			w.lack(
+				Lack{
+					Of:     f.of,
+					Km:     km,
+					Leg:    -1,
+					Stop:   stop,
+					Day:    w.Days.Arrive[stop],
+					Litres: lacking,
+					Burner: f.burner,
+				},
+			)
 		}
 	}
 	nights := math.Floor(c.Route.Stops[stop].Nights)
@@ -235,7 +261,17 @@ func (w *Way) stay(c *Course, d *drawer, stop int, km float64) {
 		}
 		f := c.burn(b, nights)
 		if lacking := d.run(&f, 1); lacking > 0 {
-			w.lack(Lack{Of: WantBurner, Km: km, Leg: -1, Stop: stop, Day: w.Days.Arrive[stop], Litres: lacking, Burner: b.ID})
+			w.lack(
+				Lack{
+					Of:     WantBurner,
+					Km:     km,
+					Leg:    -1,
+					Stop:   stop,
+					Day:    w.Days.Arrive[stop],
+					Litres: lacking,
+					Burner: b.ID,
+				},
+			)
 		}
 	}
 }
@@ -295,7 +331,10 @@ func (c *Course) flows(d *drawer, days float64) []flow {
 		for k := range c.Vessels {
 			if v := &c.Vessels[k]; w.By == fitout.WarmedByGas && v.ID == w.Vessel && v.Holds == fitout.HoldsGas {
 				if gas := warming(w).Gas; gas > 0 {
-					all = append(all, flow{of: WantBurner, amount: gas * days / v.Density, out: []int{k}, burner: w.ID})
+					all = append(
+						all,
+						flow{of: WantBurner, amount: gas * days / v.Density, out: []int{k}, burner: w.ID},
+					)
 				}
 			}
 		}

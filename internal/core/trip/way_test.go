@@ -107,7 +107,8 @@ func way(t *rapid.T) fitout.Job {
 		{ID: "heater", Name: "Heater", Vessel: "second", Litres: 0.15, Hours: 8, Heater: true, Below: 10}}
 	for i := range rapid.IntRange(2, 6).Draw(t, "stops") {
 		s := fitout.NewStop(fmt.Sprint("s", i), fmt.Sprint("Stop ", i))
-		s.Sure = rapid.SampledFrom([]fitout.Sureness{fitout.Sure, fitout.Sure, fitout.Unsure, fitout.Shut}).Draw(t, "sure")
+		s.Sure = rapid.SampledFrom([]fitout.Sureness{fitout.Sure, fitout.Sure, fitout.Unsure, fitout.Shut}).
+			Draw(t, "sure")
 		if some("fuel") {
 			s.Fuels = []fitout.FuelHad{{Fuel: fitout.Diesel, Price: 20000}}
 		}
@@ -115,7 +116,11 @@ func way(t *rapid.T) fitout.Job {
 			s.Water = fitout.ByHose
 		}
 		s.Gas, s.Dump = some("gas"), some("dump")
-		s.Nights, s.Leg.Km = float64(rapid.IntRange(0, 3).Draw(t, "nights")), float64(rapid.IntRange(0, 500).Draw(t, "km"))
+		s.Nights, s.Leg.Km = float64(
+			rapid.IntRange(0, 3).Draw(t, "nights"),
+		), float64(
+			rapid.IntRange(0, 500).Draw(t, "km"),
+		)
 		s.Leg.Towing = rapid.SampledFrom([]fitout.LegTowing{"", "with", "without"}).Draw(t, "towing")
 		j.Route.Stops = append(j.Route.Stops, s)
 		if some("decided") {
@@ -169,7 +174,13 @@ func TestNothingIsLostOnTheWay(t *testing.T) {
 				lacking -= l.Litres
 			}
 		}
-		assert.InDelta(t, 0, lacking, 1e-6, "whatever else gives out on the same leg, all the fuel that lacks is told")
+		assert.InDelta(
+			t,
+			0,
+			lacking,
+			1e-6,
+			"whatever else gives out on the same leg, all the fuel that lacks is told",
+		)
 		for _, point := range w.Points {
 			state := p.Load.Shown()
 			state.Coupled = point.Leg >= 0 && w.Legs[point.Leg].Towing
@@ -185,7 +196,12 @@ func TestNothingIsLostOnTheWay(t *testing.T) {
 			assert.InDelta(t, in.Axles.Rear, point.Loads.Rear, 1e-6)
 			assert.InDelta(t, in.Axles.Gross(), point.Loads.Gross, 1e-6)
 			if state.Coupled {
-				assert.InDelta(t, in.Axles.Gross()+p.Load.Towing.TrailerAxle+in.Moments.Towed, point.Loads.Combination, 1e-6)
+				assert.InDelta(
+					t,
+					in.Axles.Gross()+p.Load.Towing.TrailerAxle+in.Moments.Towed,
+					point.Loads.Combination,
+					1e-6,
+				)
 			}
 		}
 	})
@@ -218,7 +234,14 @@ func TestWhatIsProposedCanBeDriven(t *testing.T) {
 				continue
 			}
 			for i := range p.Way.Legs {
-				assert.GreaterOrEqual(t, p.Way.Legs[i].Left, p.Way.Legs[i].Reserve-0.1*float64(i+1), "%s, leg %d", manner, i)
+				assert.GreaterOrEqual(
+					t,
+					p.Way.Legs[i].Left,
+					p.Way.Legs[i].Reserve-0.1*float64(i+1),
+					"%s, leg %d",
+					manner,
+					i,
+				)
 			}
 			if manner == trip.WithinAxle {
 				assert.GreaterOrEqual(t, p.Worst.Share(), p.Bound-2e-3)
