@@ -9,6 +9,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"zaino/internal/core/assess"
+	"zaino/internal/core/edit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/train"
 )
@@ -94,4 +95,47 @@ func TestALessonIsCompared(t *testing.T) {
 	plain := build
 	plain.Training = nil
 	assert.Zero(t, train.Compare(&plain).Mistake, "a job that is none has no lesson")
+}
+
+// In an exercise whatever a finding of fit offers mends it: made, the finding is gone, and nothing stops the build that
+// did not before.
+func TestWhatIsOfferedInAnExerciseMends(t *testing.T) {
+	tried := map[string]int{}
+	for _, kind := range []fitout.TrainingKind{fitout.TrainingWagon, fitout.TrainingTub, fitout.TrainingTray} {
+		build, err := Build(kind)
+		require.NoError(t, err)
+		for seed := range 2 {
+			j, err := train.Exercise(&build, kind, 100+seed)
+			require.NoError(t, err)
+			before := told(&j)
+			stops := map[string]bool{}
+			for _, f := range assess.Of(&j).Findings {
+				if f.Severity == fitout.Stop {
+					stops[f.Rule+f.Subject.ID] = true
+				}
+			}
+			for _, f := range assess.Of(&j).Findings {
+				for _, fix := range f.Fixes {
+					switch fix.Edit.Kind {
+					case "hold", "latch", "turn", "stand-up", "put-away", "part-x", "part-y", "part-z":
+					default:
+						continue
+					}
+					tried[fix.Edit.Kind]++
+					mended, err := edit.Apply(&j, nil, []fitout.FixEdit{fix.Edit})
+					require.NoError(t, err, fix.Label)
+					after := told(&mended)
+					assert.NotContains(t, after, f.Key+" in "+f.Stance, "%s %s: %s", kind, fix.Label, f.Sentence)
+					for _, g := range assess.Of(&mended).Findings {
+						if g.Rule != "tests-open" && g.Severity == fitout.Stop && !stops[g.Rule+g.Subject.ID] &&
+							before[g.Key+" in "+g.Stance] == "" {
+							t.Errorf("%s %s: new stop %s: %s", kind, fix.Label, g.Rule, g.Sentence)
+						}
+					}
+				}
+			}
+		}
+	}
+	assert.Greater(t, len(tried), 4, "%v", tried)
+	t.Log(tried)
 }

@@ -132,3 +132,35 @@ func TestAddingFillsASpaceWithoutAClash(t *testing.T) {
 		}
 	}
 }
+
+// What nothing holds is held in one press: the finding about it is gone, what was bolted says that it is to be
+// looked at, and a second press has nothing left to do.
+func TestWhatNothingHoldsIsHeldInOnePress(t *testing.T) {
+	j, item := added(t, canopy(), "battery-100", "right")
+	id := item.ID
+	bare := edit.WithItems(&j, func(i *fitout.Item) {
+		if i.ID == id {
+			m := *i.Module
+			m.Fixings, i.Module = []fitout.Fixing{}, &m
+		}
+	})
+	bare.Vehicle.Mounts = []fitout.Mount{}
+	restraint := func(j *fitout.Job) *fitout.Finding {
+		for _, f := range assess.Of(j).Findings {
+			if f.Rule == "restraint" {
+				return &f
+			}
+		}
+		return nil
+	}
+	f := restraint(&bare)
+	require.NotNil(t, f)
+	require.NotEmpty(t, f.Fixes)
+	held, err := edit.Apply(&bare, nil, []fitout.FixEdit{f.Fixes[0].Edit})
+	require.NoError(t, err)
+	assert.Nil(t, restraint(&held))
+	require.NotEmpty(t, held.Vehicle.Mounts)
+	assert.Contains(t, held.Vehicle.Mounts[0].Beneath, "look before drilling")
+	_, err = edit.Apply(&held, nil, []fitout.FixEdit{f.Fixes[0].Edit})
+	assert.Error(t, err)
+}

@@ -80,6 +80,12 @@ func TestEachKindOfEditChangesWhatItSays(t *testing.T) {
 		{fitout.FixEdit{Kind: "latch", ID: "battery"}, fitout.RatedLatch, func(j *fitout.Job) any {
 			return item(j, "battery").Module.Latch
 		}},
+		{fitout.FixEdit{Kind: "latch", ID: "battery", Value: 340}, 340.0, func(j *fitout.Job) any {
+			return item(j, "battery").Module.Holds
+		}},
+		{fitout.FixEdit{Kind: "turn", ID: "fridge", With: "left"}, fitout.FaceLeft, func(j *fitout.Job) any {
+			return item(j, "fridge").Module.Faces
+		}},
 		{fitout.FixEdit{Kind: "strut-force", ID: "tools", Value: 250}, []float64{2, 250}, func(j *fitout.Job) any {
 			m := item(j, "tools").Module
 			return []float64{float64(m.Struts), m.Force}
@@ -164,7 +170,11 @@ func TestWhatWasNotOfferedIsRefused(t *testing.T) {
 		{&without, fitout.FixEdit{Kind: "uncouple"}},
 		{&without, fitout.FixEdit{Kind: "to-trailer", ID: "tools"}},
 	} {
-		_, err := edit.Apply(c.job, example.Shop(), []fitout.FixEdit{{Kind: "tank-level", ID: "fuel", Value: 1}, c.edit})
+		_, err := edit.Apply(
+			c.job,
+			example.Shop(),
+			[]fitout.FixEdit{{Kind: "tank-level", ID: "fuel", Value: 1}, c.edit},
+		)
 		assert.ErrorContains(t, err, "a change that was offered for this job", "%s %s", c.edit.Kind, c.edit.ID)
 	}
 	_, err := edit.Apply(&j, example.Shop(), []fitout.FixEdit{{Kind: "part-length", ID: "drawers", Value: -5}})

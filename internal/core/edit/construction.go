@@ -10,10 +10,36 @@ import (
 
 // Edits of how a module is built and held.
 var (
-	travel     = module(func(m *fitout.Module, value float64) { m.Travel = value })
-	drop       = module(func(m *fitout.Module, value float64) { m.Drop = value })
-	lining     = module(func(m *fitout.Module, value float64) { m.Lining = value })
-	latch      = module(func(m *fitout.Module, _ float64) { m.Latch = fitout.RatedLatch })
+	travel = module(func(m *fitout.Module, value float64) { m.Travel = value })
+	drop   = module(func(m *fitout.Module, value float64) { m.Drop = value })
+	lining = module(func(m *fitout.Module, value float64) { m.Lining = value })
+	// latch fits a rated latch; with a value one that holds so many N.
+	latch = module(func(m *fitout.Module, value float64) {
+		m.Latch = fitout.RatedLatch
+		if value > 0 {
+			m.Holds = value
+		}
+	})
+	// turn lets a part open to another side.
+	turn = item(func(_ *fitout.Job, i *fitout.Item, e *fitout.FixEdit) bool {
+		if i.Module == nil {
+			return false
+		}
+		m := *i.Module
+		m.Faces, i.Module = fitout.Face(e.With), &m
+		return true
+	})
+	// standUp stands a thing as the brief has it that stands upright only.
+	standUp = item(func(j *fitout.Job, i *fitout.Item, _ *fitout.FixEdit) bool {
+		for k := range j.Brief.Gear {
+			if g := &j.Brief.Gear[k]; g.ID == i.ID && g.Size != (fitout.Size{}) {
+				i.At.Z += (g.Size.Height - i.Size.Height) / 2 // on the same foot
+				i.Size = g.Size
+				return true
+			}
+		}
+		return false
+	})
 	strutForce = module(func(m *fitout.Module, value float64) { m.Struts, m.Force = max(2, m.Struts), value })
 	// panelThick and wall rebuild a part that is made here: its mass then follows from its panels.
 	panelThick = item(func(_ *fitout.Job, i *fitout.Item, e *fitout.FixEdit) bool {

@@ -32,7 +32,8 @@ func proposed(j *fitout.Job, id string) (fitout.Job, []string) {
 				if !known || fix.Edit.ID != id {
 					continue
 				}
-				if next, err := Apply(&job, nil, []fitout.FixEdit{fix.Edit}); err == nil && graves(&next) < graves(&job) {
+				if next, err := Apply(&job, nil, []fitout.FixEdit{fix.Edit}); err == nil &&
+					graves(&next) < graves(&job) {
 					job, fixed = next, true
 					if !slices.Contains(said, what) {
 						said = append(said, what)
@@ -122,7 +123,11 @@ func fix(job *fitout.Job, id string) int {
 				return slices.ContainsFunc(edited.Vehicle.Mounts, func(o fitout.Mount) bool { return o.ID == m })
 			}),
 			Name: cut(fmt.Sprintf("Proposed bolt %d of %s", i+1, words.Lower(p.Name())), 120),
-			At:   fitout.Point{X: job.Vehicle.Stored(x, behind), Y: y, Z: b.From.Z}, Rating: boltHolds, Behind: behind,
+			At: fitout.Point{
+				X: job.Vehicle.Stored(x, behind),
+				Y: y,
+				Z: b.From.Z,
+			}, Rating: boltHolds, Behind: behind,
 			Beneath: "not looked at yet: look before drilling",
 		}
 		edited.Vehicle.Mounts = append(edited.Vehicle.Mounts, mount)
@@ -138,6 +143,16 @@ func fix(job *fitout.Job, id string) int {
 		}
 	})
 	return n
+}
+
+// hold proposes fixings for a part that nothing holds.
+var hold = Kind{
+	Caution: "Proposed bolts are practice: look at what lies beneath before anything is drilled.",
+	Apply: func(j *fitout.Job, _ []fitout.Component, e *fitout.FixEdit) (fitout.Job, bool) {
+		job := *j
+		n := fix(&job, e.ID)
+		return job, n > 0
+	},
 }
 
 // near is how far from a part a mounting point may be that is proposed for it, mm.

@@ -49,10 +49,14 @@ const mostMovesOffered = 2
 // moves offers the shortest moves by which a part comes clear of a box and stands free in its space; up only onto what it
 // comes clear of, and never down. What is locked stays.
 func (s *Scene) moves(p *Part, from fitout.Box, may func(step) bool) []fitout.Fix {
+	return s.movesBy(p, steps(p.Box, from), may)
+}
+
+// movesBy is moves by given steps: those by which something that moves with the part comes clear.
+func (s *Scene) movesBy(p *Part, all []step, may func(step) bool) []fitout.Fix {
 	if p.Fixed || p.Item == nil {
 		return nil
 	}
-	all := steps(p.Box, from)
 	slices.SortStableFunc(all, func(a, b step) int { return cmp.Compare(a.mm, b.mm) })
 	var fixes []fitout.Fix
 	at := p.Box.Middle()

@@ -30,9 +30,15 @@ func gearTooLarge(p *plan.Plan) []fitout.Finding {
 				Rule: "gear-too-large", Severity: fitout.Stop, Subject: fitout.Subject{Kind: "module", ID: item.ID},
 				With:  []string{item.In.Module, item.In.Cell},
 				Title: fmt.Sprintf("%s does not go into %s", item.Name, words.Lower(c.Name)),
-				Sentence: fmt.Sprintf("%s is %s too %s for %s of %s. Put it elsewhere, or make that larger by as much.", item.Name,
-					p.Say.Length(over), what, words.Lower(c.Name), words.Lower(p.Name(item.In.Module))),
-				Value: over, Margin: -over, Unit: "mm", Source: "physics",
+				Sentence: fmt.Sprintf(
+					"%s is %s too %s for %s of %s. Put it elsewhere, or make that larger by as much.",
+					item.Name,
+					p.Say.Length(over),
+					what,
+					words.Lower(c.Name),
+					words.Lower(p.Name(item.In.Module)),
+				),
+				Value: over, Margin: -over, Unit: "mm", Source: "physics", Fixes: Of(p).putAway(p, item.ID),
 			})
 		}
 	}
@@ -79,11 +85,29 @@ func cellOverfull(p *plan.Plan) []fitout.Finding {
 				Rule: "cell-overfull", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "module", ID: item.ID},
 				With:  []string{c.ID},
 				Title: fmt.Sprintf("%s of %s is overfull", c.Name, words.Lower(item.Name)),
-				Sentence: fmt.Sprintf("What lies in %s takes %.0f %% of its %s; above %.0f %% it cannot be packed in practice.",
-					words.Lower(c.Name), 100*f.Filled, p.Say.Volume(f.Litres), 100*Fullest),
+				Sentence: fmt.Sprintf(
+					"What lies in %s takes %.0f %% of its %s; above %.0f %% it cannot be packed in practice.",
+					words.Lower(c.Name),
+					100*f.Filled,
+					p.Say.Volume(f.Litres),
+					100*Fullest,
+				),
 				Value: 100 * f.Filled, Limit: 100 * Fullest, Margin: 100 * (Fullest - f.Filled), Unit: "%", Source: "practice",
+				Fixes: relief(p, &f),
 			})
 		}
 	}
 	return found
+}
+
+// relief offers to put the first thing elsewhere by which a compartment is not overfull any more.
+func relief(p *plan.Plan, f *CellFigures) []fitout.Fix {
+	for _, h := range f.Holds {
+		if k := p.Index(h.ID); k >= 0 && f.Filled-p.Items[k].Box().Litres()/f.Litres <= Fullest {
+			if fixes := Of(p).putAway(p, h.ID); fixes != nil {
+				return fixes
+			}
+		}
+	}
+	return nil
 }

@@ -53,7 +53,7 @@ const uprightSlack = 5
 // needsUpright cautions of what stands upright only and lies on another side: its height is another of its sides.
 func needsUpright(s *Scene) []fitout.Finding {
 	var found []fitout.Finding
-	s.gearItems(func(g *fitout.Gear, item *fitout.Item, _ *Part) {
+	s.gearItems(func(g *fitout.Gear, item *fitout.Item, holder *Part) {
 		up := g.Size.Height
 		is := func(mm float64) bool { return math.Abs(item.Size.Height-mm) <= uprightSlack }
 		if !g.Upright || up == 0 || is(up) || !is(g.Size.Length) && !is(g.Size.Width) {
@@ -74,6 +74,16 @@ func needsUpright(s *Scene) []fitout.Finding {
 			s.Say.Length(item.Size.Height),
 		)
 		f.Value, f.Limit, f.Margin = item.Size.Height, up, item.Size.Height-up
+		stood := func(b fitout.Box) fitout.Box { // on the same foot
+			at := b.Middle()
+			return fitout.Box{
+				From: fitout.Point{X: at.X - g.Size.Length/2, Y: at.Y - g.Size.Width/2, Z: b.From.Z},
+				To:   fitout.Point{X: at.X + g.Size.Length/2, Y: at.Y + g.Size.Width/2, Z: b.From.Z + up},
+			}
+		}
+		if holder == nil && min(g.Size.Length, g.Size.Width) > 0 && s.StandsAs(item.ID, stood) {
+			f.Fixes = []fitout.Fix{edit("Stand it up", "stand-up", item.ID, 0)}
+		}
 		found = append(found, f)
 	})
 	return found
@@ -192,7 +202,8 @@ func (s *Scene) standsBefore(i int, leaf Leaf, carried []int) int {
 	for k := range s.Parts {
 		q := &s.Parts[k]
 		// What is cheap to tell comes first: this is asked of every pair.
-		if k == i || q.Motion != Still || least(meets(&o, q.Box)) <= slack || least(leaf.Closed.Overlap(q.Box)) > slack ||
+		if k == i || q.Motion != Still || least(meets(&o, q.Box)) <= slack ||
+			least(leaf.Closed.Overlap(q.Box)) > slack ||
 			contains(carried, k) ||
 			s.yields(q) {
 			continue

@@ -10,6 +10,7 @@ import (
 	"pgregory.net/rapid"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/module"
 )
 
 // told are rule, subject, stance and figure of what a scene has to say, in order.
@@ -189,6 +190,19 @@ func made(t *testing.T, s *Scene, edit fitout.FixEdit) {
 		}
 	case "latch":
 		p.Module().Latch = fitout.RatedLatch
+		if edit.Value > 0 {
+			p.Module().Holds = edit.Value
+		}
+	case "turn":
+		p.Module().Faces = fitout.Face(edit.With)
+		p.Leaves = module.Leaves(p.Item)
+	case "stand-up":
+		g := s.gear(edit.ID)
+		p.Item.Size = g.Size
+		p.Box = p.Item.Box()
+	case "hold":
+		s.Vehicle.Mounts = append(s.Vehicle.Mounts, fitout.Mount{ID: "bolt-" + p.ID, Name: "Bolt", Rating: 1000})
+		p.Module().Fixings = []fitout.Fixing{{Mount: "bolt-" + p.ID}}
 	case "strut-force":
 		p.Module().Struts, p.Module().Force = 2, edit.Value
 	case "outside":

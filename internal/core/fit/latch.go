@@ -2,6 +2,7 @@ package fit
 
 import (
 	"fmt"
+	"math"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/quantity"
@@ -31,8 +32,12 @@ func latchMissing(s *Scene) []fitout.Finding {
 			fitout.MagnetLatch: "A magnet holds it", fitout.HatchLatch: "The hatch presses on it"}[p.Module().Latch]
 		f := about("latch-missing", fitout.Caution, p)
 		f.Title = fmt.Sprintf("%s has no latch that counts", p.Name())
-		f.Sentence = fmt.Sprintf("%s on the road; friction, magnets and a hatch that presses count as nothing. Fit a latch "+
-			"rated for %.0f N forward, or runners that lock.", what, s.Practice.Restraint.Forward*gravity*p.Kg())
+		f.Sentence = fmt.Sprintf(
+			"%s on the road; friction, magnets and a hatch that presses count as nothing. Fit a latch "+
+				"rated for %.0f N forward, or runners that lock.",
+			what,
+			s.Practice.Restraint.Forward*gravity*p.Kg(),
+		)
 		f.Value, f.Limit, f.Margin, f.Unit, f.Source = 0, 1, -1, "", "practice"
 		f.Fixes = []fitout.Fix{edit("Fit a rated latch", "latch", p.ID, 0)}
 		found = append(found, f)
@@ -58,9 +63,19 @@ func latchWeak(s *Scene) []fitout.Finding {
 		}
 		f := about("latch-weak", fitout.Stop, p)
 		f.Title = fmt.Sprintf("Latch of %s is too weak", words.Lower(p.Name()))
-		f.Sentence = fmt.Sprintf("Toward its face %s pushes with %.0f N (%.1f g on %s); the latch holds %.0f N. Fit one "+
-			"that holds %.0f N.", words.Lower(p.Name()), need, share, s.Say.Mass(p.Kg()), m.Holds, need)
+		f.Sentence = fmt.Sprintf(
+			"Toward its face %s pushes with %.0f N (%.1f g on %s); the latch holds %.0f N. Fit one "+
+				"that holds %.0f N.",
+			words.Lower(p.Name()),
+			need,
+			share,
+			s.Say.Mass(p.Kg()),
+			m.Holds,
+			need,
+		)
 		f.Value, f.Limit, f.Margin, f.Unit, f.Source = need, m.Holds, m.Holds-need, "N", "data sheet"
+		strong := 10 * math.Ceil(need/10)
+		f.Fixes = []fitout.Fix{edit(fmt.Sprintf("A latch that holds %.0f N", strong), "latch", p.ID, strong)}
 		found = append(found, f)
 	}
 	return found

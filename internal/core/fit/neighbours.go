@@ -40,6 +40,9 @@ func badNeighbours(s *Scene) []fitout.Finding {
 		f.Sentence = fmt.Sprintf("%s %s Gas, fuel and mains belong to licensed people under local rules.", why, fix)
 		f.Value, f.Limit, f.Margin, f.Source = mm, need, mm-need, "practice"
 		f.Lines = []fitout.Line{line(p.Box.Middle(), q.Box.Middle(), s.Say.Length(mm))}
+		if need > 0 {
+			f.Fixes = append(s.moves(p, q.Box.Grown(need), nil), s.moves(q, p.Box.Grown(need), nil)...)
+		}
 		found = append(found, f)
 	}
 	natures := make([]module.Traits, len(s.Parts))

@@ -20,16 +20,25 @@ func outsideBay(s *Scene) []fitout.Finding {
 		if side == "" || s.bridges(p, bay) {
 			continue
 		}
-		where := "at the " + side
-		if side == "left" || side == "right" {
-			where = "on the " + side
+		// One that stands out on several sides is told of all of them: moved in on one alone it is out still.
+		where, inside := onSide(side), p.Box
+		further := ""
+		for n, out := 0, side; n < 3; n++ {
+			by, more := Outside(inside, bay)
+			if n > 0 {
+				if more == "" || more == opposite[out] {
+					break
+				}
+				further += fmt.Sprintf(", and %s %s", s.Say.Length(by), onSide(more))
+			}
+			inside, out = movedIn(inside, more, by), more
 		}
 		f := about("outside-bay", fitout.Stop, p)
 		f.Title = fmt.Sprintf("%s stands out of its space", p.Name())
-		f.Sentence = fmt.Sprintf("%s stands %s out of %s %s. Move it or make it smaller by that much.", p.Name(),
-			s.Say.Length(mm), words.Lower(bay.Name), where)
+		f.Sentence = fmt.Sprintf("%s stands %s out of %s %s%s. Move it or make it smaller by that much.", p.Name(),
+			s.Say.Length(mm), words.Lower(bay.Name), where, further)
 		f.Value, f.Margin = mm, -mm
-		if kind, value, ok := backInside(p.Box, side, mm); ok {
+		if kind, value, ok := backInside(p.Box, side, mm); ok && further == "" {
 			f.Fixes = []fitout.Fix{edit("Move it in by "+s.Say.Length(mm), kind, p.ID, value)}
 			b := p.Box
 			b.From, b.To = b.Middle(), b.Middle()
@@ -38,6 +47,41 @@ func outsideBay(s *Scene) []fitout.Finding {
 		found = append(found, f)
 	}
 	return found
+}
+
+// opposite is the side across from one.
+var opposite = map[string]string{
+	"left":  "right",
+	"right": "left",
+	"front": "rear",
+	"rear":  "front",
+	"top":   "floor",
+	"floor": "top",
+}
+
+// onSide puts a side of a space into words.
+func onSide(side string) string {
+	if side == "left" || side == "right" {
+		return "on the " + side
+	}
+	return "at the " + side
+}
+
+// movedIn is a box moved back from a side that it stands out on.
+func movedIn(b fitout.Box, side string, mm float64) fitout.Box {
+	switch side {
+	case "rear":
+		return b.Moved(-mm, 0, 0)
+	case "front":
+		return b.Moved(mm, 0, 0)
+	case "right":
+		return b.Moved(0, -mm, 0)
+	case "left":
+		return b.Moved(0, mm, 0)
+	case "top":
+		return b.Moved(0, 0, -mm)
+	}
+	return b.Moved(0, 0, mm)
 }
 
 // bridged is a gap between two spaces that a panel lies across, mm: a sill, a folded seat's edge.

@@ -90,6 +90,14 @@ func restraint(s *Scene) []fitout.Finding {
 		s.more(share*kg),
 	)
 	f.Value, f.Limit, f.Margin, f.Unit, f.Source = share*kg, 0, -share*kg, "kg", "practice"
+	for _, p := range loose[:min(len(loose), mostNamed)] {
+		if p.Item != nil && p.Item.Module != nil {
+			f.Fixes = append(
+				f.Fixes,
+				edit("Hold "+words.Lower(p.Name())+" by points nearby, or bolts", "hold", p.ID, 0),
+			)
+		}
+	}
 	return append(found, f)
 }
 

@@ -22,6 +22,9 @@ func openTogether(s *Scene) []fitout.Finding {
 				s.said(apart(own, other, nil)))
 			f.Value, f.Margin = least(by), -least(by)
 			f.Lines = []fitout.Line{line(a.Box.Middle(), at.Middle(), s.Say.Length(least(by)))}
+			if a.Box == p.Boxes[indexOf(s.Parts, a.ID)] {
+				f.Fixes = s.movesBy(a, steps(own, other), nil)
+			}
 			found = append(found, f)
 		}
 		for i, a := range p.Open {

@@ -47,6 +47,11 @@ func facesWall(s *Scene) []fitout.Finding {
 			)
 			f.Value, f.Margin = mm, -mm
 			f.Lines = []fitout.Line{line(leaf.Closed.Middle(), leaf.Open.Middle(), s.Say.Length(mm))}
+			if face := bay.Opening.Face; face != p.Module().Faces && face != fitout.FaceTop {
+				turned := edit(fmt.Sprintf("Turn it toward the %s", sideOf[face]), "turn", p.ID, 0)
+				turned.Edit.With = string(face)
+				f.Fixes = append(f.Fixes, turned)
+			}
 			found = append(found, f)
 			break
 		}

@@ -34,6 +34,14 @@ func (b Box) Litres() float64 {
 	return s.Length * s.Width * s.Height / 1e6
 }
 
+// Grown is a box with so much more on every side, mm.
+func (b Box) Grown(by float64) Box {
+	return Box{
+		From: Point{b.From.X - by, b.From.Y - by, b.From.Z - by},
+		To:   Point{b.To.X + by, b.To.Y + by, b.To.Z + by},
+	}
+}
+
 // Moved returns the box shifted.
 func (b Box) Moved(dx, dy, dz float64) Box {
 	for _, p := range []*Point{&b.From, &b.To} {

@@ -1,0 +1,51 @@
+package fit
+
+import (
+	"slices"
+
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/module"
+	"zaino/internal/core/plan"
+	"zaino/internal/core/words"
+)
+
+// PlaceFor is the compartment that suits a thing best: one that it goes into and that has room for it, the one
+// that is then fullest, so that large rooms stay for large things; nil where there is none. Fridges and crates
+// take only what is laid there by hand.
+func (s *Scene) PlaceFor(p *plan.Plan, id string) *fitout.InCell {
+	k := p.Index(id)
+	if k < 0 || len(s.Cells[id]) > 0 {
+		return nil
+	}
+	thing := &p.Items[k]
+	var best *fitout.InCell
+	fullestYet := -1.0
+	for i := range p.Items {
+		holder := &p.Items[i]
+		if holder.Module == nil || module.Of(holder.Module.Kind).Shape == module.Bought {
+			continue
+		}
+		for _, f := range s.Cells[holder.ID] {
+			c := f.Cell
+			if over, _ := TooLarge(thing.Size, c.Inside.Size()); over > 0 || f.Litres == 0 ||
+				slices.ContainsFunc(f.Holds, func(h Held) bool { return h.ID == id }) {
+				continue
+			}
+			if filled := f.Filled + thing.Box().Litres()/f.Litres; filled <= Fullest && filled > fullestYet {
+				best, fullestYet = &fitout.InCell{Module: holder.ID, Cell: c.ID}, filled
+			}
+		}
+	}
+	return best
+}
+
+// putAway offers to lay a thing where it fits; nothing where it fits nowhere.
+func (s *Scene) putAway(p *plan.Plan, id string) []fitout.Fix {
+	to := s.PlaceFor(p, id)
+	if to == nil {
+		return nil
+	}
+	return []fitout.Fix{
+		edit("Put "+words.Lower(p.Name(id))+" into "+words.Lower(p.Name(to.Module)), "put-away", id, 0),
+	}
+}
