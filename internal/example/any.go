@@ -175,7 +175,30 @@ func (d drawing) mend(j *fitout.Job) {
 	d.variant(j, &j.Variants[0], seat)
 	d.way(j)
 	d.training(j)
+	d.carrier(j)
 	j.Chosen = j.Variants[0].ID
+}
+
+// carrier lets what comes off be spaces and things that are there, or were.
+func (d drawing) carrier(j *fitout.Job) {
+	c := j.Vehicle.Carrier
+	if c == nil {
+		return
+	}
+	notes := func(all []fitout.ThingNote, id func() string) []fitout.ThingNote {
+		return only(
+			all,
+			func(t *fitout.ThingNote) string { return t.Of },
+			func(t *fitout.ThingNote) bool { t.Of = id(); return true },
+		)
+	}
+	c.Bays = notes(
+		c.Bays,
+		func() string { return one(d, j.Vehicle.Bays, func(b *fitout.Bay) string { return b.ID }, "gone") },
+	)
+	c.Items = notes(c.Items, func() string {
+		return one(d, j.Variants[0].Items, func(i *fitout.Item) string { return i.ID }, "gone")
+	})
 }
 
 // training lets an exercise speak of things that are there, or were.

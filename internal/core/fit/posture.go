@@ -36,6 +36,9 @@ func (s *Scene) posture(stance fitout.Stance) Posture {
 	for i := range s.Parts {
 		p.Boxes[i] = s.Parts[i].Box
 	}
+	for i := range s.Parts {
+		p.Gone[i] = stance.Off && s.ComesOff[s.Parts[i].ID]
+	}
 	for _, l := range stance.Loose {
 		i := indexOf(s.Parts, l.Item)
 		if i < 0 {

@@ -25,7 +25,7 @@ func sceneOf(p *plan.Plan, aboard func(i int) bool) *Scene {
 		Vehicle: p.Vehicle, Brief: &p.Job.Brief, Practice: p.Job.Practice, Wheelbase: p.Load.Wheelbase,
 		Unladen: p.Load.Unladen.Axles(p.Load.Wheelbase).Gross(), Stances: p.Variant.Stances, Say: p.Say,
 		Reach: Reach{Grip: reach.Grip, Rim: reach.Rim, Arm: reach.Arm, Who: reach.Who},
-		Cells: map[string][]CellFigures{}, Seated: map[string]string{}, Lockers: map[string]bool{},
+		Cells: map[string][]CellFigures{}, Seated: map[string]string{}, Lockers: map[string]bool{}, ComesOff: p.Vehicle.Carrier.ComesOff(p.Variant),
 	}
 	for i := range p.Variant.Plumbing.Vessels {
 		v := &p.Variant.Plumbing.Vessels[i]

@@ -22,6 +22,7 @@ type Scene struct {
 	Reach     Reach
 	Seated    map[string]string // who sits in a seat on the road, by its id
 	Say       words.Speaker
+	ComesOff  map[string]bool // what comes off with the carrier, by its id
 	Lockers   map[string]bool // what stands in a locker of its own that is shut to the inside, by its id
 
 	Postures []Posture                // on the road first, then each stance; made by Prepare

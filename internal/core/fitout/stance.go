@@ -13,6 +13,7 @@ type Stance struct {
 	Folded   []SeatKept    `json:"folded" key:"seat" maxItems:"60" doc:"seats that are folded or out"`
 	Sleepers []Sleeper     `json:"sleepers" key:"traveller" maxItems:"60" doc:"who sleeps inside"`
 	People   []Placed      `json:"people" key:"traveller" maxItems:"60" doc:"who stands, sits, dresses, passes or works where"`
+	Off      bool          `json:"off" doc:"the carrier stands off the vehicle, on its legs, with all that comes off with it"`
 	Ground   []GroundThing `json:"ground" key:"id" maxItems:"60" doc:"what stands around the vehicle"`
 }
 

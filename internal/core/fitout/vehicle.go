@@ -27,6 +27,7 @@ type Vehicle struct {
 	Bays          []Bay          `json:"bays" key:"id" maxItems:"60" doc:"measured spaces to build in"`
 	BodyMounts    []BodyMount    `json:"bodyMounts" key:"id" maxItems:"40" doc:"points on which body, tray or box stand on the frame"`
 	Modifications []Modification `json:"modifications" key:"id" maxItems:"100"`
+	Carrier       *Carrier       `json:"carrier,omitempty" doc:"canopy or box that comes off and stands on its legs, if one does"`
 	Extension     *Extension     `json:"extension,omitempty" doc:"wheelbase extension, if one is fitted or planned"`
 }
 

@@ -68,6 +68,11 @@ func (p *Plan) stance(s *State, id string) {
 			continue
 		}
 		s.Stance = id
+		if p.variant.Stances[i].Off {
+			for off := range p.vehicle.Carrier.ComesOff(p.variant) {
+				s.Out[off] = true
+			}
+		}
 		for _, loose := range p.variant.Stances[i].Loose {
 			p.lay(s, &loose)
 		}

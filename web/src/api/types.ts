@@ -48,6 +48,7 @@ export type Spec = Schemas['Spec'];
 export type Box = Schemas['Box'];
 export type Stance = Schemas['Stance'];
 export type Lesson = Schemas['Lesson'];
+export type Carrier = Schemas['Carrier'];
 export type Placed = Schemas['Placed'];
 export type GroundThing = Schemas['GroundThing'];
 export type MoreOpening = Schemas['MoreOpening'];

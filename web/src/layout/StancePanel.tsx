@@ -33,6 +33,7 @@ export function StancePanel({ bench }: { bench: Bench }) {
         folded: [],
         sleepers: [],
         people: [],
+        off: false,
         ground: [],
       }),
     );
@@ -172,6 +173,14 @@ function OneStance({ stance, bench }: { stance: Stance; bench: Bench }) {
             />
           ))}
       </fieldset>
+      {job.vehicle.carrier && (
+        <Tick
+          label={`${job.vehicle.carrier.name} stands off the vehicle, on its legs`}
+          name="It stands off the vehicle"
+          on={stance.off}
+          set={(off) => edit('What comes off', (s) => (s.off = off))}
+        />
+      )}
       <StancePeople bench={bench} stance={stance} edit={edit} />
       <StanceGround bench={bench} stance={stance} edit={edit} />
       {stance.use === 'sleep' && (

@@ -1,4 +1,5 @@
 import { BodyMountsCard } from './BodyMountsCard';
+import { CarrierCard } from './CarrierCard';
 import { MarksCard } from './MarksCard';
 import { ModificationsCard } from './ModificationsCard';
 import { MountsCard } from './MountsCard';
@@ -14,6 +15,7 @@ export function FittedSheet() {
       <SeatsCard />
       <MountsCard />
       <BodyMountsCard />
+      <CarrierCard />
       <MarksCard />
     </>
   );
