@@ -6,6 +6,7 @@ import (
 	"fmt"
 	"math/rand/v2"
 	"net/http"
+	"os"
 	"path/filepath"
 	"sync"
 	"syscall"
@@ -58,7 +59,11 @@ func TestKilledUnderWriteLoad(t *testing.T) {
 		s := start(t, "serve", db, "127.0.0.1:0")
 		for i, want := range acknowledged {
 			if round == 0 {
-				made, err := send("POST", s.url+"/api/jobs", map[string]string{"name": fmt.Sprint("Job ", i), "region": "anz"})
+				made, err := send(
+					"POST",
+					s.url+"/api/jobs",
+					map[string]string{"name": fmt.Sprint("Job ", i), "region": "anz"},
+				)
 				require.NoError(t, err)
 				acknowledged[i] = made
 				continue
@@ -82,8 +87,12 @@ func TestKilledUnderWriteLoad(t *testing.T) {
 						job[k] = v
 					}
 					job["note"] = fmt.Sprintf("round %d save %d", round, n)
-					saved, err := send("PUT", s.url+"/api/jobs/"+job["id"].(string), map[string]any{"base": d.Revision,
-						"lineage": d.Lineage, "job": job})
+					saved, err := send(
+						"PUT",
+						s.url+"/api/jobs/"+job["id"].(string),
+						map[string]any{"base": d.Revision,
+							"lineage": d.Lineage, "job": job},
+					)
 					if err != nil {
 						return // killed
 					}
@@ -120,4 +129,25 @@ func TestStopsCleanlyOnASignal(t *testing.T) {
 	got, err := send("GET", again.url+"/api/jobs/"+made.Job["id"].(string), nil)
 	require.NoError(t, err)
 	assert.Equal(t, "Last one", got.Job["name"])
+}
+
+// TestTheDatabaseIsTakenAway: somebody deletes the file while it is served. The next edit is not called saved; it
+// stays in the browser, the page says what is wrong, and one press writes all that was kept to a new file.
+func TestTheDatabaseIsTakenAway(t *testing.T) {
+	folder := t.TempDir()
+	s := start(t, "serve", folder+"/jobs.db", "127.0.0.1:0")
+	p := open(t, s.url)
+	p.choose("Vehicle to start from", "Dual-cab with tub")
+	p.enter("Name of the new job", "Salt pan")
+	p.waitText(".implied", "Say who travels")
+	p.saved()
+	require.NoError(t, os.Remove(folder+"/jobs.db"))
+	p.enter("Customer", "Nobody yet")
+	p.waitText(".notice-trouble", "is gone or was replaced")
+	p.press("Write all to a new file")
+	p.waitText(".notice-trouble", "jobs.db.rescued-")
+	files, err := filepath.Glob(folder + "/jobs.db.rescued-*.db")
+	require.NoError(t, err)
+	assert.Len(t, files, 1)
+	assert.Equal(t, "Nobody yet", p.value("Customer"), "what was typed is there")
 }

@@ -81,6 +81,11 @@ func problem(err error) error {
 	case errors.As(err, &single):
 		problems = fitout.Problems{single}
 	case errors.As(err, &problems):
+	case errors.Is(err, store.ErrGone):
+		return huma.Error503ServiceUnavailable(
+			"The file of the database is gone or was replaced while Zaino served it, so that nothing " +
+				"is saved. What is in this window is kept in this browser. Write all that the server still holds to a new file, then stop it.",
+		)
 	case errors.Is(err, store.ErrNotFound):
 		return huma.Error404NotFound("There is no such job here; it may have been deleted.")
 	default:

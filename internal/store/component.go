@@ -41,8 +41,11 @@ func (s *Store) Components() ([]fitout.Component, error) {
 // KeepComponents adds components, or puts them in the place of those with the
 // same id: all of them, or none when one cannot be kept.
 func (s *Store) KeepComponents(components []fitout.Component) error {
-	s.writing.Lock()
-	defer s.writing.Unlock()
+	done, err := s.begin()
+	if err != nil {
+		return err
+	}
+	defer done()
 	return s.db.Transaction(func(tx *gorm.DB) error {
 		for _, c := range components {
 			c.Own, c.Item.Component = true, c.ID
@@ -62,8 +65,11 @@ func (s *Store) KeepComponents(components []fitout.Component) error {
 // ForgetComponent takes a component of the workshop's own out of the catalogue.
 // Parts that were placed from it stay as they are.
 func (s *Store) ForgetComponent(id string) error {
-	s.writing.Lock()
-	defer s.writing.Unlock()
+	done, err := s.begin()
+	if err != nil {
+		return err
+	}
+	defer done()
 	result := s.db.Delete(&componentRow{}, "id = ?", id)
 	if result.Error == nil && result.RowsAffected == 0 {
 		return ErrNotFound

@@ -92,11 +92,14 @@ func (s *Store) Has(id string) (bool, error) {
 
 // Create keeps a new job. Its id must be free.
 func (s *Store) Create(j *fitout.Job) (Document, error) {
-	s.writing.Lock()
-	defer s.writing.Unlock()
+	done, err := s.begin()
+	if err != nil {
+		return Document{}, err
+	}
+	defer done()
 	row := jobRow{CreatedAt: s.now(), UpdatedAt: s.now(), Revision: 1}
 	s.describe(&row, j)
-	err := s.db.Transaction(func(tx *gorm.DB) error {
+	err = s.db.Transaction(func(tx *gorm.DB) error {
 		if err := tx.Create(&row).Error; err != nil {
 			return err
 		}
@@ -121,8 +124,11 @@ func (s *Store) Restore(id string) error {
 }
 
 func (s *Store) update(tx *gorm.DB, id, column string, value any) error {
-	s.writing.Lock()
-	defer s.writing.Unlock()
+	done, err := s.begin()
+	if err != nil {
+		return err
+	}
+	defer done()
 	result := tx.Model(&jobRow{}).Where("id = ?", id).UpdateColumn(column, value)
 	if result.Error == nil && result.RowsAffected == 0 {
 		return ErrNotFound
@@ -133,10 +139,13 @@ func (s *Store) update(tx *gorm.DB, id, column string, value any) error {
 // Setting returns a setting of this installation, or makes it by first and
 // keeps it.
 func (s *Store) Setting(name string, first func() string) (string, error) {
-	s.writing.Lock()
-	defer s.writing.Unlock()
+	done, err := s.begin()
+	if err != nil {
+		return "", err
+	}
+	defer done()
 	setting := struct{ Name, Value string }{Name: name}
-	err := s.db.Table("settings").Where("name = ?", name).Take(&setting).Error
+	err = s.db.Table("settings").Where("name = ?", name).Take(&setting).Error
 	if errors.Is(err, gorm.ErrRecordNotFound) {
 		setting.Value = first()
 		err = s.db.Table("settings").Create(&setting).Error

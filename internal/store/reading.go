@@ -31,8 +31,11 @@ func (s *Store) KeepReading(job, system string, r *device.Reading) error {
 	if err != nil {
 		return err
 	}
-	s.writing.Lock()
-	defer s.writing.Unlock()
+	done, err := s.begin()
+	if err != nil {
+		return err
+	}
+	defer done()
 	var count int64
 	if err := s.db.Model(&readingRow{}).Where("job_id = ?", job).Count(&count).Error; err != nil {
 		return err

@@ -67,7 +67,9 @@ func insertRevision(tx *gorm.DB, j *fitout.Job, number, base int, now time.Time)
 	if err := w.Close(); err != nil {
 		return err
 	}
-	return tx.Create(&revisionRow{JobID: j.ID, Number: number, Base: base, CreatedAt: now, Document: packed.Bytes()}).Error
+	return tx.Create(
+		&revisionRow{JobID: j.ID, Number: number, Base: base, CreatedAt: now, Document: packed.Bytes()},
+	).Error
 }
 
 func (r *revisionRow) job() (fitout.Job, error) {
@@ -121,10 +123,13 @@ func (s *Store) load(tx *gorm.DB, id string, number int) (Document, error) {
 // merged with theirs; where that needs a decision, it returns *ConflictError
 // and keeps nothing. A document that changes nothing makes no revision.
 func (s *Store) Save(base Base, mine *fitout.Job) (Document, error) {
-	s.writing.Lock()
-	defer s.writing.Unlock()
+	done, err := s.begin()
+	if err != nil {
+		return Document{}, err
+	}
+	defer done()
 	var saved Document
-	err := s.db.Transaction(func(tx *gorm.DB) error {
+	err = s.db.Transaction(func(tx *gorm.DB) error {
 		row, err := head(tx, mine.ID)
 		if err != nil {
 			return err
@@ -190,8 +195,11 @@ const keepAll = 30 * 24 * time.Hour
 // Thin drops unnamed revisions that are older than 30 days, keeping the last of
 // each day and each job's newest. It returns how many it dropped.
 func (s *Store) Thin() (int, error) {
-	s.writing.Lock()
-	defer s.writing.Unlock()
+	done, err := s.begin()
+	if err != nil {
+		return 0, err
+	}
+	defer done()
 	result := s.db.Exec(`DELETE FROM revisions AS r WHERE label = '' AND created_at < ?
 		AND number < (SELECT revision FROM jobs WHERE id = r.job_id)
 		AND EXISTS (SELECT 1 FROM revisions AS later WHERE later.job_id = r.job_id AND later.number > r.number

@@ -64,8 +64,11 @@ func (s *Store) Keep(table Kept, job, id string, at time.Time, what any) error {
 
 // once adds something beside a job, unless it is there: the same is fine, something else is ErrOther.
 func (s *Store) once(job string, find func(tx *gorm.DB) error, same func() bool, add func(tx *gorm.DB) error) error {
-	s.writing.Lock()
-	defer s.writing.Unlock()
+	done, err := s.begin()
+	if err != nil {
+		return err
+	}
+	defer done()
 	return s.db.Transaction(func(tx *gorm.DB) error {
 		if _, err := head(tx, job); err != nil {
 			return err
@@ -187,8 +190,11 @@ func (s *Store) FileData(job, id string) (File, []byte, error) {
 
 // DropFile removes a file of a job for good.
 func (s *Store) DropFile(job, id string) error {
-	s.writing.Lock()
-	defer s.writing.Unlock()
+	done, err := s.begin()
+	if err != nil {
+		return err
+	}
+	defer done()
 	result := s.db.Where("job_id = ? AND id = ?", job, id).Delete(&fileRow{})
 	if result.Error == nil && result.RowsAffected == 0 {
 		return ErrNotFound

@@ -27,6 +27,7 @@ type Store struct {
 	summarise func(*fitout.Job) Summary
 	now       func() time.Time
 	lineage   string
+	watch     watch
 }
 
 // Summary is what the list of jobs shows about a job's findings.
@@ -76,6 +77,10 @@ func Open(path string, options Options) (*Store, error) {
 	}
 	if s.now == nil {
 		s.now = func() time.Time { return time.Now().UTC() } // SQLite compares times as text
+	}
+	if s.watch, err = watched(path); err != nil {
+		s.Close()
+		return nil, fmt.Errorf("database %s: %w", path, err)
 	}
 	if s.lineage, err = s.ensureLineage(); err != nil {
 		s.Close()

@@ -45,8 +45,11 @@ func (s *Store) KeepWorkshop(b *fitout.Build) error {
 	if err != nil {
 		return err
 	}
-	s.writing.Lock()
-	defer s.writing.Unlock()
+	done, err := s.begin()
+	if err != nil {
+		return err
+	}
+	defer done()
 	row := workshopRow{theWorkshop, data, s.now()}
 	return s.db.Clauses(clause.OnConflict{UpdateAll: true}).Create(&row).Error
 }

@@ -4,7 +4,6 @@ package chassis
 
 import (
 	"zaino/internal/core/fit"
-	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
 )
 
@@ -17,16 +16,4 @@ func Rules() []plan.Rule {
 const slack = 1.0
 
 // about begins a finding about a part.
-func about(rule string, severity fitout.Severity, p *fit.Part) fitout.Finding {
-	kind := "module"
-	if p.Ledger {
-		kind = "item"
-	}
-	return fitout.Finding{
-		Rule:     rule,
-		Severity: severity,
-		Subject:  fitout.Subject{Kind: kind, ID: p.ID},
-		Unit:     "mm",
-		Source:   "physics",
-	}
-}
+var about = fit.About

@@ -131,6 +131,11 @@ func (s *Scene) often(id string) bool {
 	return g != nil && (g.Used == fitout.UsedOften || g.Used == fitout.UsedDaily)
 }
 
+// About begins a finding about a part, for rules outside of fit.
+func About(rule string, severity fitout.Severity, p *Part) fitout.Finding {
+	return about(rule, severity, p)
+}
+
 // about begins a finding about a part.
 func about(rule string, severity fitout.Severity, p *Part) fitout.Finding {
 	kind := "module"

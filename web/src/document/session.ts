@@ -45,6 +45,8 @@ export interface Snapshot {
   save: SaveState;
   /** Why it is not saved, in the server's words. */
   trouble: string;
+  /** The file of the database was taken away under the server. */
+  databaseGone: boolean;
   conflicts: Conflict[];
   assessment: Assessment | undefined;
   /** The job that the assessment speaks of: this one, or one a moment older. */
@@ -86,6 +88,7 @@ export class JobSession {
   private undone: Gesture[] = [];
   private save: SaveState = 'saved';
   private trouble = '';
+  private databaseGone = false;
   private notice = '';
   private conflict: { current: Document; conflicts: Conflict[] } | undefined;
   private deriving: Promise<void> = Promise.resolve();
@@ -365,6 +368,7 @@ export class JobSession {
     this.synced = merged ? saved : { ...saved, job: sent };
     this.save = 'saved';
     this.trouble = '';
+    this.databaseGone = false;
     if (merged) {
       this.notice = 'Somebody else works on this job too; their changes are on the screen.';
       this.take(asJob(apply(asJson(saved.job), since)), 0);
@@ -385,6 +389,13 @@ export class JobSession {
     }
     this.trouble = error.message;
     this.conflict = error.conflict;
+    if (error.status === 503) {
+      // The database was taken away: what is here stays here, and is saved if it comes back.
+      this.save = 'offline';
+      this.databaseGone = true;
+      if (!this.closed) this.timer = setTimeout(() => void this.send(), RETRY_MS);
+      return;
+    }
     if (error.conflict) this.save = 'conflict';
     else this.save = error.status === 404 ? 'gone' : 'refused';
   }
@@ -410,6 +421,7 @@ export class JobSession {
       job: this.dragged ?? this.trial?.job ?? this.job,
       revision: this.synced.revision,
       save: this.save,
+      databaseGone: this.databaseGone,
       trouble: this.save === 'saved' ? '' : this.trouble,
       conflicts: this.conflict?.conflicts ?? [],
       assessment: unspoilt(this.live.latest, this.job),

@@ -1,0 +1,63 @@
+package store
+
+import (
+	"os"
+	"path/filepath"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"zaino/internal/example"
+)
+
+// A database whose file is deleted, replaced, or loses its log of writes while it is open keeps nothing any more
+// and says so; what it holds goes into a new file, with the last save.
+func TestADatabaseThatIsTakenAwayIsNoticed(t *testing.T) {
+	takes := map[string]func(t *testing.T, path string){
+		"deleted": func(t *testing.T, path string) { require.NoError(t, os.Remove(path)) },
+		"moved":   func(t *testing.T, path string) { require.NoError(t, os.Rename(path, path+".old")) },
+		"replaced": func(t *testing.T, path string) {
+			require.NoError(t, os.Remove(path))
+			require.NoError(t, os.WriteFile(path, []byte("something else"), 0o600))
+		},
+		"without its log": func(t *testing.T, path string) { require.NoError(t, os.Remove(path+"-wal")) },
+	}
+	for name, take := range takes {
+		t.Run(name, func(t *testing.T) {
+			path := filepath.Join(t.TempDir(), "jobs.db")
+			s, err := Open(path, Options{})
+			require.NoError(t, err)
+			defer s.Close()
+			j := example.Ute()
+			kept, err := s.Create(&j)
+			require.NoError(t, err)
+			assert.False(t, s.Gone())
+			j.Name = "Saved last"
+			kept, err = s.Save(Base{Revision: kept.Revision, Lineage: kept.Lineage}, &j)
+			require.NoError(t, err)
+
+			take(t, path)
+			assert.True(t, s.Gone())
+			j.Name = "Not saved"
+			_, err = s.Save(Base{Revision: kept.Revision, Lineage: kept.Lineage}, &j)
+			require.ErrorIs(t, err, ErrGone)
+			_, err = s.Create(&j)
+			require.ErrorIs(t, err, ErrGone)
+
+			to, err := s.Rescue()
+			require.NoError(t, err)
+			again, err := Open(to, Options{})
+			require.NoError(t, err)
+			defer again.Close()
+			was, err := again.Load(j.ID)
+			require.NoError(t, err)
+			assert.Equal(t, "Saved last", was.Job.Name)
+			if name == "replaced" {
+				data, err := os.ReadFile(path)
+				require.NoError(t, err)
+				assert.Equal(t, "something else", string(data), "what was put there is not touched")
+			}
+		})
+	}
+}
