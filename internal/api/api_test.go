@@ -32,8 +32,16 @@ func serve(t *testing.T, change ...func(*Options)) (*httptest.Server, *bytes.Buf
 	_, err = s.Create(&jobs[0])
 	require.NoError(t, err)
 	log := &bytes.Buffer{}
-	o := Options{Store: s, Log: slog.New(slog.NewJSONHandler(log, nil)), Version: "test", Hosts: []string{"127.0.0.1"},
-		Frontend: fstest.MapFS{"index.html": {Data: []byte("<!doctype html>app")}, "assets/a.js": {Data: []byte("1")}}}
+	o := Options{
+		Store:   s,
+		Log:     slog.New(slog.NewJSONHandler(log, nil)),
+		Version: "test",
+		Hosts:   []string{"127.0.0.1"},
+		Frontend: fstest.MapFS{
+			"index.html":  {Data: []byte("<!doctype html>app")},
+			"assets/a.js": {Data: []byte("1")},
+		},
+	}
 	for _, c := range change {
 		c(&o)
 	}
@@ -105,29 +113,76 @@ func TestBadRequestsAreProblemDocuments(t *testing.T) {
 			"class: zeppelin was given; accepted is the id of a vehicle class"},
 		{"an unknown field of a request", "POST", "/api/jobs", `{"name":"x","region":"anz","colour":1}`, 422,
 			"colour: an unknown field was given; accepted are only the fields of the contract"},
-		{"a wheelbase of nothing", "POST", "/api/assess", strings.Replace(good, `"wheelbase": 3150`, `"wheelbase": 0`, 1),
-			422, "0 mm was given; accepted is a number from 1000 to 12000 mm"},
-		{"NaN", "POST", "/api/assess", strings.Replace(good, `"wheelbase": 3150`, `"wheelbase": NaN`, 1), 422, "is not JSON"},
-		{"10 MB", "POST", "/api/jobs/import", `{"format":"zaino.job","note":"` + strings.Repeat("x", 10<<20) + `"}`, 413,
-			"request body is too large"},
-		{"a newer file", "POST", "/api/jobs/import", `{"format":"zaino.job","version":99}`, 422, "written by a newer Zaino"},
+		{
+			"a wheelbase of nothing",
+			"POST",
+			"/api/assess",
+			strings.Replace(good, `"wheelbase": 3150`, `"wheelbase": 0`, 1),
+			422,
+			"0 mm was given; accepted is a number from 1000 to 12000 mm",
+		},
+		{
+			"NaN",
+			"POST",
+			"/api/assess",
+			strings.Replace(good, `"wheelbase": 3150`, `"wheelbase": NaN`, 1),
+			422,
+			"is not JSON",
+		},
+		{
+			"10 MB",
+			"POST",
+			"/api/jobs/import",
+			`{"format":"zaino.job","note":"` + strings.Repeat("x", 10<<20) + `"}`,
+			413,
+			"request body is too large",
+		},
+		{
+			"a newer file",
+			"POST",
+			"/api/jobs/import",
+			`{"format":"zaino.job","version":99}`,
+			422,
+			"written by a newer Zaino",
+		},
 		{"saving another job", "PUT", "/api/jobs/river-gauging",
 			save(strings.Replace(good, `"id": "river-gauging"`, `"id": "other"`, 1)), 422,
 			"id: other was given; accepted is river-gauging"},
 		{"saving a job that is not there", "PUT", "/api/jobs/other",
-			save(strings.Replace(good, `"id": "river-gauging"`, `"id": "other"`, 1)), 404, "There is no such job here"},
+			save(
+				strings.Replace(good, `"id": "river-gauging"`, `"id": "other"`, 1),
+			), 404, "There is no such job here"},
 		{"saving nothing", "PUT", "/api/jobs/river-gauging", "{}", 422, "is not JSON"},
 		{"deleting what is not there", "DELETE", "/api/jobs/none", "", 404, "There is no such job here"},
 		{"an empty CSV", "POST", "/api/items/preview", `{"text":"","job":` + good + `}`, 422, "the file is empty"},
-		{"an edit of the bench that is none", "POST", "/api/bench", `{"edit":"explode","id":"water-tank","job":` + good + `}`,
-			422, "accepted is fill, resize or put-away"},
-		{"filling with what is bought", "POST", "/api/bench", `{"edit":"fill","id":"water-tank","job":` + good + `}`, 422,
-			"a part that is bought whole"},
+		{
+			"an edit of the bench that is none",
+			"POST",
+			"/api/bench",
+			`{"edit":"explode","id":"water-tank","job":` + good + `}`,
+			422,
+			"accepted is fill, resize or put-away",
+		},
+		{
+			"filling with what is bought",
+			"POST",
+			"/api/bench",
+			`{"edit":"fill","id":"water-tank","job":` + good + `}`,
+			422,
+			"a part that is bought whole",
+		},
 		{"a size below nothing", "POST", "/api/bench",
 			`{"edit":"resize","id":"water-tank","size":{"length":-1,"width":1,"height":1},"job":` + good + `}`, 422,
 			"size.length"},
-		{"putting away what has drawers", "POST", "/api/bench", `{"edit":"put-away","id":"drawer-unit-left","job":` + good +
-			`}`, 422, "no compartments of its own"},
+		{
+			"putting away what has drawers",
+			"POST",
+			"/api/bench",
+			`{"edit":"put-away","id":"drawer-unit-left","job":` + good +
+				`}`,
+			422,
+			"no compartments of its own",
+		},
 		{"forgetting a component that is not kept", "DELETE", "/api/components/none", "", 404, ""},
 		{"a catalogue that is none", "POST", "/api/components", `{"text":"Name,Length\nBox,1"}`, 422,
 			"no column is headed width"},
@@ -143,19 +198,49 @@ func TestBadRequestsAreProblemDocuments(t *testing.T) {
 			"a change that was offered for this job"},
 		{"a fix into nonsense", "POST", "/api/fix",
 			`{"edits":[{"kind":"part-length","id":"water-tank","with":"","value":-3}],"job":` + good + `}`, 422, "Water tank"},
-		{"a fix with a field too many", "POST", "/api/fix", `{"edits":[],"colour":1,"job":` + good + `}`, 422, "colour"},
+		{
+			"a fix with a field too many",
+			"POST",
+			"/api/fix",
+			`{"edits":[],"colour":1,"job":` + good + `}`,
+			422,
+			"colour",
+		},
 		{"a case that is none", "POST", "/api/show?state=case:gone", good, 422, "case: and the id of a case"},
 		{"a state that is none", "POST", "/api/account?state=case:gone", good, 422, "case: and the id of a case"},
-		{"the account of a state that is none", "GET", "/api/jobs/river-gauging/account.pdf?state=worst:nothing", "", 422,
-			"worst: and one of front, rear"},
+		{
+			"the account of a state that is none",
+			"GET",
+			"/api/jobs/river-gauging/account.pdf?state=worst:nothing",
+			"",
+			422,
+			"worst: and one of front, rear",
+		},
 		{"an aim that is none", "POST", "/api/propose", `{"wishes":{"aims":["beauty"]},"job":` + good + `}`, 422,
 			"accepted is rear-axle, low, sides, access, steps or room"},
 		{"an edit of variants that is none", "POST", "/api/variants", `{"edit":"burn","job":` + good + `}`, 422,
 			"accepted is branch or vary"},
-		{"branching from nothing", "POST", "/api/variants", `{"edit":"branch","from":"z","name":"Z","job":` + good + `}`, 422,
-			"the id of a variant"},
+		{
+			"branching from nothing",
+			"POST",
+			"/api/variants",
+			`{"edit":"branch","from":"z","name":"Z","job":` + good + `}`,
+			422,
+			"the id of a variant",
+		},
 		{"a way that changes no part", "POST", "/api/variants",
 			`{"edit":"vary","school":"suspension","choice":"airbags","job":` + good + `}`, 422, "by hand"},
+		{"deleting all jobs", "DELETE", "/api/jobs", "", 405, "DELETE is not answered at /api/jobs"},
+		{"a field twice", "POST", "/api/jobs", `{"name":"A","name":"B","region":"anz"}`, 400, "is there twice"},
+		{"a field of another case", "POST", "/api/jobs", `{"Name":"A","region":"anz"}`, 422, "Name"},
+		{
+			"a name that nobody sees",
+			"POST",
+			"/api/jobs",
+			`{"name":"\u200b \u00a0","region":"anz"}`,
+			422,
+			"one that can be read",
+		},
 		{"posting to a screen", "POST", "/jobs", "{}", 405, "can only be read"},
 	}
 	for _, c := range cases {
@@ -304,7 +389,14 @@ func BenchmarkAssessOverHTTP(b *testing.B) {
 func TestWaysAreReadAndRefused(t *testing.T) {
 	server, _ := serve(t)
 	gpx := func(text string) (int, string) {
-		status, _, body := ask(t, http.MethodPost, server.URL+"/api/range/gpx", text, "Content-Type", "application/gpx+xml")
+		status, _, body := ask(
+			t,
+			http.MethodPost,
+			server.URL+"/api/range/gpx",
+			text,
+			"Content-Type",
+			"application/gpx+xml",
+		)
 		return status, body
 	}
 	status, body := gpx("<gpx></gpx>")

@@ -7,6 +7,7 @@ import (
 	"net/http"
 	"slices"
 	"strings"
+	"unicode"
 
 	"github.com/danielgtaylor/huma/v2"
 
@@ -98,7 +99,15 @@ func (h handlers) list(_ context.Context, in *listInput) (*jobList, error) {
 // newID returns an id that no other job has, here or elsewhere.
 func newID() string { return strings.ToLower(rand.Text()) }
 
+// seen tells whether a character shows on paper.
+func seen(r rune) bool {
+	return unicode.IsGraphic(r) && !unicode.IsSpace(r) && !unicode.Is(unicode.Cf, r)
+}
+
 func (h handlers) create(_ context.Context, in *createInput) (*documentOutput, error) {
+	if !strings.ContainsFunc(in.Body.Name, seen) {
+		return nil, problem(fitout.Problem{Path: "name", Given: "a name of blanks", Accepted: "one that can be read"})
+	}
 	job := fitout.NewJob(newID(), in.Body.Name, in.Body.Region)
 	if in.Body.Class != "" {
 		classes, err := catalogue.Classes()

@@ -5,6 +5,7 @@ package api
 
 import (
 	"context"
+	"fmt"
 	"io/fs"
 	"log/slog"
 	"net/http"
@@ -41,6 +42,14 @@ func New(o Options) http.Handler {
 		router.Use(gate.guard)
 		register(router, o, gate)
 	})
+	router.MethodNotAllowed(func(w http.ResponseWriter, r *http.Request) {
+		writeProblem(
+			w,
+			http.StatusMethodNotAllowed,
+			fmt.Sprintf("%s is not answered at %.200s; docs and /api/openapi.json list what is.",
+				r.Method, r.URL.Path),
+		)
+	})
 	if o.Frontend != nil {
 		router.NotFound(frontend(o.Frontend))
 	}
@@ -55,8 +64,10 @@ func OpenAPI() ([]byte, error) {
 func register(router chi.Router, o Options, gate *gate) huma.API {
 	huma.DefaultArrayNullable = false
 	huma.NewError = validationProblem
+	huma.ValidateStrictCasing = true // "Name" is another field than "name"
 	config := huma.DefaultConfig("Zaino", "1")
 	config.Components.Schemas = huma.NewMapRegistry("#/components/schemas/", schemaName)
+	config.Formats = map[string]huma.Format{"application/json": strictJSON(), "json": strictJSON()}
 	config.CreateHooks = nil // no $schema fields: documents stay as they are
 	config.DocsPath, config.SchemasPath, config.OpenAPIPath = "", "", "/api/openapi"
 	api := humachi.New(router, config)

@@ -42,8 +42,12 @@ func checkFile(path string) error {
 	}
 	file, err := os.OpenFile(path, os.O_RDWR, 0)
 	if err != nil {
-		return fmt.Errorf("database %s cannot be written (%w); give this user the right to write it, or name another file "+
-			"with --db", path, cause(err))
+		return fmt.Errorf(
+			"database %s cannot be written (%w); give this user the right to write it, or name another file "+
+				"with --db",
+			path,
+			cause(err),
+		)
 	}
 	file.Close()
 	return checkFolder(filepath.Dir(path))
@@ -63,11 +67,19 @@ func checkHeader(path string) error {
 		return fmt.Errorf("%s is not a database; accepted is a Zaino database or a name for a new one", path)
 	}
 	if binary.BigEndian.Uint32(header[offsetIdentity:]) != applicationID {
-		return fmt.Errorf("%s is a database of another program; accepted is a Zaino database or a name for a new one", path)
+		return fmt.Errorf(
+			"%s is a database of another program; accepted is a Zaino database or a name for a new one",
+			path,
+		)
 	}
 	if version := int(binary.BigEndian.Uint32(header[offsetVersion:])); version > schemaVersion() {
-		return fmt.Errorf("%s has version %d of the database, written by a newer Zaino; accepted is up to version %d: "+
-			"bring this installation up to date", path, version, schemaVersion())
+		return fmt.Errorf(
+			"%s has version %d of the database, written by a newer Zaino; accepted is up to version %d: "+
+				"bring this installation up to date",
+			path,
+			version,
+			schemaVersion(),
+		)
 	}
 	return nil
 }
@@ -76,8 +88,12 @@ func checkHeader(path string) error {
 func checkFolder(folder string) error {
 	probe, err := os.CreateTemp(folder, ".zaino-*")
 	if err != nil {
-		return fmt.Errorf("folder %s cannot be written (%w); give this user the right to write it, or name another file "+
-			"with --db", folder, cause(err))
+		return fmt.Errorf(
+			"folder %s cannot be written (%w); give this user the right to write it, or name another file "+
+				"with --db",
+			folder,
+			cause(err),
+		)
 	}
 	probe.Close()
 	return os.Remove(probe.Name())
@@ -100,9 +116,30 @@ func lockFile(path string) (*os.File, error) {
 	}
 	if err := syscall.Flock(int(lock.Fd()), syscall.LOCK_EX|syscall.LOCK_NB); err != nil {
 		lock.Close()
-		return nil, fmt.Errorf("database %s is open in another Zaino; stop that one, or name another file with --db", path)
+		return nil, fmt.Errorf(
+			"database %s is open in another Zaino; stop that one, or name another file with --db",
+			path,
+		)
 	}
 	return lock, nil
+}
+
+// lockItself locks the file of a database too, so that it is known as served by whatever name a link gives it.
+// SQLite's own locks are of another kind and go on beside it; the file must stay open as long as SQLite has it.
+func lockItself(path string) (*os.File, error) {
+	file, err := os.OpenFile(path, os.O_RDWR, 0)
+	if err != nil {
+		return nil, fmt.Errorf("database %s cannot be locked: %w", path, cause(err))
+	}
+	if err := syscall.Flock(int(file.Fd()), syscall.LOCK_EX|syscall.LOCK_NB); err != nil {
+		file.Close()
+		return nil, fmt.Errorf(
+			"database %s is open in another Zaino, under this name or a link to it; stop that one, or name another "+
+				"file with --db",
+			path,
+		)
+	}
+	return file, nil
 }
 
 // keepPrivate makes a database, or the file that becomes one, this user's alone;

@@ -61,3 +61,22 @@ func TestADatabaseThatIsTakenAwayIsNoticed(t *testing.T) {
 		})
 	}
 }
+
+// A database is known as served by whatever name a link gives it.
+func TestALinkIsTheSameDatabase(t *testing.T) {
+	folder := t.TempDir()
+	path := filepath.Join(folder, "jobs.db")
+	s, err := Open(path, Options{})
+	require.NoError(t, err)
+	symbolic, hard := filepath.Join(folder, "symbolic.db"), filepath.Join(folder, "hard.db")
+	require.NoError(t, os.Symlink(path, symbolic))
+	require.NoError(t, os.Link(path, hard))
+	for _, name := range []string{path, symbolic, hard} {
+		_, err := Open(name, Options{})
+		require.ErrorContains(t, err, "open in another Zaino", name)
+	}
+	require.NoError(t, s.Close())
+	again, err := Open(symbolic, Options{})
+	require.NoError(t, err, "closed, it can be opened by any of its names")
+	require.NoError(t, again.Close())
+}

@@ -31,13 +31,19 @@ func Restore(backup, path string, replace bool) (Restored, error) {
 	case err != nil:
 		return held, fmt.Errorf("database %s cannot be replaced: %w", path, cause(err))
 	case !there.Mode().IsRegular():
-		return held, fmt.Errorf("database %s is not a file; accepted is a name for a new file, or a Zaino database and "+
-			"--replace", path)
+		return held, fmt.Errorf(
+			"database %s is not a file; accepted is a name for a new file, or a Zaino database and "+
+				"--replace",
+			path,
+		)
 	case sameFile(backup, there):
 		return held, fmt.Errorf("%s is the database itself; accepted is a backup of it", backup)
 	case !replace:
-		return held, fmt.Errorf("database %s exists; accepted is a name for a new file, or --replace to put the backup in "+
-			"its place", path)
+		return held, fmt.Errorf(
+			"database %s exists; accepted is a name for a new file, or --replace to put the backup in "+
+				"its place",
+			path,
+		)
 	}
 	if err == nil { // what a link leads to is what is replaced
 		if path, err = filepath.EvalSymlinks(path); err != nil {
@@ -58,6 +64,13 @@ func Restore(backup, path string, replace bool) (Restored, error) {
 		return held, err
 	}
 	defer lock.Close()
+	if exists(path) {
+		itself, err := lockItself(path)
+		if err != nil {
+			return held, err
+		}
+		defer itself.Close()
+	}
 	if held, err = begin(fresh); err != nil {
 		return held, err
 	}

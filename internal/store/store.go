@@ -23,6 +23,7 @@ import (
 type Store struct {
 	db        *gorm.DB
 	lock      *os.File
+	itself    *os.File   // the file of the database, locked
 	writing   sync.Mutex // one writer
 	summarise func(*fitout.Job) Summary
 	now       func() time.Time
@@ -60,6 +61,10 @@ func Open(path string, options Options) (*Store, error) {
 		return nil, err
 	}
 	err = keepPrivate(path)
+	var itself *os.File
+	if err == nil {
+		itself, err = lockItself(path)
+	}
 	var db *gorm.DB
 	if err == nil {
 		db, err = connect(path, writable)
@@ -69,9 +74,12 @@ func Open(path string, options Options) (*Store, error) {
 	}
 	if err != nil {
 		lock.Close()
+		if itself != nil {
+			itself.Close()
+		}
 		return nil, fmt.Errorf("database %s: %w", path, err)
 	}
-	s := &Store{db: db, lock: lock, summarise: options.Summarise, now: options.Now}
+	s := &Store{db: db, lock: lock, itself: itself, summarise: options.Summarise, now: options.Now}
 	if s.summarise == nil {
 		s.summarise = func(*fitout.Job) Summary { return Summary{} }
 	}
@@ -94,6 +102,7 @@ func (s *Store) Close() error {
 	s.writing.Lock()
 	defer s.writing.Unlock()
 	defer s.lock.Close()
+	defer s.itself.Close()
 	db, err := s.db.DB()
 	if err != nil {
 		return err
@@ -124,6 +133,6 @@ func connect(path string, how url.Values) (*gorm.DB, error) {
 	source := url.URL{Scheme: "file", Path: absolute, RawQuery: how.Encode()}
 	return gorm.Open(sqlite.Open(source.String()), &gorm.Config{
 		Logger: logger.NewSlogLogger(slog.Default(), logger.Config{LogLevel: logger.Error, SlowThreshold: time.Second,
-			IgnoreRecordNotFoundError: true}),
+			IgnoreRecordNotFoundError: true, ParameterizedQueries: true}), // no line of the log holds what is in a job
 	})
 }
