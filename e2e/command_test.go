@@ -64,6 +64,7 @@ func TestCommandsRefuseWithASentence(t *testing.T) {
 			"there is no database",
 			[]string{"backup", "--db", folder + "/none.db", folder + "/copy.db"},
 		},
+		{"exporting from a name that is misspelt", "there is no database", []string{"export", "river-gauging", "--db", folder + "/none.db"}},
 		{"an unknown command", `unknown command "fly"`, []string{"fly"}},
 	}
 	for _, c := range cases {

@@ -12,6 +12,7 @@ import (
 	"zaino/internal/api"
 	"zaino/internal/core/assess"
 	"zaino/internal/core/fitout"
+	"zaino/internal/store"
 )
 
 // readJob reads a job document from a file, or from standard input for "-".
@@ -67,6 +68,9 @@ func exportCommand() *cobra.Command {
 	cmd := &cobra.Command{
 		Use: "export JOB-ID", Short: "Write a job of a database to standard output as .zaino.json", Args: cobra.ExactArgs(1),
 		RunE: func(cmd *cobra.Command, args []string) error {
+			if err := store.Readable(db); err != nil { // a name that is misspelt makes no file
+				return err
+			}
 			jobs, err := openStore(db)
 			if err != nil {
 				return err

@@ -17,7 +17,7 @@ const private = 0o600
 // Backup writes a consistent copy of the database at path to a new file, also
 // while a server is writing it. The file has its name only once it is whole.
 func Backup(path, to string) error {
-	if err := readable(path); err != nil {
+	if err := Readable(path); err != nil {
 		return err
 	}
 	if _, err := os.Lstat(to); err == nil {
@@ -37,8 +37,8 @@ func Backup(path, to string) error {
 	return syncFolder(filepath.Dir(to))
 }
 
-// readable refuses what is no whole Zaino database of this version or an older one.
-func readable(path string) error {
+// Readable refuses what is no whole Zaino database of this version or an older one.
+func Readable(path string) error {
 	info, err := os.Stat(path)
 	switch {
 	case err != nil || info.Mode().IsRegular() && info.Size() == 0:

@@ -22,7 +22,7 @@ type Restored struct{ Jobs, Revisions int64 }
 // does not save into it unasked.
 func Restore(backup, path string, replace bool) (Restored, error) {
 	var held Restored
-	if err := readable(backup); err != nil {
+	if err := Readable(backup); err != nil {
 		return held, err
 	}
 	there, err := os.Stat(path)
