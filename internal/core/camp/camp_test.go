@@ -229,6 +229,36 @@ func TestRulesOfTheCamp(t *testing.T) {
 	}
 }
 
+// On an open tray there is no ceiling; under a hatch that is open there is one, by how far it is open: of 1000
+// hinged at 1900 above the ground its lower edge then stands there.
+func TestOutsideThereIsNoCeilingButAHatch(t *testing.T) {
+	j := lived()
+	box := &j.Vehicle.Bays[0]
+	box.HeightFront, box.HeightRear, box.More = 0, 0, nil
+	j.Variants[0].Items = nil
+	j.Variants[0].Stances = j.Variants[0].Stances[:1]
+	place := &j.Variants[0].Stances[0].People[0]
+	place.Does, place.On = fitout.Stands, ""
+	assert.Empty(t, told(t, &j))
+
+	j = lived()
+	box = &j.Vehicle.Bays[0]
+	box.HeightFront, box.HeightRear = 1000, 1000
+	box.Opening = fitout.Opening{Face: fitout.FaceRear, Width: 1400, Height: 850, Hinge: fitout.HingeTop, Swing: 90}
+	j.Variants[0].Items = nil
+	stance := &j.Variants[0].Stances[0]
+	*stance = fitout.Stance{ID: "cook", Name: "Cook", Use: fitout.StanceCook, Doors: []fitout.Door{{Bay: "box"}},
+		People: []fitout.Placed{{Traveller: "ann", Does: fitout.Stands, At: fitout.Point{X: 5000}}}}
+	j.Variants[0].Stances = j.Variants[0].Stances[:1]
+	assert.Empty(t, told(t, &j), "the hatch hangs at 1750, and she needs that")
+	j.Brief.Travellers[0].Height = 1800
+	f := told(t, &j)["head-room"]
+	assert.Contains(t, f.Sentence, "Up to the door of living box")
+	assert.InDelta(t, 1750, f.Value, 1)
+	stance.Doors = nil
+	assert.Empty(t, told(t, &j))
+}
+
 // Somebody whose height nobody entered is noted once, and what runs at night without a figure too.
 func TestWhatWasNotSaidOfTheCamp(t *testing.T) {
 	j := lived()

@@ -29,7 +29,8 @@ func roofOf(g *fitout.GroundThing) fitout.Box {
 	return box
 }
 
-// groundInWay stops what stands on the ground where something opens, or where a part stands.
+// groundInWay stops what stands on the ground where something opens, or where a part stands. Awnings and
+// ladders only where something opens.
 func groundInWay(p *plan.Plan) []fitout.Finding {
 	return stances(p, func(s *fit.Scene, posture *fit.Posture) []fitout.Finding {
 		var found []fitout.Finding
@@ -65,6 +66,9 @@ func groundInWay(p *plan.Plan) []fitout.Finding {
 				if _, swept, ok := posture.Door(&s.Bays[d]); ok {
 					tell(s.Bays[d].ID, "the door of "+s.Bays[d].Name, swept)
 				}
+			}
+			if g.Kind == fitout.GroundAwning || g.Kind == fitout.GroundLadder {
+				continue // they hang and lean on what stands there
 			}
 			for k := range s.Parts {
 				if !posture.Gone[k] && !opens[s.Parts[k].ID] {

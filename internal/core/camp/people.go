@@ -84,7 +84,7 @@ type solid struct {
 	box      fitout.Box
 }
 
-// solids are all parts and open leaves of a posture, where they are then.
+// solids are all parts, open leaves and open doors of a posture, where they are then.
 func solids(s *fit.Scene, posture *fit.Posture) []solid {
 	var all []solid
 	for i := range s.Parts {
@@ -95,12 +95,20 @@ func solids(s *fit.Scene, posture *fit.Posture) []solid {
 	for _, o := range posture.Open {
 		all = append(all, solid{s.Parts[o.Part].ID, s.Parts[o.Part].Name(), o.Leaf.Open})
 	}
+	for _, d := range posture.Doors {
+		if open, _, ok := posture.Door(&s.Bays[d]); ok {
+			all = append(all, solid{s.Bays[d].ID, "the door of " + words.Lower(s.Bays[d].Name), open})
+		}
+	}
 	return all
 }
 
-// bayOf is the space that a place lies in, or nil outside.
+// bayOf is the space that a place lies in, or nil outside. A space without walls and ceiling is outside.
 func bayOf(s *fit.Scene, at fitout.Point) *fit.Bay {
 	for i := range s.Bays {
+		if s.Bays[i].Open {
+			continue
+		}
 		room := s.Bays[i].Room
 		low := fitout.Point{X: at.X, Y: at.Y, Z: max(at.Z, room.From.Z)}
 		if at.Z > room.From.Z-300 && room.Around(fitout.Box{From: low, To: low}) == room {

@@ -147,6 +147,17 @@ func TestRulesOfTheChassis(t *testing.T) {
 	}
 }
 
+// What stands on the load floor over the wheel is not hit, however far that comes up.
+func TestTheFloorIsBetweenTheTyreAndTheLoad(t *testing.T) {
+	j := bodied()
+	j.Vehicle.Rear.Bump = 200
+	box := &j.Variants[0].Items[0]
+	box.At = fitout.Point{X: 3100, Y: -775, Z: j.Vehicle.Outline.FloorHeight + box.Size.Height/2}
+	assert.NotContains(t, told(t, &j), "tyre-hits")
+	box.At.Z -= 30
+	assert.Contains(t, told(t, &j), "tyre-hits")
+}
+
 // A front tyre of 265 and radius 385 that turns 35° is 385 cos 35 + 132.5 sin 35 = 391.4 long ahead and
 // 385 sin 35 + 132.5 cos 35 = 329.4 wide to each side; and no point of the tread ever leaves its box.
 func TestWhereATyreGoes(t *testing.T) {

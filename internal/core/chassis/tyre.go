@@ -104,9 +104,12 @@ func tyreHits(p *plan.Plan) []fitout.Finding {
 	return found
 }
 
-// floored tells whether a part stands on the floor of a space that was measured: the arches of that space
-// are the tyre's.
+// floored tells whether a part stands on the load floor or higher, or in a space with a floor of its own: that
+// floor and its arches are between it and the tyre.
 func floored(p *plan.Plan, part *fit.Part) bool {
+	if part.Box.From.Z >= p.Vehicle.Outline.FloorHeight-slack {
+		return true
+	}
 	for i := range p.Vehicle.Bays {
 		if b := &p.Vehicle.Bays[i]; b.ID == part.Bay {
 			return b.Kind != fitout.BayUnderTray && b.Kind != fitout.BayBetweenRails

@@ -22,9 +22,28 @@ const MaxBytes = 4 << 20
 func Decode(data []byte) (Job, error) {
 	var job Job
 	if len(data) > MaxBytes {
-		return job, fmt.Errorf("the document has %.1f MB; accepted is up to %d MB", float64(len(data))/(1<<20), MaxBytes>>20)
+		return job, fmt.Errorf(
+			"the document has %.1f MB; accepted is up to %d MB",
+			float64(len(data))/(1<<20),
+			MaxBytes>>20,
+		)
 	}
 	data = bytes.TrimPrefix(data, []byte("\xef\xbb\xbf"))
+	quick := reader{data: data}
+	if quick.quickly(&job) {
+		fillLists(reflect.ValueOf(&job).Elem())
+		return job, Validate(&job)
+	}
+	if quick.long != nil {
+		return Job{}, quick.long
+	}
+	return carefully(data)
+}
+
+// carefully reads what the quick way left: a document of an older version, or one that is not right, which it
+// refuses with the place, what was given and what is accepted.
+func carefully(data []byte) (Job, error) {
+	var job Job
 	decoder := json.NewDecoder(bytes.NewReader(data))
 	decoder.UseNumber()
 	var document any
@@ -196,7 +215,12 @@ func (v *validator) numeral(path string, value any, name string) {
 		return
 	}
 	if _, err := number.Float64(); err != nil || len(number) > longest {
-		v.refuse(path, name, "the number "+shown(number.String()), fmt.Sprintf("a number of up to %d characters", longest))
+		v.refuse(
+			path,
+			name,
+			"the number "+shown(number.String()),
+			fmt.Sprintf("a number of up to %d characters", longest),
+		)
 	}
 }
 

@@ -6,11 +6,10 @@ import (
 	"zaino/internal/core/fitout"
 )
 
-// Likeliest looks for the state in which a limit is most likely exceeded, which is
-// not always the one with the greatest load: it starts from that and changes one
-// thing after another as long as that makes it likelier.
+// Likeliest looks for the state in which a limit is most likely exceeded, which is not always the one with the
+// greatest load: from that, and from the one shown, it changes one setting after another as long as that makes
+// it likelier, and two at a time where one alone does not.
 func (p *Plan) Likeliest(count Count, limit float64, b Baseline, u *fitout.Uncertainty) (State, float64) {
-	state := p.Worst(count)
 	far := func(s *State) float64 { // how many σ the limit is away; least is likeliest
 		sigma := Sigma(count, p.Errors(b, u, s))
 		if sigma == 0 {
@@ -18,17 +17,43 @@ func (p *Plan) Likeliest(count Count, limit float64, b Baseline, u *fitout.Uncer
 		}
 		return (limit - p.Value(count, s)) / sigma
 	}
-	best := far(&state)
-	for again := true; again; {
-		again = false
-		for _, trial := range p.neighbours(&state) {
-			if z := far(&trial); z < best-1e-9 {
-				best, state, again = z, trial, true
-			}
+	state, best := p.Worst(count), math.Inf(1)
+	for _, from := range []State{state, p.Shown()} {
+		if at, z := p.climb(from, far); z < best {
+			state, best = at, z
 		}
 	}
 	state.Value = p.Value(count, &state)
 	return state, 0.5 * math.Erfc(best/math.Sqrt2)
+}
+
+// climb goes from a state to the best that one change, or two together, lead to, as long as any does.
+func (p *Plan) climb(state State, far func(*State) float64) (State, float64) {
+	best := far(&state)
+	better := func(all []State) bool {
+		found := false
+		for i := range all {
+			if z := far(&all[i]); z < best-1e-9 {
+				best, state, found = z, all[i], true
+			}
+		}
+		return found
+	}
+	for {
+		one := p.neighbours(&state)
+		if better(one) {
+			continue
+		}
+		found := false
+		for i := range one {
+			if found = better(p.neighbours(&one[i])); found {
+				break
+			}
+		}
+		if !found {
+			return state, best
+		}
+	}
 }
 
 // neighbours are the states that differ in one setting and keep all requirements.
