@@ -53,7 +53,7 @@ func wired() fitout.Job {
 		Amps: 150, ByHand: true}}
 	e.Panels = []fitout.SwitchPanel{{ID: "fuses", Name: "Fuse box", System: "house", Ways: 6, Amps: 60, Item: "board",
 		Cutouts: []fitout.Cutout{}}}
-	example.Add(&j, "cables", 14, 2800, func(i *fitout.Item) { i.Name = "Cables" })
+	example.Add(&j, "cables", 14, 2800, func(i *fitout.Item) { i.Name, i.Cables = "Loom", true })
 	return j
 }
 

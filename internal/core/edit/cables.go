@@ -21,7 +21,7 @@ var countCables = Kind{Apply: func(j *fitout.Job, _ []fitout.Component, e *fitou
 	v.Items = slices.DeleteFunc(slices.Clone(v.Items), func(i fitout.Item) bool { return i.ID == wiring.CablesItem })
 	middle.X = j.Vehicle.Stored(middle.X, false)
 	v.Items = append(v.Items, fitout.Item{
-		ID: wiring.CablesItem, Name: "Cables of the board", Group: "Power", Form: fitout.FormBox, Mass: mass, At: middle,
+		ID: wiring.CablesItem, Name: "Cables of the board", Group: "Power", Cables: true, Form: fitout.FormBox, Mass: mass, At: middle,
 		Source: fitout.ByMaterial, Presence: fitout.Presence{Kind: fitout.Always},
 	})
 	return edited, true

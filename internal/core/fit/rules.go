@@ -61,6 +61,7 @@ func Rules() []Rule {
 		{"runner-length", runnerLength},
 		{"runner-load", runnerLoad},
 		{"seat-built-over", seatBuiltOver},
+		{"seat-folded", seatFolded},
 		{"service-reach", serviceReach},
 		{"shut-in", shutIn},
 		{"sleep-exits", sleepExits},

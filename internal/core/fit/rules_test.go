@@ -338,6 +338,11 @@ var trips = map[string]struct {
 			},
 		}
 	}, "row", 0, "keeps cold, insects and looks out"},
+	"seat-folded": {func(s *Scene) {
+		s.Brief.Daily.Seats = []fitout.SeatKept{{Seat: "rear"}}
+		s.Stances = append(s.Stances, fitout.Stance{ID: "school", Name: "School run", Use: fitout.StanceDrive,
+			Folded: []fitout.SeatKept{{Seat: "rear"}}})
+	}, "rear", 0, "Unfold it there"},
 	"seat-built-over": {func(s *Scene) {
 		// Whoever sits at 1400 takes up 1250 to 1550.
 		s.Vehicle.Seats = []fitout.Seat{{ID: "back", Name: "Back seat", At: fitout.Point{X: 1400, Z: 1000}}}

@@ -54,3 +54,36 @@ func seatBuiltOver(s *Scene) []fitout.Finding {
 	}
 	return found
 }
+
+// seatFolded cautions of a seat that the brief keeps, and that a stance for driving folds.
+func seatFolded(s *Scene) []fitout.Finding {
+	var found []fitout.Finding
+	for i := range s.Postures {
+		p := &s.Postures[i]
+		if p.Stance.Use != fitout.StanceDrive {
+			continue
+		}
+		for k := range s.Vehicle.Seats {
+			seat := &s.Vehicle.Seats[k]
+			is := func(f fitout.SeatKept) bool { return f.Seat == seat.ID }
+			if !slices.ContainsFunc(s.Brief.Daily.Seats, is) || !slices.ContainsFunc(p.Stance.Folded, is) {
+				continue
+			}
+			f := fitout.Finding{
+				Severity: fitout.Caution,
+				Subject:  fitout.Subject{Kind: "seat", ID: seat.ID},
+				Stance:   p.Stance.ID,
+				Source:   "brief",
+			}
+			f.Title = fmt.Sprintf("%s is folded while driving", seat.Name)
+			f.Sentence = fmt.Sprintf(
+				"The brief keeps %s, and “%s” is for driving. Unfold it there, or give up the seat.",
+				words.Lower(seat.Name),
+				p.Stance.Name,
+			)
+			f.Margin = -1
+			found = append(found, f)
+		}
+	}
+	return found
+}

@@ -184,7 +184,7 @@ func TestBadDocumentsAreRefusedWithASentence(t *testing.T) {
 		}), `"../x" was given; accepted is an id of 1 to 64 letters`},
 		{"too many items", changed(func(j *Job) {
 			j.Variants[0].Items = make([]Item, 2001)
-		}), "a list of 2001 was given; accepted is a list of up to 2000"},
+		}), "a list of more than 2000 was given; accepted is a list of up to 2000"},
 		{"duplicate ids", changed(func(j *Job) {
 			items(j)[1].ID = "fridge"
 		}), `variants[0].items[1].id (MOTOR): "fridge" a second time was given`},

@@ -23,6 +23,7 @@ type Item struct {
 	Module    *Module      `json:"module,omitempty" doc:"present for a part of the fitout"`
 	Component string       `json:"component" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the component of the catalogue that it was"`
 	Price     int          `json:"price" minimum:"0" maximum:"100000000000" unit:"cents" doc:"in cents of the brief's currency; 0 = not said"`
+	Cables    bool         `json:"cables" doc:"it stands for cables of the board: what they weigh is counted in it"`
 	Noise     float64      `json:"noise" minimum:"0" maximum:"140" unit:"dB" doc:"how loud it is at 1 m when it runs, dB; 0 = not said"`
 	Nights    bool         `json:"nights" doc:"it runs while people sleep"`
 	Hung      bool         `json:"hung" doc:"it stands on rubber or is hung, so that the body does not sound with it"`

@@ -4,6 +4,7 @@ import (
 	"bytes"
 	"encoding/json"
 	"fmt"
+	"strings"
 )
 
 // lifts are the pure steps from each version to the next; lifts[0] is 1 to 2.
@@ -177,9 +178,23 @@ func toVersion10(job map[string]any) {
 	}
 }
 
-// toVersion11 only counts on: what is open without a share is open all the way, as was taken so far, and no
-// older document says anything of further openings, people and things around a stance, tyres, and noise.
-func toVersion11(job map[string]any) { job["version"] = json.Number("11") }
+// toVersion11 says of things that they stand for the cables, where their names told it before. What is open
+// without a share is open all the way, as was taken so far, and no older document says anything of further
+// openings, people and things around a stance, tyres, and noise.
+func toVersion11(job map[string]any) {
+	job["version"] = json.Number("11")
+	for _, variant := range list(job["variants"]) {
+		for _, item := range list(object(variant)["items"]) {
+			name, _ := object(item)["name"].(string)
+			name = strings.ToLower(name)
+			module, built := object(item)["module"].(map[string]any)
+			if (strings.Contains(name, "cable") || strings.Contains(name, "wiring")) &&
+				(!built || module["kind"] == string(PlainGear)) {
+				complete(object(item), map[string]any{"cables": true})
+			}
+		}
+	}
+}
 
 // substance says of a thing what its name told before.
 func substance(thing, region any) {

@@ -6,6 +6,7 @@ import (
 	"math/rand/v2"
 	"os"
 	"reflect"
+	"slices"
 	"strings"
 	"testing"
 
@@ -147,4 +148,28 @@ func BenchmarkDecodeCarefully(b *testing.B) {
 			b.Fatal(err)
 		}
 	}
+}
+
+// A document of version 10 told by its name what stands for the cables; since then it is said, and a name says nothing.
+func TestWhatStandsForTheCablesIsSaid(t *testing.T) {
+	data, err := os.ReadFile("testdata/v10.zaino.json")
+	require.NoError(t, err)
+	var tree map[string]any
+	require.NoError(t, json.Unmarshal(data, &tree))
+	items := list(object(list(tree["variants"])[0])["items"])
+	plain := slices.IndexFunc(items, func(item any) bool { return object(item)["module"] == nil })
+	built := slices.IndexFunc(items, func(item any) bool { return object(item)["module"] != nil })
+	object(items[plain])["name"], object(items[built])["name"] = "Wiring and lights", "Cable drum locker"
+	older, err := json.Marshal(tree)
+	require.NoError(t, err)
+	j, err := Decode(older)
+	require.NoError(t, err)
+	assert.True(t, j.Variants[0].Items[plain].Cables)
+	assert.False(t, j.Variants[0].Items[built].Cables, "a locker is none, whatever lies in it")
+	tree["version"] = 11
+	newer, err := json.Marshal(tree)
+	require.NoError(t, err)
+	j, err = Decode(newer)
+	require.NoError(t, err)
+	assert.False(t, j.Variants[0].Items[plain].Cables)
 }

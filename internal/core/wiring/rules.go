@@ -76,9 +76,16 @@ func dropTooHigh(b *Board) []fitout.Finding {
 		if needs := b.thinnest(line); needs > 0 {
 			would = fmt.Sprintf("%s would do.", b.Say.Copper(needs))
 		}
-		f.Sentence = fmt.Sprintf("Over %s of %s it loses %s of its %s, %s; it may lose %s. %s", b.Say.Length(line.Length),
-			b.Say.Copper(line.Area), b.Say.Volts(line.Drop), b.Say.Volts(line.Nominal), b.Say.Percent(line.DropShare),
-			b.Say.Percent(line.DropMost), would)
+		f.Sentence = fmt.Sprintf(
+			"Over %s of %s it loses %s of its %s, %s; it may lose %s. %s",
+			b.Say.Length(line.Length),
+			b.Say.Copper(line.Area),
+			b.Say.Volts(line.Drop),
+			b.Say.Volts(line.Nominal),
+			b.Say.Percent(line.DropShare),
+			b.Say.Percent(line.DropMost),
+			would,
+		)
 		measured(&f, 100*line.DropShare, 100*line.DropMost, 100*(line.DropMost-line.DropShare), "%")
 		return f, line.DropShare > line.DropMost*1.000001
 	})
@@ -105,10 +112,17 @@ func tooLittleCopper(b *Board) []fitout.Finding {
 	return b.each(func(line *Wire) (fitout.Finding, bool) {
 		f := b.about("cable-thin", fitout.Stop, line)
 		f.Title = line.Name + " has too little copper"
-		f.Sentence = fmt.Sprintf("%s run through %s, which carries %s where it runs, at %s%s. It gets hot before any fuse "+
-			"goes. Take "+
-			"%s.", b.Say.Amps(line.Amps), b.Say.Copper(line.Area), b.Say.Amps(line.Carries), b.Say.Temperature(line.Ambient),
-			together(line.given.Bundle), b.orThicker(line))
+		f.Sentence = fmt.Sprintf(
+			"%s run through %s, which carries %s where it runs, at %s%s. It gets hot before any fuse "+
+				"goes. Take "+
+				"%s.",
+			b.Say.Amps(line.Amps),
+			b.Say.Copper(line.Area),
+			b.Say.Amps(line.Carries),
+			b.Say.Temperature(line.Ambient),
+			together(line.given.Bundle),
+			b.orThicker(line),
+		)
 		measured(&f, line.Amps, line.Carries, line.Carries-line.Amps, "A")
 		f.Source, f.Waivable = "ISO 10133", false
 		return f, line.Carries > 0 && line.Amps > line.Carries*1.000001
@@ -151,10 +165,15 @@ func relayHot(b *Board) []fitout.Finding {
 		most := line.given.Relay * RelayShare
 		f := b.about("relay-hot", fitout.Caution, line)
 		f.Title = line.Name + ": the switch is at its limit"
-		f.Sentence = fmt.Sprintf("It carries %s of its %s; for long it bears %s. Parts at their rated limit melt: take one "+
-			"of %s, or let "+
-			"a small one switch a large one.", b.Say.Amps(line.Amps), b.Say.Amps(line.given.Relay), b.Say.Amps(most),
-			b.Say.Amps(math.Ceil(line.Amps/RelayShare/5)*5))
+		f.Sentence = fmt.Sprintf(
+			"It carries %s of its %s; for long it bears %s. Parts at their rated limit melt: take one "+
+				"of %s, or let "+
+				"a small one switch a large one.",
+			b.Say.Amps(line.Amps),
+			b.Say.Amps(line.given.Relay),
+			b.Say.Amps(most),
+			b.Say.Amps(math.Ceil(line.Amps/RelayShare/5)*5),
+		)
 		measured(&f, line.Amps, most, most-line.Amps, "A")
 		return f, line.given.Relay > 0 && line.Amps > most*1.000001
 	})
@@ -166,9 +185,12 @@ func pastMeter(b *Board) []fitout.Finding {
 		s := b.systemOf(line.System)
 		f := b.about("past-meter", fitout.Caution, line)
 		f.Title = line.Name + " goes past the meter"
-		f.Sentence = fmt.Sprintf("The meter of %s does not see its %s, so what it shows is worth nothing. Join it behind "+
-			"the shunt.",
-			words.Lower(s.Name), b.Say.Amps(line.Amps))
+		f.Sentence = fmt.Sprintf(
+			"The meter of %s does not see its %s, so what it shows is worth nothing. Join it behind "+
+				"the shunt.",
+			words.Lower(s.Name),
+			b.Say.Amps(line.Amps),
+		)
 		return f, line.given.PastMeter && s.Meter
 	})
 }
@@ -179,9 +201,12 @@ func pastIsolator(b *Board) []fitout.Finding {
 		s := b.systemOf(line.System)
 		f := b.about("past-isolator", fitout.Caution, line)
 		f.Title = line.Name + " stays live with the isolator open"
-		f.Sentence = fmt.Sprintf("Who opens the isolator of %s believes that all is dead. Join it behind the isolator, or "+
-			"mark it at "+
-			"both ends.", words.Lower(s.Name))
+		f.Sentence = fmt.Sprintf(
+			"Who opens the isolator of %s believes that all is dead. Join it behind the isolator, or "+
+				"mark it at "+
+				"both ends.",
+			words.Lower(s.Name),
+		)
 		return f, line.given.OffBattery && s.Isolator
 	})
 }
@@ -213,11 +238,8 @@ func cablesUncounted(b *Board) []fitout.Finding {
 		mass += b.Lines[i].Mass
 	}
 	for i := range b.Items {
-		if item := &b.Items[i]; item.ID == CablesItem || strings.Contains(strings.ToLower(item.Name), "cable") ||
-			strings.Contains(strings.ToLower(item.Name), "wiring") {
-			if item.Module == nil || item.Module.Kind == fitout.PlainGear {
-				counted += item.Mass
-			}
+		if item := &b.Items[i]; item.Cables || item.ID == CablesItem {
+			counted += item.Mass
 		}
 	}
 	if mass < uncountedFrom || counted >= mass*0.8 {
@@ -225,9 +247,13 @@ func cablesUncounted(b *Board) []fitout.Finding {
 	}
 	f := fitout.Finding{Rule: "cables-uncounted", Severity: fitout.Note, Subject: fitout.Subject{Kind: "power"},
 		Source: "material", Waivable: true, Title: "The cables are not counted",
-		Sentence: fmt.Sprintf("By their copper and insulation they weigh %s; things of the ledger count %s of it. Count "+
-			"them where they "+
-			"run.", b.Say.Mass(mass), b.Say.Mass(counted)),
+		Sentence: fmt.Sprintf(
+			"By their copper and insulation they weigh %s; things of the ledger count %s of it. Count "+
+				"them where they "+
+				"run.",
+			b.Say.Mass(mass),
+			b.Say.Mass(counted),
+		),
 	}
 	measured(&f, counted, mass, counted-mass, "kg")
 	f.Fixes = []fitout.Fix{{Label: fmt.Sprintf("Count the cables as %s", b.Say.Mass(mass)),
@@ -243,9 +269,13 @@ func bodyReturn(b *Board) []fitout.Finding {
 	return b.each(func(line *Wire) (fitout.Finding, bool) {
 		f := b.about("body-return", fitout.Caution, line)
 		f.Title = line.Name + " returns through the body"
-		f.Sentence = fmt.Sprintf("%s through painted joints and hinges get hot and rust them; a canopy that comes off "+
-			"takes its return with "+
-			"it. Lay a second conductor of %s.", b.Say.Amps(line.Amps), b.Say.Copper(line.Area))
+		f.Sentence = fmt.Sprintf(
+			"%s through painted joints and hinges get hot and rust them; a canopy that comes off "+
+				"takes its return with "+
+				"it. Lay a second conductor of %s.",
+			b.Say.Amps(line.Amps),
+			b.Say.Copper(line.Area),
+		)
 		return f, line.body && (line.Amps > 15 || b.inCarrier(line))
 	})
 }
@@ -263,9 +293,13 @@ func testedWorse(b *Board) []fitout.Finding {
 		should := line.Drop
 		f := b.about("tested-worse", fitout.Stop, line)
 		f.Title = line.Name + " loses more than its cable should"
-		f.Sentence = fmt.Sprintf("Tested under load it lost %s; its cable explains %s. A joint, a fuse holder or a switch "+
-			"takes the rest "+
-			"and gets hot: find it with the load on.", b.Say.Volts(line.given.Tested), b.Say.Volts(should))
+		f.Sentence = fmt.Sprintf(
+			"Tested under load it lost %s; its cable explains %s. A joint, a fuse holder or a switch "+
+				"takes the rest "+
+				"and gets hot: find it with the load on.",
+			b.Say.Volts(line.given.Tested),
+			b.Say.Volts(should),
+		)
 		measured(&f, line.given.Tested, should*1.25+0.1, should*1.25+0.1-line.given.Tested, "V")
 		return f, line.given.Tested > should*1.25+0.1
 	})

@@ -38,7 +38,8 @@ export function HandlingFields({ item, edit }: Props) {
   );
   return (
     <fieldset>
-      <legend>At night, and on the way in</legend>
+      <legend>Cables, noise, and the way in</legend>
+      {box('Stands for cables of the board', `${item.name} stands for cables`, item.cables, (i, v) => (i.cables = v))}
       {quantity('Noise at 1 m, dB', item.noise, 'plain', (i, v) => (i.noise = v), 'By its data sheet')}
       {box('Runs at night', `${item.name} runs at night`, item.nights, (i, v) => (i.nights = v))}
       {box('Hung on rubber', `${item.name} is hung`, item.hung, (i, v) => (i.hung = v))}

@@ -35,6 +35,7 @@ export function plainItem(id: string, name: string, group: string): Item {
     onTrailer: false,
     component: '',
     price: 0,
+    cables: false,
     noise: 0,
     nights: false,
     hung: false,
