@@ -1,6 +1,7 @@
 package store
 
 import (
+	"fmt"
 	"os"
 	"path/filepath"
 	"testing"
@@ -79,4 +80,24 @@ func TestALinkIsTheSameDatabase(t *testing.T) {
 	again, err := Open(symbolic, Options{})
 	require.NoError(t, err, "closed, it can be opened by any of its names")
 	require.NoError(t, again.Close())
+}
+
+// However many connections come and go, the log of writes stays the same file, so that nobody is told that the
+// database is gone.
+func TestConnectionsThatComeAndGoTakeNothingAway(t *testing.T) {
+	s, err := Open(filepath.Join(t.TempDir(), "jobs.db"), Options{})
+	require.NoError(t, err)
+	defer s.Close()
+	j := example.Ute()
+	kept, err := s.Create(&j)
+	require.NoError(t, err)
+	pool, err := s.db.DB()
+	require.NoError(t, err)
+	pool.SetMaxIdleConns(-1) // each is closed as soon as it was used
+	for i := range 20 {
+		j.Note = fmt.Sprint("change ", i)
+		kept, err = s.Save(Base{Revision: kept.Revision, Lineage: kept.Lineage}, &j)
+		require.NoError(t, err)
+		assert.False(t, s.Gone())
+	}
 }

@@ -3,6 +3,8 @@
 package store
 
 import (
+	"context"
+	"database/sql"
 	"errors"
 	"fmt"
 	"log/slog"
@@ -29,6 +31,7 @@ type Store struct {
 	now       func() time.Time
 	lineage   string
 	watch     watch
+	keeper    *sql.Conn // never used: while one connection is open SQLite leaves its log of writes where it is
 }
 
 // Summary is what the list of jobs shows about a job's findings.
@@ -90,6 +93,10 @@ func Open(path string, options Options) (*Store, error) {
 		s.Close()
 		return nil, fmt.Errorf("database %s: %w", path, err)
 	}
+	if s.keeper, err = keeperOf(db); err != nil {
+		s.Close()
+		return nil, fmt.Errorf("database %s: %w", path, err)
+	}
 	if s.lineage, err = s.ensureLineage(); err != nil {
 		s.Close()
 		return nil, fmt.Errorf("database %s: %w", path, err)
@@ -103,11 +110,32 @@ func (s *Store) Close() error {
 	defer s.writing.Unlock()
 	defer s.lock.Close()
 	defer s.itself.Close()
+	if s.keeper != nil {
+		s.keeper.Close()
+	}
 	db, err := s.db.DB()
 	if err != nil {
 		return err
 	}
 	return db.Close()
+}
+
+// keeperOf opens a connection that has the log of writes open and stays.
+func keeperOf(db *gorm.DB) (*sql.Conn, error) {
+	pool, err := db.DB()
+	if err != nil {
+		return nil, err
+	}
+	keeper, err := pool.Conn(context.Background())
+	if err != nil {
+		return nil, err
+	}
+	var count int
+	if err := keeper.QueryRowContext(context.Background(), "SELECT count(*) FROM sqlite_schema").Scan(&count); err != nil {
+		keeper.Close()
+		return nil, err
+	}
+	return keeper, nil
 }
 
 // Ping reports whether the database answers.
