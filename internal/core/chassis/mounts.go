@@ -158,7 +158,8 @@ func Share(mounts []fitout.BodyMount, mass, x, y float64) []float64 {
 	}
 	tx, ty := mass*(x-mx), mass*(y-my)
 	a, b := 0.0, 0.0
-	if det := xx*yy - xy*xy; det > 1e-6*xx*yy && det > 0 {
+	// A plate that stands on points of which none is a millimetre beside a line holds no moment across it.
+	if det := xx*yy - xy*xy; det > 1e-6*xx*yy && min(xx, yy) > n {
 		a, b = (tx*yy-ty*xy)/det, (ty*xx-tx*xy)/det
 	} else if xx >= yy && xx > 0 {
 		a = tx / xx

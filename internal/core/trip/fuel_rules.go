@@ -9,8 +9,8 @@ import (
 	"zaino/internal/core/words"
 )
 
-// legTooLong stops a way on which the fuel gives out, and cautions where the reserve is touched:
-// once on each stretch between two fillings.
+// legTooLong stops a way on which the fuel gives out, and cautions where the reserve is touched: once on each
+// stretch between two fillings, at the leg on which it runs dry, or else at the first that touches the reserve.
 func legTooLong(l *Look) []fitout.Finding {
 	if !l.Typed || len(l.C.fuel) == 0 {
 		return nil
@@ -18,41 +18,52 @@ func legTooLong(l *Look) []fitout.Finding {
 	var found []fitout.Finding
 	short := false
 	for i := range l.W.Legs {
-		leg := &l.W.Legs[i]
 		if l.C.bought(l.W, i) > 0 {
 			short = false
 		}
-		if leg.short() < settled || short {
+		if short || l.W.Legs[i].short() < settled {
 			continue
 		}
 		short = true
-		missing := l.C.missing(l.W, l.C.before(i), i)
-		from, to := l.stop(i), l.stop(i+1)
-		f := about("leg-too-long", fitout.Caution, "route", from.ID)
-		f.Title = fmt.Sprintf("Reserve touched before %s", to.Name)
-		told := fmt.Sprintf("%s are left at %s.", l.Say.Volume(leg.Left), to.Name)
-		before := leg.Fuel + leg.Left
-		if leg.Left < 0.05 {
-			f.Severity, f.Title = fitout.Stop, fmt.Sprintf("No fuel before %s", to.Name)
-			before -= leg.Lacking
-			for _, lack := range l.W.Lacks {
-				if lack.Of == WantFuel && lack.Leg == i {
-					told = fmt.Sprintf("It gives out %s before it.", l.Say.Distance(l.W.Stops[i+1].Km-lack.Km))
-				}
-			}
-		}
-		f.Sentence = words.Sentences(
-			fmt.Sprintf("From %s to %s, %s, takes %s, an estimate; %s can be used on leaving.", from.Name, to.Name,
-				l.Say.Distance(from.Leg.Km), l.Say.Volume(leg.Fuel), l.Say.Volume(before)),
-			told, fmt.Sprintf("With the reserve of %s that is %s too little up to %s.", l.Say.Volume(leg.Reserve),
-				l.Say.Volume(missing), l.stop(l.end(l.W, i)).Name), l.wayOut(i, missing))
-		f.Under(leg.Left, leg.Reserve, "L")
-		f.Margin = -missing
-		l.fillPlan(&f, Lightest)
-		found = append(found, f)
+		found = append(found, l.tooLong(i))
 	}
 	return found
 }
+
+// tooLong is the finding of a stretch on which a leg is the first that is short.
+func (l *Look) tooLong(first int) fitout.Finding {
+	missing, end := l.C.missing(l.W, l.C.before(first), first), l.end(l.W, first)
+	at := first
+	for k := end - 1; k >= first; k-- {
+		if l.W.Legs[k].Lacking > dry {
+			at = k // the first that runs dry, however much is short before
+		}
+	}
+	leg, from, to := &l.W.Legs[at], l.stop(at), l.stop(at+1)
+	f := about("leg-too-long", fitout.Caution, "route", from.ID)
+	f.Title = fmt.Sprintf("Reserve touched before %s", to.Name)
+	told := fmt.Sprintf("%s are left at %s.", l.Say.Volume(leg.Left), to.Name)
+	if leg.Left < dry {
+		f.Severity, f.Title = fitout.Stop, fmt.Sprintf("No fuel before %s", to.Name)
+		for _, lack := range l.W.Lacks {
+			if lack.Of == WantFuel && lack.Leg == at {
+				told = fmt.Sprintf("It gives out %s before it.", l.Say.Distance(l.W.Stops[at+1].Km-lack.Km))
+			}
+		}
+	}
+	f.Sentence = words.Sentences(
+		fmt.Sprintf("From %s to %s, %s, takes %s, an estimate; %s can be used on leaving.", from.Name, to.Name,
+			l.Say.Distance(from.Leg.Km), l.Say.Volume(leg.Fuel), l.Say.Volume(leg.Fuel+leg.Left-leg.Lacking)),
+		told, fmt.Sprintf("With the reserve of %s that is %s too little up to %s.", l.Say.Volume(leg.Reserve),
+			l.Say.Volume(missing), l.stop(end).Name), l.wayOut(first, missing))
+	f.Under(leg.Left, leg.Reserve, "L")
+	f.Margin = -missing
+	l.fillPlan(&f, Lightest)
+	return f
+}
+
+// dry is what may be left in tanks that are called empty, litres.
+const dry = 0.05
 
 // end is the stop up to which what is missing on a leg is counted: the next one that fills, or the last.
 func (l *Look) end(w *Way, leg int) int {

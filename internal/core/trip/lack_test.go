@@ -67,6 +67,28 @@ func TestWhatIsMissingIsCountedUpToTheNextPump(t *testing.T) {
 	assert.Contains(t, tooLong(&j)[0].Sentence, "bring that much more at the start")
 }
 
+// Where the reserve is touched on one leg and the tank runs dry on a later one before any pump, that is no matter of
+// a reserve: it stops the way, at the leg on which it runs dry. 80 L last for three legs of 24 L, and 8 L of the fourth.
+func TestATankThatRunsDryLaterStopsTheWay(t *testing.T) {
+	j := unfuelled(240)
+	j.Brief.Assumptions.Consumption, j.Brief.Assumptions.FuelReserve = 10, 40
+	j.Brief.Surfaces, j.Route.ByMass = nil, 0
+	j.Vehicle.Tanks = []fitout.Tank{
+		{ID: "fuel", Name: "Tank", Kind: fitout.TankFuel, Capacity: 200, Now: 80, Density: 0.84,
+			At: fitout.Point{X: 2000, Z: 600}},
+	}
+	found := tooLong(&j)
+	require.Len(t, found, 1)
+	assert.Equal(t, fitout.Stop, found[0].Severity)
+	assert.Equal(t, "s3", found[0].Subject.ID)
+	assert.Contains(t, found[0].Sentence, "gives out 160\u00a0km before it")
+	assert.InDelta(t, -56, found[0].Margin, 0.05, "96 and 40 wanted, 80 there")
+	j.Vehicle.Tanks[0].Now = 100
+	found = tooLong(&j)
+	assert.Equal(t, fitout.Caution, found[0].Severity, "4 L are left: only the reserve is touched")
+	assert.Equal(t, "s2", found[0].Subject.ID)
+}
+
 // Of the legs that lack one after the other each stretch between two pumps has its own finding.
 func TestEachStretchLacksForItself(t *testing.T) {
 	j := unfuelled(800, 2)
