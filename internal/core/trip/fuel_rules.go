@@ -30,7 +30,8 @@ func legTooLong(l *Look) []fitout.Finding {
 	return found
 }
 
-// tooLong is the finding of a stretch on which a leg is the first that is short.
+// tooLong stops a stretch of the way on which the fuel gives out, and cautions of one on which the reserve is touched,
+// from the first leg that is short.
 func (l *Look) tooLong(first int) fitout.Finding {
 	missing, end := l.C.missing(l.W, l.C.before(first), first), l.end(l.W, first)
 	at := first
