@@ -90,6 +90,8 @@ func TestALoosePieceIsDraggedToItsPlaceInAStance(t *testing.T) {
 	p.waitFor(field("Name of the stance") + "?.value === 'New stance'")
 	p.choose("Put a part elsewhere in this stance", "Hive tools")
 	p.waitFor("!document.querySelector('[data-view=above] [data-part=hive-tools]')")
+	// The steps above the tick grow by one when the answer comes, and move it.
+	p.waitFor("document.querySelector('[data-panel=stances]').textContent.includes('Put hive tools outside')")
 	p.tick("Hive tools outside")
 	p.waitFor(part("above", "hive-tools") + " !== null")
 	p.dragPart("above", "hive-tools", -60, 0)
