@@ -44,7 +44,7 @@ func gasShort(l *Look) []fitout.Finding {
 			missing = l.Say.Mass(lack.Litres * v.Density)
 		}
 		f.Sentence = fmt.Sprintf(
-			"It gives out %s; %s are missing in all, an estimate. Carry more, or fill it on the way.",
+			"It gives out %s; %s are missing until there is more, an estimate. Carry more, or fill it on the way.",
 			l.when(lack),
 			missing,
 		)

@@ -43,7 +43,7 @@ func waterShort(l *Look) []fitout.Finding {
 		f.Title = fmt.Sprintf("Drinking water gives out on day %d", lack.Day)
 		f.Sentence = words.Sentences(
 			fmt.Sprintf(
-				"It gives out %s; %s are missing in all, of %s a day.",
+				"It gives out %s; %s are missing until there is more, of %s a day.",
 				l.when(lack),
 				l.Say.Volume(lack.Litres),
 				l.Say.Volume(l.C.daily.drinking),
@@ -90,7 +90,7 @@ func washShort(l *Look) []fitout.Finding {
 		f := about("wash-short", fitout.Caution, "route", l.stop(lack.atStop()).ID)
 		f.Title = fmt.Sprintf("Water for washing gives out on day %d", lack.Day)
 		f.Sentence = fmt.Sprintf(
-			"It gives out %s, with nothing left to drink from either; %s are missing in all. Carry more, or wash "+
+			"It gives out %s, with nothing left to drink from either; %s are missing until there is more. Carry more, or wash "+
 				"less.",
 			l.when(lack),
 			l.Say.Volume(lack.Litres),
@@ -129,7 +129,7 @@ func foodShort(l *Look) []fitout.Finding {
 			}
 		}
 		f.Sentence = fmt.Sprintf(
-			"It gives out %s, at %s a day; %s are missing in all. Carry more, or buy some on the way.",
+			"It gives out %s, at %s a day; %s are missing until there is more. Carry more, or buy some on the way.",
 			l.when(lack),
 			l.Say.Mass(l.C.daily.food),
 			l.Say.Mass(kg),

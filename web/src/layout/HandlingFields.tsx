@@ -1,8 +1,8 @@
 import type { Item } from '../api/types';
 import { Field } from '../components/Field';
-import { QuantityField } from '../components/QuantityField';
 import type { Kind } from '../quantity/units';
 import { useSnapshot } from '../document/SessionContext';
+import { FigureOf } from './FigureOf';
 
 interface Props {
   item: Item;
@@ -14,16 +14,15 @@ export function HandlingFields({ item, edit }: Props) {
   const { job } = useSnapshot();
   const l = item.loading;
   const quantity = (label: string, value: number, kind: Kind, set: (i: Item, v: number) => void, hint?: string) => (
-    <Field label={label} {...(hint ? { hint } : {})}>
-      <QuantityField
-        label={`${label} of ${item.name}`}
-        value={value}
-        kind={kind}
-        system={job.units}
-        emptyForZero
-        onCommit={(v) => edit(label, (i) => set(i, v))}
-      />
-    </Field>
+    <FigureOf
+      label={label}
+      of={item.name}
+      value={value}
+      kind={kind}
+      system={job.units}
+      hint={hint}
+      onCommit={(v) => edit(label, (i) => set(i, v))}
+    />
   );
   const box = (label: string, spoken: string, on: boolean, set: (i: Item, on: boolean) => void) => (
     <Field label={label}>

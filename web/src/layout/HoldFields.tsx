@@ -1,9 +1,9 @@
 import type { Item, Job, Module } from '../api/types';
 import { Field } from '../components/Field';
 import { RemoveButton } from '../components/ListButtons';
-import { QuantityField } from '../components/QuantityField';
 import { SelectField } from '../components/SelectField';
 import { followings, latches } from '../words/layout';
+import { FigureOf } from './FigureOf';
 
 interface Props {
   item: Item;
@@ -23,16 +23,15 @@ export function HoldFields({ item, module: m, job, opens, onEdit }: Props) {
     hint?: string,
     kind: 'plain' | 'mass' | 'length' = 'plain',
   ) => (
-    <Field label={label} {...(hint ? { hint } : {})}>
-      <QuantityField
-        label={`${label} of ${item.name}`}
-        value={value}
-        kind={kind}
-        system={job.units}
-        emptyForZero
-        onCommit={(v) => onEdit(label, (x) => set(x, v))}
-      />
-    </Field>
+    <FigureOf
+      label={label}
+      of={item.name}
+      value={value}
+      kind={kind}
+      system={job.units}
+      hint={hint}
+      onCommit={(v) => onEdit(label, (x) => set(x, v))}
+    />
   );
   const mounts = job.vehicle.mounts;
   const free = mounts.filter((p) => !m.fixings.some((f) => f.mount === p.id));

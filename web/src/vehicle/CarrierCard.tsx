@@ -1,4 +1,5 @@
 import type { Carrier } from '../api/types';
+import { Field } from '../components/Field';
 import { AddButton } from '../components/ListButtons';
 import { Panel } from '../components/Panel';
 import { ThingTable } from '../components/ThingTable';
@@ -70,16 +71,27 @@ export function CarrierCard() {
       ) : (
         <>
           <div className="form form-wide">
-            {text('Name of what comes off', carrier.name, (v, name) => v.carrier && (v.carrier.name = name), 120, true)}
+            <Field label="It is called">
+              {text(
+                'Name of what comes off',
+                carrier.name,
+                (v, name) => v.carrier && (v.carrier.name = name),
+                120,
+                true,
+              )}
+            </Field>
           </div>
-          <div className="flags">
-            {vehicle.bays.map((b) => (
-              <span key={b.id}>{note('bays', b.id, b.name)}</span>
-            ))}
-            {items.map((i) => (
-              <span key={i.id}>{note('items', i.id, i.name)}</span>
-            ))}
-          </div>
+          <fieldset className="comes-off">
+            <legend>What comes off with it: its spaces with all that stands in them, and single things</legend>
+            <div className="flags">
+              {vehicle.bays.map((b) => (
+                <span key={b.id}>{note('bays', b.id, b.name)}</span>
+              ))}
+              {items.map((i) => (
+                <span key={i.id}>{note('items', i.id, i.name)}</span>
+              ))}
+            </div>
+          </fieldset>
           <ThingTable
             label="Legs"
             what="Leg"

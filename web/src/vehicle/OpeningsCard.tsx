@@ -50,6 +50,31 @@ export function OpeningsCard({ bay }: { bay: Bay }) {
         empty="It has none but its door."
         onRename={(o, name) => one('Name', o, (x) => (x.name = name), `opening ${o.id}`)}
         onRemove={(o) => all(`Remove ${o.name}`, (more) => drop(more, o.id))}
+        below={(o) => (
+          <tr>
+            <td colSpan={8}>
+              <div className="opening-more">
+                <SelectField
+                  label={`Hinge of ${o.name}`}
+                  value={o.opening.hinge}
+                  options={hinges}
+                  onCommit={(hinge) => one('Hinge', o, (x) => (x.opening.hinge = hinge))}
+                />
+                <span>opens by</span>
+                {input(`Swing of ${o.name}`, o.opening.swing, 'angle', (v, degrees) =>
+                  on(v.bays, bay.id, (b) => on(b.more, o.id, (x) => (x.opening.swing = degrees))),
+                )}
+                <span>°, at night</span>
+                <SelectField
+                  label={`Cover of ${o.name}`}
+                  value={o.cover}
+                  options={coverings}
+                  onCommit={(cover) => one('Cover', o, (x) => (x.cover = cover))}
+                />
+              </div>
+            </td>
+          </tr>
+        )}
         columns={[
           {
             head: 'For',
@@ -72,30 +97,6 @@ export function OpeningsCard({ bay }: { bay: Bay }) {
                 value={o.opening.face}
                 options={faces}
                 onCommit={(face) => one('Face', o, (x) => (x.opening.face = face))}
-              />
-            ),
-          },
-          {
-            head: 'Hinged',
-            words: true,
-            cell: (o) => (
-              <SelectField
-                label={`Hinge of ${o.name}`}
-                value={o.opening.hinge}
-                options={hinges}
-                onCommit={(hinge) => one('Hinge', o, (x) => (x.opening.hinge = hinge))}
-              />
-            ),
-          },
-          {
-            head: 'Covered at night',
-            words: true,
-            cell: (o) => (
-              <SelectField
-                label={`Cover of ${o.name}`}
-                value={o.cover}
-                options={coverings}
-                onCommit={(cover) => one('Cover', o, (x) => (x.cover = cover))}
               />
             ),
           },

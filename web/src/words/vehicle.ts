@@ -59,7 +59,7 @@ export const openingUses: Options<MoreOpening['use']> = [
 ];
 
 export const coverings: Options<MoreOpening['cover']> = [
-  { value: '', label: 'not said' },
+  { value: '', label: 'cover not said' },
   { value: 'yes', label: 'covered' },
   { value: 'no', label: 'not covered' },
 ];
