@@ -4,7 +4,7 @@ GO    := go
 VERSION := $(shell git describe --always --dirty 2>/dev/null || echo dev)
 export CGO_ENABLED = 1
 
-.PHONY: demo build web test check e2e bench generate screenshots clean
+.PHONY: demo build web test check e2e bench fuzz generate screenshots clean
 
 ## demo: build everything and start with the demo jobs
 demo: build
@@ -40,7 +40,8 @@ check: web
 	@echo "== columns" && scripts/columns
 	@echo "== generated contract is fresh" && scripts/fresh
 	@echo "== front end: lint and tests" && cd web && npm run --silent lint && npm run --silent test
-	@echo "== Go tests with the race detector" && $(GO) test -race ./cmd/... ./internal/... ./web
+	@echo "== Go tests" && $(GO) test $$($(GO) list -f '{{.Dir}}' ./cmd/... ./internal/... ./web | sed 's|^$(CURDIR)|.|' | grep -vxF "$$(scripts/racing)")
+	@echo "== Go tests with the race detector" && $(GO) test -race $$(scripts/racing)
 
 ## e2e: the real interface in a real browser
 e2e: web
@@ -53,10 +54,16 @@ bench: web
 	$(GO) test -run '^$$' -bench . -benchmem ./internal/...
 	$(GO) test -run '^$$' -bench . -benchtime 100x ./e2e
 
-## generate: the contract and the front end's types, after a change of the API
+## fuzz: ten minutes of bytes that nobody would write, for every reader and for all that answers
+fuzz: web
+	@scripts/need gcc
+	scripts/fuzz 600
+
+## generate: the contract, the front end's types and the licences, after a change of the API or of what is linked
 generate: web/node_modules/.installed
 	$(GO) run ./cmd/zaino openapi > web/src/api/openapi.json
 	cd web && npm run --silent generate
+	$(GO) run ./internal/licences/collect > internal/licences/LICENCES.fresh && mv internal/licences/LICENCES.fresh internal/licences/LICENCES.txt
 
 ## screenshots: the pictures in docs/screenshots, from the demo jobs
 screenshots: web

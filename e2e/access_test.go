@@ -142,19 +142,22 @@ func TestEveryScreenIsAccessible(t *testing.T) {
 		{"due", "/due", "[data-due]", nil},
 		{"findings", "/jobs/queen-bees/findings", "[data-rule]", nil},
 		{"steps", "/jobs/sound-recordist/layout/steps", "[data-act]", nil},
+		{"about", "/about", ".licences li", nil},
+		{"revisions", "/jobs/river-gauging/revisions", "[data-revision]", nil},
 		{"nothing there", "/jobs/none/load", "[role=alert]", nil},
 	}
-	for _, theme := range []string{"light", "dark"} {
-		for _, screen := range screens {
-			t.Run(screen.name+" "+theme, func(t *testing.T) {
-				p := open(t, s.url)
-				js[any](p, "localStorage.setItem('zaino.theme', '"+theme+"')")
-				p.visit(s.url + screen.path)
-				p.see(screen.ready)
-				if screen.enter != nil {
-					screen.enter(p)
-				}
-				js[any](p, string(scanner)+";0")
+	for _, screen := range screens {
+		t.Run(screen.name, func(t *testing.T) {
+			t.Parallel()
+			p := open(t, s.url+screen.path)
+			p.see(screen.ready)
+			if screen.enter != nil {
+				screen.enter(p)
+			}
+			js[any](p, string(scanner)+";0")
+			for _, theme := range []string{"light", "dark"} {
+				js[any](p, "document.documentElement.setAttribute('data-bs-theme', '"+theme+"')")
+				p.waitFor("document.getAnimations().length === 0")
 				result, err := chromedp.Run(
 					p.ctx,
 					chromedp.Evaluate[string](
@@ -170,8 +173,8 @@ func TestEveryScreenIsAccessible(t *testing.T) {
 					Where    []string
 				}
 				require.NoError(t, json.Unmarshal([]byte(result), &found))
-				require.Empty(t, found, fmt.Sprint(found))
-			})
-		}
+				require.Empty(t, found, theme+": "+fmt.Sprint(found))
+			}
+		})
 	}
 }

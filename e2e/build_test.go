@@ -176,6 +176,8 @@ func TestStepsInTheBay(t *testing.T) {
 
 	p.press("Add reason")
 	p.choose("This step first", "Fit drawer carcass")
+	p.waitText("[role=alert]", "wait for each other")
+	p.waitText("section[aria-label='Without a day']", "Fit drawer carcass")
 	p.choose("Then this step", "Saw the panels of drawer carcass")
 	p.waitText("[role=alert]", "wait for each other")
 	p.waitText("[data-rule=order-ring]", "runs in a ring")

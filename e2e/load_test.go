@@ -1,8 +1,10 @@
 package e2e
 
 import (
+	"bytes"
 	"encoding/json"
 	"fmt"
+	"net/http"
 	"os"
 	"os/exec"
 	"path/filepath"
@@ -10,6 +12,8 @@ import (
 	"strings"
 	"testing"
 	"time"
+
+	"zaino/internal/core/fitout"
 
 	"github.com/chromedp/chromedp"
 	"github.com/chromedp/chromedp/kb"
@@ -312,8 +316,8 @@ func TestReadItemsFromCSV(t *testing.T) {
 	p.waitFor("document.querySelectorAll('[data-row]').length === " + strconv.Itoa(rows+2))
 	p.saved()
 	csv := string(s.get("/api/jobs/sound-recordist/items.csv"))
-	assert.Contains(t, csv, "Kettle,Kitchen,1.134,300,")
-	assert.Contains(t, csv, "Chair,Camp,4.082,-1200,", "in the job's datum, the rear axle")
+	assert.Contains(t, csv, "Kettle,Kitchen,1.133980925")
+	assert.Regexp(t, `Chair,Camp,4\.0823313\d*,-1200,`, csv, "in the job's datum, the rear axle")
 }
 
 func (p *page) countWhenThere(selector string) int {
@@ -351,4 +355,34 @@ func TestWhatVariesIsMadeOnTheScreen(t *testing.T) {
 	p.press("Remove choice Cooking")
 	p.waitFor("document.querySelector('[data-row=stove-and-gas-bottle] [data-cell=rear]').textContent !== '–'")
 	p.saved()
+}
+
+// A ledger of very many things draws those in sight; each is reached, chosen and edited as in a short one, and printed.
+func TestALongLedgerDrawsWhatIsInSight(t *testing.T) {
+	job := many(t, 300)
+	s := start(t, "serve", filepath.Join(t.TempDir(), "jobs.db"), "127.0.0.1:0")
+	data, err := fitout.Encode(&job)
+	require.NoError(t, err)
+	response, err := http.Post(s.url+"/api/jobs/import", "application/json", bytes.NewReader(data))
+	require.NoError(t, err)
+	response.Body.Close()
+	p := open(t, s.url+"/jobs/"+job.ID+"/load")
+	p.see("[data-row]")
+	rows := "document.querySelectorAll('[data-row]').length"
+	assert.Less(t, js[int](p, rows), 80)
+	assert.Equal(t, "ascending", js[string](p, "document.querySelector('.ledger .col-station').ariaSort"))
+	last := "document.querySelector('.ledger .scroll')"
+	js[any](p, last+".scrollTo(0, "+last+".scrollHeight)")
+	p.waitFor("[...document.querySelectorAll('[data-row]')].some(r => +r.ariaRowIndex >= +document.querySelector('.ledger table').ariaRowCount)")
+	assert.Less(t, js[int](p, rows), 80)
+	// What is chosen in the drawing comes into sight.
+	js[any](p, "document.querySelector('[data-item=more-250]').focus()")
+	p.keys(kb.Enter)
+	p.waitFor(`(() => { const r = document.querySelector('[data-row=more-250]')?.getBoundingClientRect(),
+		f = document.querySelector('.ledger .scroll').getBoundingClientRect(); return r && r.top >= f.top && r.bottom <= f.bottom + 1 })()`)
+	p.waitFor("document.querySelector('[data-row=more-250]').classList.contains('selected')")
+	js[any](p, "dispatchEvent(new Event('beforeprint'))")
+	p.waitFor(rows + " === 300")
+	js[any](p, "dispatchEvent(new Event('afterprint'))")
+	p.waitFor(rows + " < 80")
 }

@@ -228,10 +228,10 @@ func (p *page) typeInto(label, text string) {
 // choose picks an option of a select by its label.
 func (p *page) choose(label, option string) {
 	p.t.Helper()
-	p.waitFor(fmt.Sprintf("[...(%s?.options ?? [])].some(o => o.text.startsWith(%s))", field(label), quoted(option)))
-	js[any](p, fmt.Sprintf(`(() => { const f = %s; const o = [...f.options].find(o => o.text.startsWith(%s));
+	p.waitFor(fmt.Sprintf(`(() => { const f = %s; const o = [...(f?.options ?? [])].find(o => o.text.startsWith(%s));
+		if (!o) return false;
 		Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(f, o.value);
-		f.dispatchEvent(new Event('change', {bubbles: true})); })()`, field(label), quoted(option)))
+		return f.dispatchEvent(new Event('change', {bubbles: true})) || true; })()`, field(label), quoted(option)))
 }
 
 // putIn chooses one of a list and puts it in.

@@ -109,17 +109,20 @@ func BenchmarkAssessOverLoopback(b *testing.B) {
 	b.ReportMetric(float64(took[len(took)*95/100].Microseconds())/1000, "ms-p95")
 }
 
-// BenchmarkDragStepOf200Items drags one of 200 items and reports the script
-// time of a step.
-func BenchmarkDragStepOf200Items(b *testing.B) {
-	job := many(b, 200)
-	p := imported(b, &job, "load")
-	p.see("[data-row]")
-	p.waitFor("document.querySelectorAll('[data-item]').length === 200")
-	items := job.Variants[0].Items
-	top := slices.IndexFunc(items, func(i fitout.Item) bool { return i.Seat == "" && len(p.spots(i.ID)) == 2 })
-	x, y := p.grab(items[top].ID)
-	reportDrag(b, p, x, y)
+// BenchmarkDragStep drags one of many items and reports the script time of a step and the time of a frame.
+func BenchmarkDragStep(b *testing.B) {
+	for _, n := range []int{100, 200, 300} {
+		b.Run(fmt.Sprint(n, "Items"), func(b *testing.B) {
+			job := many(b, n)
+			p := imported(b, &job, "load")
+			p.see("[data-row]")
+			p.waitFor(fmt.Sprintf("document.querySelectorAll('[data-item]').length === %d", n))
+			items := job.Variants[0].Items
+			top := slices.IndexFunc(items, func(i fitout.Item) bool { return i.Seat == "" && len(p.spots(i.ID)) == 2 })
+			x, y := p.grab(items[top].ID)
+			reportDrag(b, p, x, y)
+		})
+	}
 }
 
 // BenchmarkDragStepOf200Modules drags one of 200 drawer units on the bench, in
@@ -186,12 +189,13 @@ func imported(b *testing.B, job *fitout.Job, stage string) *page {
 }
 
 // reportDrag drags what is at a place of the screen to and fro, and reports the
-// script time of a step.
+// script time of a step and the time from one frame to the next.
 func reportDrag(b *testing.B, p *page, x, y float64) {
 	b.Helper()
 	_, err := chromedp.Call(p.ctx, performance.Enable, performance.EnableParams{})
 	require.NoError(b, err)
 	p.do(chromedp.MouseEvent(chromedp.MousePressed, x, y, chromedp.ButtonLeft))
+	js[any](p, "void (window.frames = [], (function next(at) { window.frames.push(at); requestAnimationFrame(next) })(performance.now()))")
 	var took []float64
 	for i := 0; b.Loop(); i++ {
 		before := scriptTime(p)
@@ -200,7 +204,13 @@ func reportDrag(b *testing.B, p *page, x, y float64) {
 		took = append(took, scriptTime(p)-before)
 	}
 	p.do(chromedp.MouseEvent("mouseReleased", x-20, y, chromedp.ButtonLeft))
+	frames := js[[]float64](p, "window.frames.slice(1).map((at, i, all) => i === 0 ? 0 : at - all[i - 1]).slice(1)")
+	slices.Sort(frames)
 	slices.Sort(took)
+	if len(frames) > 0 {
+		b.ReportMetric(frames[len(frames)/2], "ms-frame-median")
+		b.ReportMetric(frames[len(frames)*95/100], "ms-frame-p95")
+	}
 	b.ReportMetric(1000*took[len(took)/2], "ms-script-median")
 	b.ReportMetric(1000*took[len(took)*95/100], "ms-script-p95")
 }

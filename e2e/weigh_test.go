@@ -318,7 +318,7 @@ func TestTheYearOfTheWagon(t *testing.T) {
 	p.see("[data-season-rule=due-over]")
 	p.visit(s.url + "/due")
 	p.see("[data-due]")
-	p.waitText(".due-page", "Night sounds, school by eight")
+	p.waitText(".beside-page", "Night sounds, school by eight")
 	calendar := string(s.get("/api/dues.ics?today=2026-11-26"))
 	assert.Contains(t, calendar, "BEGIN:VEVENT")
 	assert.Contains(t, calendar, "Battery health")

@@ -106,10 +106,11 @@ func importCommand() *cobra.Command {
 				return err
 			}
 			defer jobs.Close()
-			if taken, err := jobs.Has(job.ID); err != nil || taken {
-				return errors.Join(err, fmt.Errorf("the database has a job with the id %s already; nothing was imported", job.ID))
+			_, err = jobs.Create(&job)
+			if errors.Is(err, store.ErrTaken) {
+				return fmt.Errorf("the database has a job with the id %s already; nothing was imported", job.ID)
 			}
-			if _, err := jobs.Create(&job); err != nil {
+			if err != nil {
 				return err
 			}
 			fmt.Fprintf(cmd.OutOrStdout(), "%s (%s) is imported.\n", job.Name, job.ID)
@@ -125,6 +126,20 @@ func openAPICommand() *cobra.Command {
 		Use: "openapi", Short: "Print the OpenAPI document of the server", Args: cobra.NoArgs,
 		RunE: func(cmd *cobra.Command, _ []string) error {
 			data, err := api.OpenAPI()
+			if err != nil {
+				return err
+			}
+			_, err = cmd.OutOrStdout().Write(append(data, '\n'))
+			return err
+		},
+	}
+}
+
+func schemaCommand() *cobra.Command {
+	return &cobra.Command{
+		Use: "schema", Short: "Print the JSON Schema of a .zaino.json file", Args: cobra.NoArgs,
+		RunE: func(cmd *cobra.Command, _ []string) error {
+			data, err := api.DocumentSchema()
 			if err != nil {
 				return err
 			}

@@ -8,6 +8,8 @@ import (
 	"os"
 
 	"github.com/spf13/cobra"
+
+	"zaino/internal/licences"
 )
 
 // version is set by the build.
@@ -30,8 +32,20 @@ func main() {
 		SilenceErrors: true,
 	}
 	root.CompletionOptions.DisableDefaultCmd = true
-	root.AddCommand(serveCommand(), demoCommand(), simulateCommand(), assessCommand(), exportCommand(), importCommand(),
-		backupCommand(), restoreCommand(), openAPICommand(), versionCommand())
+	root.AddCommand(
+		serveCommand(),
+		demoCommand(),
+		simulateCommand(),
+		assessCommand(),
+		exportCommand(),
+		importCommand(),
+		backupCommand(),
+		restoreCommand(),
+		openAPICommand(), schemaCommand(),
+		versionCommand(),
+		licencesCommand(),
+		checkCommand(),
+	)
 	switch err := root.Execute(); {
 	case errors.Is(err, errStop):
 		os.Exit(exitStop)
@@ -44,4 +58,13 @@ func main() {
 func versionCommand() *cobra.Command {
 	return &cobra.Command{Use: "version", Short: "Print the version", Args: cobra.NoArgs,
 		Run: func(cmd *cobra.Command, _ []string) { fmt.Fprintln(cmd.OutOrStdout(), version) }}
+}
+
+func licencesCommand() *cobra.Command {
+	return &cobra.Command{
+		Use:   "licences",
+		Short: "Print the licences of everything that Zaino is linked with or ships",
+		Args:  cobra.NoArgs,
+		Run:   func(cmd *cobra.Command, _ []string) { fmt.Fprint(cmd.OutOrStdout(), licences.Text()) },
+	}
 }

@@ -2,7 +2,6 @@ package main
 
 import (
 	"context"
-	"crypto/rand"
 	"errors"
 	"fmt"
 	"log/slog"
@@ -11,7 +10,6 @@ import (
 	"os"
 	"os/signal"
 	"path/filepath"
-	"strings"
 	"syscall"
 	"time"
 
@@ -66,6 +64,13 @@ func openStore(path string) (*store.Store, error) {
 }
 
 func (s *serving) run(cmd *cobra.Command) error {
+	for i, name := range s.hosts {
+		host, err := api.CheckHost(name)
+		if err != nil {
+			return err
+		}
+		s.hosts[i] = host
+	}
 	listener, err := net.Listen("tcp", s.address)
 	if err != nil {
 		return listenError(s.address, err)
@@ -88,9 +93,7 @@ func (s *serving) run(cmd *cobra.Command) error {
 		log.Warn("the front end has not been built; run make web. Only the API is served")
 	}
 	if !isLoopback(listener.Addr()) {
-		if options.AccessCode, err = jobs.Setting("access-code", func() string {
-			return strings.ToLower(rand.Text()[:10])
-		}); err != nil {
+		if options.AccessCode, err = jobs.Setting(api.AccessSetting, api.NewAccessCode); err != nil {
 			return err
 		}
 	}

@@ -239,7 +239,7 @@ func TestBadRequestsAreProblemDocuments(t *testing.T) {
 			"/api/jobs",
 			`{"name":"\u200b \u00a0","region":"anz"}`,
 			422,
-			"one that can be read",
+			"a character that does not show",
 		},
 		{"posting to a screen", "POST", "/jobs", "{}", 405, "can only be read"},
 	}
@@ -378,7 +378,9 @@ func BenchmarkAssessOverHTTP(b *testing.B) {
 	handler := New(Options{Log: slog.New(slog.DiscardHandler), Hosts: []string{"example.com"}})
 	for b.Loop() {
 		recorder := httptest.NewRecorder()
-		handler.ServeHTTP(recorder, httptest.NewRequest(http.MethodPost, "/api/assess", bytes.NewReader(data)))
+		request := httptest.NewRequest(http.MethodPost, "/api/assess", bytes.NewReader(data))
+		request.Header.Set("Content-Type", "application/json")
+		handler.ServeHTTP(recorder, request)
 		if recorder.Code != http.StatusOK {
 			b.Fatal(recorder.Code, recorder.Body)
 		}

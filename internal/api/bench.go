@@ -40,6 +40,9 @@ type BenchRequest struct {
 	Job  fitout.Job  `json:"job"`
 }
 
+// mostEdits is how many edits one request makes.
+const mostEdits = 10
+
 // FixRequest makes edits that findings offered: job in, job out; nothing is saved
 // by it.
 type FixRequest struct {
@@ -107,8 +110,13 @@ func (h handlers) registerBench(api huma.API) {
 					return nil, problem(err)
 				}
 				data, err := write(own)
-				return &fileOutput{ContentType: contentType, ContentDisposition: `attachment; filename="catalogue.` + format + `"`,
-					Body: data}, problem(err)
+				return &fileOutput{
+						ContentType:        contentType,
+						ContentDisposition: `attachment; filename="catalogue.` + format + `"`,
+						Body:               data,
+					}, problem(
+						err,
+					)
 			})
 	}
 	export("json", "application/json", exchange.WriteComponentsJSON)
@@ -143,6 +151,9 @@ func (h handlers) fix(_ context.Context, in *jobBody) (*jobOutput, error) {
 	if err != nil {
 		return nil, err
 	}
+	if err := upTo("edits", len(request.Edits), mostEdits); err != nil {
+		return nil, err
+	}
 	job, err = edit.Apply(&job, components, request.Edits)
 	return &jobOutput{job}, problem(err)
 }
@@ -169,7 +180,11 @@ func (h handlers) addPart(_ context.Context, in *jobBody) (*addOutput, error) {
 }
 
 // withCatalogue reads a request that holds a job, and the components that it may take from.
-func (h handlers) withCatalogue(body []byte, request any, raw *json.RawMessage) (fitout.Job, []fitout.Component, error) {
+func (h handlers) withCatalogue(
+	body []byte,
+	request any,
+	raw *json.RawMessage,
+) (fitout.Job, []fitout.Component, error) {
 	job, err := decodeWithJob(body, request, raw)
 	if err != nil {
 		return job, nil, err

@@ -3,6 +3,7 @@ package api
 import (
 	"path"
 	"reflect"
+	"strings"
 
 	"github.com/danielgtaylor/huma/v2"
 
@@ -36,4 +37,37 @@ func describe(contract *huma.OpenAPI) {
 		contract.Extensions = map[string]any{}
 	}
 	contract.Extensions["x-list-keys"] = fitout.ListKeys()
+	for at, item := range contract.Paths {
+		if item.Get != nil {
+			declareFile(at, item.Get)
+		}
+	}
+}
+
+// fileKinds are the content types of files by how their addresses end, or what they go through.
+var fileKinds = map[string]string{
+	"csv": "text/csv", "pdf": "application/pdf", "svg": "image/svg+xml", "dxf": "application/dxf",
+	"xlsx": "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet", "zip": "application/zip",
+	"ics": "text/calendar", "json": "application/json", "export": "application/json", "glb": "model/gltf-binary",
+	"gpx": "application/gpx+xml", "html": "text/html", "bundle": "application/zip",
+}
+
+// declareFile says of an answer of bytes which kind of file it is.
+func declareFile(at string, o *huma.Operation) {
+	answer := o.Responses["200"]
+	if answer == nil {
+		return
+	}
+	media := answer.Content["application/json"]
+	if media == nil || media.Schema == nil || media.Schema.ContentEncoding != "base64" {
+		return
+	}
+	kind := "application/octet-stream"
+	for part := range strings.SplitSeq(at, "/") {
+		name := part[strings.LastIndex(part, ".")+1:]
+		if known, ok := fileKinds[name]; ok {
+			kind = known
+		}
+	}
+	answer.Content = map[string]*huma.MediaType{kind: {Schema: &huma.Schema{Type: "string", Format: "binary"}}}
 }

@@ -55,7 +55,7 @@ func (h handlers) registerDocuments(api huma.API) {
 	documentBody[SaveRequest](api, api.OpenAPI().Paths[save.Path].Put)
 }
 
-func (h handlers) save(_ context.Context, in *saveInput) (*documentOutput, error) {
+func (h handlers) save(ctx context.Context, in *saveInput) (*documentOutput, error) {
 	var request struct {
 		Base    int             `json:"base"`
 		Lineage string          `json:"lineage"`
@@ -68,6 +68,7 @@ func (h handlers) save(_ context.Context, in *saveInput) (*documentOutput, error
 	if job.ID != in.ID {
 		return nil, problem(fitout.Problem{Path: "id", Given: job.ID, Accepted: in.ID + ", the job that is saved"})
 	}
-	document, err := h.store.Save(store.Base{Revision: request.Base, Lineage: request.Lineage}, &job)
+	document, err := h.store.Save(store.Base{Revision: request.Base, Lineage: request.Lineage,
+		Author: browserOf(ctx).Name}, &job)
 	return &documentOutput{document}, problem(err)
 }

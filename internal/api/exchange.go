@@ -3,6 +3,7 @@ package api
 import (
 	"context"
 	"encoding/json"
+	"errors"
 	"net/http"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -11,6 +12,7 @@ import (
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/report"
 	"zaino/internal/exchange"
+	"zaino/internal/store"
 )
 
 // PreviewRequest is CSV text to be understood for a job, with the datum and
@@ -55,9 +57,14 @@ func (h handlers) registerExchange(api huma.API) {
 	drawing := func(format, contentType string, write func(*fitout.Job, draw.Stand) ([]byte, error)) {
 		huma.Register(api, operation("drawing-"+format, http.MethodGet, "/api/jobs/{id}/"+format+"/{view}"),
 			func(_ context.Context, in *drawingInput) (*fileOutput, error) {
-				return h.file(in.ID, "-"+string(in.View)+"."+format, contentType, func(j *fitout.Job) ([]byte, error) {
-					return write(j, in.View)
-				})
+				return h.file(
+					in.ID,
+					"-"+string(in.View)+"."+format,
+					contentType,
+					func(j *fitout.Job) ([]byte, error) {
+						return write(j, in.View)
+					},
+				)
 			})
 	}
 	account := func(format, contentType string, write func(*report.Account) ([]byte, error)) {
@@ -84,19 +91,15 @@ func (h handlers) registerExchange(api huma.API) {
 
 // importJob keeps a job document. Its id stays unless this installation has a
 // job with it already, which it then stands beside as a copy.
-func (h handlers) importJob(_ context.Context, in *jobBody) (*documentOutput, error) {
+func (h handlers) importJob(ctx context.Context, in *jobBody) (*documentOutput, error) {
 	job, err := fitout.Decode(in.RawBody)
 	if err != nil {
 		return nil, refused(err)
 	}
-	taken, err := h.store.Has(job.ID)
-	if err != nil {
-		return nil, problem(err)
+	document, err := h.store.CreateBy(&job, browserOf(ctx).Name)
+	if errors.Is(err, store.ErrTaken) {
+		return h.createCopy(ctx, job, job.Name)
 	}
-	if taken {
-		return h.createCopy(job, job.Name)
-	}
-	document, err := h.store.Create(&job)
 	return &documentOutput{document}, problem(err)
 }
 

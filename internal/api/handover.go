@@ -3,6 +3,7 @@ package api
 import (
 	"context"
 	"encoding/json"
+	"errors"
 	"fmt"
 	"net/http"
 	"strings"
@@ -285,14 +286,7 @@ func Bundled(s *store.Store, id string) (exchange.Bundle, error) {
 // TakeBundle keeps a bundle as a job: its id stays unless it is taken, then it stands beside that as a copy. Photos are
 // taken in anew, so that nothing comes in with them.
 func TakeBundle(s *store.Store, b *exchange.Bundle) (store.Document, error) {
-	taken, err := s.Has(b.Job.ID)
-	if err != nil {
-		return store.Document{}, err
-	}
 	job := b.Job
-	if taken {
-		job.ID = newID()
-	}
 	files := make([]exchange.BundledFile, 0, len(b.Files))
 	for _, f := range b.Files {
 		switch kind := http.DetectContentType(f.Data); {
@@ -325,6 +319,10 @@ func TakeBundle(s *store.Store, b *exchange.Bundle) (store.Document, error) {
 		}
 	}
 	document, err := s.Create(&job)
+	if errors.Is(err, store.ErrTaken) {
+		job.ID = newID()
+		document, err = s.Create(&job)
+	}
 	if err != nil {
 		return document, err
 	}

@@ -7,7 +7,6 @@ import (
 	"net/http"
 	"slices"
 	"strings"
-	"unicode"
 
 	"github.com/danielgtaylor/huma/v2"
 
@@ -99,14 +98,9 @@ func (h handlers) list(_ context.Context, in *listInput) (*jobList, error) {
 // newID returns an id that no other job has, here or elsewhere.
 func newID() string { return strings.ToLower(rand.Text()) }
 
-// seen tells whether a character shows on paper.
-func seen(r rune) bool {
-	return unicode.IsGraphic(r) && !unicode.IsSpace(r) && !unicode.Is(unicode.Cf, r)
-}
-
-func (h handlers) create(_ context.Context, in *createInput) (*documentOutput, error) {
-	if !strings.ContainsFunc(in.Body.Name, seen) {
-		return nil, problem(fitout.Problem{Path: "name", Given: "a name of blanks", Accepted: "one that can be read"})
+func (h handlers) create(ctx context.Context, in *createInput) (*documentOutput, error) {
+	if err := readable("name", in.Body.Name); err != nil {
+		return nil, problem(err)
 	}
 	job := fitout.NewJob(newID(), in.Body.Name, in.Body.Region)
 	if in.Body.Class != "" {
@@ -127,26 +121,26 @@ func (h handlers) create(_ context.Context, in *createInput) (*documentOutput, e
 	case !errors.Is(err, store.ErrNotFound):
 		return nil, problem(err)
 	}
-	document, err := h.store.Create(&job)
+	document, err := h.store.CreateBy(&job, browserOf(ctx).Name)
 	return &documentOutput{document}, problem(err)
 }
 
-func (h handlers) duplicate(_ context.Context, in *JobID) (*documentOutput, error) {
+func (h handlers) duplicate(ctx context.Context, in *JobID) (*documentOutput, error) {
 	original, err := h.store.Load(in.ID)
 	if err != nil {
 		return nil, problem(err)
 	}
-	return h.createCopy(original.Job, "copy of "+original.Job.Name)
+	return h.createCopy(ctx, original.Job, "copy of "+original.Job.Name)
 }
 
 // createCopy keeps a job under a new id.
-func (h handlers) createCopy(job fitout.Job, name string) (*documentOutput, error) {
+func (h handlers) createCopy(ctx context.Context, job fitout.Job, name string) (*documentOutput, error) {
 	job.ID = newID()
 	if runes := []rune(name); len(runes) > 120 {
 		name = string(runes[:120])
 	}
 	job.Name = name
-	document, err := h.store.Create(&job)
+	document, err := h.store.CreateBy(&job, browserOf(ctx).Name)
 	return &documentOutput{document}, problem(err)
 }
 

@@ -5,6 +5,7 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
+	"io"
 	"net/http"
 	"reflect"
 	"strings"
@@ -72,6 +73,7 @@ func problem(err error) error {
 	var problems fitout.Problems
 	var single fitout.Problem
 	var conflict *store.ConflictError
+	var damaged *store.DamagedError
 	switch {
 	case err == nil:
 		return nil
@@ -86,6 +88,13 @@ func problem(err error) error {
 			"The file of the database is gone or was replaced while Zaino served it, so that nothing " +
 				"is saved. What is in this window is kept in this browser. Write all that the server still holds to a new file, then stop it.",
 		)
+	case errors.As(err, &damaged):
+		return huma.Error500InternalServerError(
+			fmt.Sprintf("Revision %d of this job is damaged on disk and cannot be read. "+
+				"The job's list of revisions goes back to one that is whole.", damaged.Number),
+		)
+	case errors.Is(err, store.ErrTaken):
+		return huma.Error409Conflict("A job with this id is kept already, or was and is deleted.")
 	case errors.Is(err, store.ErrNotFound):
 		return huma.Error404NotFound("There is no such job here; it may have been deleted.")
 	default:
@@ -149,6 +158,15 @@ func decodeWithJob(body []byte, out any, raw *json.RawMessage) (fitout.Job, erro
 	if err := decoder.Decode(out); err != nil {
 		return fitout.Job{}, huma.Error422UnprocessableEntity("The request is not understood: " +
 			strings.TrimPrefix(err.Error(), "json: ") + "; accepted are only the fields of the contract")
+	}
+	if _, err := decoder.Token(); err != io.EOF {
+		return fitout.Job{}, huma.Error422UnprocessableEntity(
+			"The request is not understood: something follows after its " +
+				"end; accepted is one JSON object",
+		)
+	}
+	if err := exactFields(body, out); err != nil {
+		return fitout.Job{}, huma.Error422UnprocessableEntity("The request is not understood: " + err.Error())
 	}
 	job, err := fitout.Decode(*raw)
 	if err != nil {

@@ -2,8 +2,10 @@ package api
 
 import (
 	"encoding/json"
+	"fmt"
 	"net"
 	"net/http"
+	"regexp"
 	"slices"
 	"strings"
 
@@ -40,6 +42,22 @@ func sameOrigin() func(http.Handler) http.Handler {
 	return protection.Handler
 }
 
+// CheckHost refuses a host name that no request can ever name, such as one with a port, and returns it as it is
+// compared.
+func CheckHost(name string) (string, error) {
+	host := strings.ToLower(strings.TrimSuffix(strings.Trim(strings.TrimSpace(name), "[]"), "."))
+	if net.ParseIP(host) == nil && !hostName.MatchString(host) {
+		return "", fmt.Errorf(
+			"--host %q can never be what a browser asks for; accepted is a name or address alone, such as "+
+				"workshop.local or 192.168.1.20, without http:// and without a port",
+			name,
+		)
+	}
+	return host, nil
+}
+
+var hostName = regexp.MustCompile(`^[a-z0-9_]([a-z0-9_-]*[a-z0-9_])?(\.[a-z0-9_]([a-z0-9_-]*[a-z0-9_])?)*$`)
+
 // allowHosts refuses requests that name another host: a foreign page that
 // points its own name at this address.
 func allowHosts(hosts []string) func(http.Handler) http.Handler {
@@ -49,7 +67,7 @@ func allowHosts(hosts []string) func(http.Handler) http.Handler {
 			if name, _, err := net.SplitHostPort(host); err == nil {
 				host = name
 			}
-			host = strings.ToLower(strings.Trim(host, "[]"))
+			host = strings.ToLower(strings.TrimSuffix(strings.Trim(host, "[]"), "."))
 			if !slices.Contains(hosts, host) {
 				writeProblem(w, http.StatusMisdirectedRequest,
 					"The host name "+host+" is not allowed; start the server with --host "+host+" to allow it.")

@@ -37,9 +37,9 @@ func New(o Options) http.Handler {
 	router := chi.NewRouter()
 	router.Use(logRequests(o.Log), recoverPanics(o.Log), allowHosts(o.Hosts), securityHeaders,
 		sameOrigin(), middleware.Compress(5))
-	gate := newGate(o.AccessCode)
+	gate := newGate(o.AccessCode, o.Store)
 	router.Group(func(router chi.Router) {
-		router.Use(gate.guard)
+		router.Use(gate.guard, styleTables, answering)
 		register(router, o, gate)
 	})
 	router.MethodNotAllowed(func(w http.ResponseWriter, r *http.Request) {
@@ -58,7 +58,7 @@ func New(o Options) http.Handler {
 
 // OpenAPI returns the contract, which the front end's types are generated from.
 func OpenAPI() ([]byte, error) {
-	return register(chi.NewRouter(), Options{}, newGate("")).OpenAPI().MarshalJSON()
+	return register(chi.NewRouter(), Options{}, newGate("", nil)).OpenAPI().MarshalJSON()
 }
 
 func register(router chi.Router, o Options, gate *gate) huma.API {
@@ -71,6 +71,7 @@ func register(router chi.Router, o Options, gate *gate) huma.API {
 	config.CreateHooks = nil // no $schema fields: documents stay as they are
 	config.DocsPath, config.SchemasPath, config.OpenAPIPath = "", "", "/api/openapi"
 	api := humachi.New(router, config)
+	api.UseMiddleware(kinds(api))
 	h := handlers{store: o.Store, version: o.Version, gate: gate, monitors: newMonitors(o.Context, o.Store),
 		suggested: o.Monitor, scales: newScales(o.Context, o.Scales)}
 	h.registerJobs(api)
@@ -91,6 +92,8 @@ func register(router chi.Router, o Options, gate *gate) huma.API {
 	h.registerWorkshop(api)
 	h.registerSeason(api)
 	h.registerSystem(api)
+	h.registerAccess(api)
+	h.registerRevisions(api)
 	describe(api.OpenAPI())
 	return api
 }

@@ -7,6 +7,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/licences"
 	"zaino/internal/store"
 )
 
@@ -27,15 +28,7 @@ type vocabularyOutput struct {
 	Body map[fitout.Region]map[fitout.Term]string
 }
 
-type accessInput struct {
-	Body struct {
-		Code string `json:"code" maxLength:"100"`
-	}
-}
-
-type accessOutput struct {
-	SetCookie http.Cookie `header:"Set-Cookie"`
-}
+type licencesOutput struct{ Body []licences.Licence }
 
 func (h handlers) registerSystem(api huma.API) {
 	huma.Register(
@@ -68,9 +61,8 @@ func (h handlers) registerSystem(api huma.API) {
 		func(context.Context, *struct{}) (*vocabularyOutput, error) {
 			return &vocabularyOutput{fitout.Vocabulary()}, nil
 		})
-	huma.Register(api, operation("give-access", http.MethodPost, accessPath),
-		func(_ context.Context, in *accessInput) (*accessOutput, error) {
-			cookie, err := h.gate.open(in.Body.Code)
-			return &accessOutput{cookie}, err
+	huma.Register(api, operation("licences", http.MethodGet, "/api/licences"),
+		func(context.Context, *struct{}) (*licencesOutput, error) {
+			return &licencesOutput{licences.All()}, nil
 		})
 }

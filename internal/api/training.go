@@ -30,7 +30,7 @@ func (h handlers) registerTraining(api huma.API) {
 }
 
 // createTraining draws an exercise and keeps it as a job of its own.
-func (h handlers) createTraining(_ context.Context, in *trainingInput) (*documentOutput, error) {
+func (h handlers) createTraining(ctx context.Context, in *trainingInput) (*documentOutput, error) {
 	build, err := demo.Build(in.Body.Kind)
 	if err != nil {
 		return nil, problem(err)
@@ -50,5 +50,5 @@ func (h handlers) createTraining(_ context.Context, in *trainingInput) (*documen
 		return nil, problem(err)
 	}
 	job.Customer = "Exercise"
-	return h.createCopy(job, fmt.Sprintf("Find the mistakes: %s %d", in.Body.Kind, seed))
+	return h.createCopy(ctx, job, fmt.Sprintf("Find the mistakes: %s %d", in.Body.Kind, seed))
 }

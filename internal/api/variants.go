@@ -27,9 +27,12 @@ type VariantRequest struct {
 	Job    fitout.Job `json:"job"`
 }
 
+// mostCompared is how many variants one request compares, and mostAims how many aims it has.
+const mostCompared, mostAims = 20, 6
+
 // CompareRequest asks for variants side by side; none named are all.
 type CompareRequest struct {
-	Variants []string   `json:"variants"`
+	Variants []string   `json:"variants" maxItems:"20"`
 	Job      fitout.Job `json:"job"`
 }
 
@@ -71,6 +74,9 @@ func (h handlers) registerVariants(api huma.API) {
 		}
 		job, err := decodeWithJob(in.RawBody, &request, &request.Job)
 		if err != nil {
+			return nil, err
+		}
+		if err := upTo("variants", len(request.Variants), mostCompared); err != nil {
 			return nil, err
 		}
 		return &compareOutput{report.Compare(&job, request.Variants)}, nil
@@ -150,6 +156,9 @@ func (h handlers) propose(ctx context.Context, in *jobBody) (*huma.StreamRespons
 	if err != nil {
 		return nil, err
 	}
+	if err := upTo("wishes.aims", len(request.Wishes.Aims), mostAims); err != nil {
+		return nil, err
+	}
 	for _, aim := range request.Wishes.Aims {
 		if !aim.Known() {
 			return nil, problem(fitout.Problem{Path: "wishes.aims", Given: string(aim),
@@ -179,7 +188,13 @@ func (h handlers) mend(ctx context.Context, in *jobBody) (*huma.StreamResponse, 
 		return nil, problem(err)
 	}
 	return lines(ctx, func(ctx context.Context, tell func(any)) {
-		mends, _ := mend.Limit(ctx, &job, components, request.Limit, func(share float64) { tell(MendLine{Share: share}) })
+		mends, _ := mend.Limit(
+			ctx,
+			&job,
+			components,
+			request.Limit,
+			func(share float64) { tell(MendLine{Share: share}) },
+		)
 		tell(MendLine{Share: 1, Mends: &mends})
 	}), nil
 }
@@ -195,11 +210,13 @@ func lines(ctx context.Context, work func(ctx context.Context, tell func(line an
 		defer stop()
 		out.SetHeader("Content-Type", "application/x-ndjson")
 		encoder := json.NewEncoder(out.BodyWriter())
-		work(ctx, func(line any) {
-			_ = encoder.Encode(line) // who called it off does not listen any more
-			if f, ok := out.BodyWriter().(http.Flusher); ok {
-				f.Flush()
-			}
+		search(ctx, func() {
+			work(ctx, func(line any) {
+				_ = encoder.Encode(line) // who called it off does not listen any more
+				if f, ok := out.BodyWriter().(http.Flusher); ok {
+					f.Flush()
+				}
+			})
 		})
 	}}
 }

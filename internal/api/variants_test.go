@@ -6,6 +6,7 @@ import (
 	"encoding/json"
 	"net/http"
 	"strings"
+	"sync"
 	"testing"
 	"time"
 
@@ -155,4 +156,29 @@ func TestTheAccountComesAsFilesOfAnyState(t *testing.T) {
 		require.Equal(t, http.StatusOK, status)
 		assert.NotEqual(t, shown, worst)
 	}
+}
+
+// However many searches there are, one that waits for its turn is called off at once, and gets it when another ends.
+func TestSearchesWaitForTheirTurn(t *testing.T) {
+	ends := make(chan bool)
+	var all sync.WaitGroup
+	for range cap(searching) {
+		began := make(chan bool)
+		all.Go(func() { search(context.Background(), func() { began <- true; <-ends }) })
+		<-began
+	}
+	gaveUp, cancel := context.WithCancel(context.Background())
+	cancel()
+	search(gaveUp, func() { t.Error("nobody waits for it any more") })
+	turn := make(chan bool)
+	all.Go(func() { search(context.Background(), func() { close(turn) }) })
+	select {
+	case <-turn:
+		t.Error("one more than may be")
+	default:
+	}
+	ends <- true
+	<-turn
+	close(ends)
+	all.Wait()
 }

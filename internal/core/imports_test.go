@@ -51,7 +51,7 @@ var below = map[string]string{
 
 	"edit":   "fitout load module plan words limits fit brief power trip wiring build weigh",
 	"season": "fitout gauss plan words brief power handover edit",
-	"offer":  "fitout load module plan quantity words limits fit brief edit",
+	"offer":  "fitout load module plan quantity words limits fit brief edit power",
 	"assess": "fitout plan words edit answer camp chassis balance baseline brief fit limits offer power rating ride space trip wiring build weigh handover",
 
 	"mend":    "fitout load plan quantity words assess edit limits offer power rating supply",

@@ -107,74 +107,77 @@ func notFinite(v reflect.Value, at string) string {
 
 // Whatever is valid is answered: by every engine, edit and export, without a panic,
 // without a figure that is none, and before anybody gives up waiting.
-func TestWhateverIsValidIsAnswered(t *testing.T) {
+func TestWhateverIsValidIsAnswered(t *testing.T) { rapid.Check(t, answered) }
+
+// FuzzAnswers is the same with documents that are drawn towards code that was not reached yet.
+func FuzzAnswers(f *testing.F) { f.Fuzz(rapid.MakeFuzz(answered)) }
+
+func answered(t *rapid.T) {
 	shop := example.Shop()
-	rapid.Check(t, func(t *rapid.T) {
-		j := example.Any(t)
-		data, _ := json.Marshal(j)
-		watch := time.AfterFunc(2*time.Minute, func() { panic("nobody waits so long for an answer: " + string(data)) })
-		defer watch.Stop()
-		before, err := fitout.Encode(&j)
+	j := example.Any(t)
+	data, _ := json.Marshal(j)
+	watch := time.AfterFunc(2*time.Minute, func() { panic("nobody waits so long for an answer: " + string(data)) })
+	defer watch.Stop()
+	before, err := fitout.Encode(&j)
+	if err != nil {
+		t.Fatal(err)
+	}
+
+	a := assess.Of(&j)
+	asJSON(t, "assessment", a)
+	for _, f := range a.Findings {
+		if !ruleID.MatchString(f.Rule) || len(f.Key) > 500 {
+			t.Fatalf("%q is no id of a rule, or %q no key", f.Rule, f.Key)
+		}
+	}
+	p := plan.Of(&j)
+	asJSON(t, "load in every case", report.LoadOf(&j))
+	asJSON(t, "card", report.CardOf(&j))
+	asJSON(t, "comparison", report.Compare(&j, nil))
+	asJSON(t, "sheets", space.Sheets(&j))
+	asJSON(t, "judgement calls", report.SchoolsOf(p))
+	electrics(t, p, shop)
+	asJSON(t, "the way", trip.ViewOf(p))
+	for _, kind := range []string{"fill-plan", "route-stop", "route-without", "trip-cases", "trip-days", "route-of-brief", "plumbing-power"} {
+		e := fitout.FixEdit{Kind: kind, ID: "routestop0", With: "axles", Value: 10}
+		if changed, err := edit.Apply(&j, nil, []fitout.FixEdit{e}); err == nil {
+			asJSON(t, kind, trip.ViewOf(plan.Of(&changed)))
+		} else if kind == "trip-cases" && len(j.Route.Stops) > 1 {
+			t.Fatal(err)
+		}
+	}
+	for _, s := range limits.Of(p).States() {
+		account, err := report.AccountOf(&j, s.At)
 		if err != nil {
 			t.Fatal(err)
 		}
-
-		a := assess.Of(&j)
-		asJSON(t, "assessment", a)
-		for _, f := range a.Findings {
-			if !ruleID.MatchString(f.Rule) || len(f.Key) > 500 {
-				t.Fatalf("%q is no id of a rule, or %q no key", f.Rule, f.Key)
-			}
+		asJSON(t, "account", account)
+		shown, err := edit.ShowState(&j, s.At)
+		if err != nil {
+			t.Fatalf("%s cannot be shown: %v", s.At, err)
 		}
-		p := plan.Of(&j)
-		asJSON(t, "load in every case", report.LoadOf(&j))
-		asJSON(t, "card", report.CardOf(&j))
-		asJSON(t, "comparison", report.Compare(&j, nil))
-		asJSON(t, "sheets", space.Sheets(&j))
-		asJSON(t, "judgement calls", report.SchoolsOf(p))
-		electrics(t, p, shop)
-		asJSON(t, "the way", trip.ViewOf(p))
-		for _, kind := range []string{"fill-plan", "route-stop", "route-without", "trip-cases", "trip-days", "route-of-brief", "plumbing-power"} {
-			e := fitout.FixEdit{Kind: kind, ID: "routestop0", With: "axles", Value: 10}
-			if changed, err := edit.Apply(&j, nil, []fitout.FixEdit{e}); err == nil {
-				asJSON(t, kind, trip.ViewOf(plan.Of(&changed)))
-			} else if kind == "trip-cases" && len(j.Route.Stops) > 1 {
-				t.Fatal(err)
-			}
-		}
-		for _, s := range limits.Of(p).States() {
-			account, err := report.AccountOf(&j, s.At)
+		asJSON(t, "state shown", assess.Of(&shown))
+	}
+	exports(t, &j)
+	edits(t, &j, &a, shop)
+	for _, l := range limits.Of(p).All {
+		if f := l.Facts(); !f.Echo {
+			ctx, stop := context.WithTimeout(context.Background(), 5*time.Second)
+			mends, err := mend.Limit(ctx, &j, shop[:min(len(shop), 20)], f.ID, func(float64) {})
+			stop()
 			if err != nil {
 				t.Fatal(err)
 			}
-			asJSON(t, "account", account)
-			shown, err := edit.ShowState(&j, s.At)
-			if err != nil {
-				t.Fatalf("%s cannot be shown: %v", s.At, err)
-			}
-			asJSON(t, "state shown", assess.Of(&shown))
+			asJSON(t, "ways to mend "+f.ID, mends)
 		}
-		exports(t, &j)
-		edits(t, &j, &a, shop)
-		for _, l := range limits.Of(p).All {
-			if f := l.Facts(); !f.Echo {
-				ctx, stop := context.WithTimeout(context.Background(), 5*time.Second)
-				mends, err := mend.Limit(ctx, &j, shop[:min(len(shop), 20)], f.ID, func(float64) {})
-				stop()
-				if err != nil {
-					t.Fatal(err)
-				}
-				asJSON(t, "ways to mend "+f.ID, mends)
-			}
-		}
-		ctx, stop := context.WithTimeout(context.Background(), 300*time.Millisecond)
-		defer stop()
-		asJSON(t, "proposals", arrange.Propose(ctx, &j, arrange.Wishes{}, func(float64) {}))
-		after, err := fitout.Encode(&j)
-		if err != nil || string(before) != string(after) {
-			t.Fatal("something changed the job that it was given")
-		}
-	})
+	}
+	ctx, stop := context.WithTimeout(context.Background(), 300*time.Millisecond)
+	defer stop()
+	asJSON(t, "proposals", arrange.Propose(ctx, &j, arrange.Wishes{}, func(float64) {}))
+	after, err := fitout.Encode(&j)
+	if err != nil || string(before) != string(after) {
+		t.Fatal("something changed the job that it was given")
+	}
 }
 
 // electrics asks all that can be asked of the electrics.

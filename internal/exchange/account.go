@@ -4,10 +4,8 @@ import (
 	"bytes"
 	"encoding/csv"
 	"fmt"
+	"math"
 	"strconv"
-
-	"codeberg.org/go-pdf/fpdf"
-	"github.com/xuri/excelize/v2"
 
 	"zaino/internal/core/report"
 )
@@ -42,64 +40,65 @@ func WriteAccountCSV(a *report.Account) ([]byte, error) {
 	return out.Bytes(), err
 }
 
-// WriteAccountXLSX writes the account as a workbook: masses, formulas, limits.
+// WriteAccountXLSX writes the account as a workbook: masses, formulas, limits. Moments, axle loads and sums are live.
 func WriteAccountXLSX(a *report.Account) ([]byte, error) {
-	f := excelize.NewFile()
-	defer func() { _ = f.Close() }()
-	put := func(sheet string, rows [][]any) error {
-		if _, err := f.NewSheet(sheet); err != nil {
-			return err
-		}
-		for i, row := range rows {
-			cell, err := excelize.CoordinatesToCellName(1, i+1)
-			if err != nil {
-				return err
-			}
-			if err := f.SetSheetRow(sheet, cell, &row); err != nil {
-				return err
-			}
-		}
-		return f.SetColWidth(sheet, "A", "C", 26)
-	}
-	masses := [][]any{{}}
-	for _, h := range accountHead {
-		masses[0] = append(masses[0], h)
-	}
-	for _, r := range append(append([]report.AccountRow{}, a.Rows...), a.Sum) {
-		masses = append(masses, []any{r.Group, r.Name, r.Source, r.Kg, r.X, r.Y, r.Z, r.Moment, r.Front, r.Rear})
-	}
-	formulas := [][]any{{"Figure", "Formula", "With the numbers put in"}}
-	for _, x := range a.Formulas {
-		formulas = append(formulas, []any{x.Name, x.Formula, x.Numbers})
-	}
-	limits := [][]any{{"Limit", "Source", "Binds", "Load kg", "Limit kg", "Left kg", "σ kg", "Probability over"}}
-	for _, l := range a.Limits {
-		limits = append(limits, []any{l.Title, l.Source, l.Binds, l.Load, l.Limit, l.Left, l.Sigma, l.Over})
-	}
+	b := newBook(a.Job + ", " + a.Case)
 	about := [][]any{{a.Job}, {a.Customer}, {"Variant " + a.Variant}, {a.Case + ": " + a.State}, {a.Baseline}}
 	for _, c := range a.Cautions {
 		about = append(about, []any{c})
 	}
-	for _, sheet := range []struct {
-		name string
-		rows [][]any
-	}{{"About", about}, {"Masses", masses}, {"Formulas", formulas}, {"Limits", limits}} {
-		if err := put(sheet.name, sheet.rows); err != nil {
-			return nil, err
+	b.sheet("About", 60, about)
+	b.sheet("Masses", 16, massRows(a))
+	formulas := [][]any{{"Figure", "Formula", "With the numbers put in"}}
+	for _, x := range a.Formulas {
+		formulas = append(formulas, []any{x.Name, x.Formula, x.Numbers})
+	}
+	b.sheet("Formulas", 40, formulas)
+	limits := [][]any{{"Limit", "Source", "Binds", "Load kg", "Limit kg", "Left kg", "σ kg", "Probability over"}}
+	for _, l := range a.Limits {
+		n := len(limits) + 1
+		var left any = l.Left
+		if math.Abs(l.Limit-l.Load-l.Left) < 1e-6 {
+			left = formula(fmt.Sprintf("E%d-D%d", n, n))
 		}
+		limits = append(limits, []any{l.Title, l.Source, l.Binds, l.Load, l.Limit, left, l.Sigma, l.Over})
 	}
-	if err := f.DeleteSheet("Sheet1"); err != nil {
-		return nil, err
-	}
-	out, err := f.WriteToBuffer()
-	if err != nil {
-		return nil, err
-	}
-	return out.Bytes(), nil
+	b.sheet("Limits", 22, limits)
+	return b.bytes()
 }
 
-// formulaWidths are the columns of the formulas, mm.
-var formulaWidths = []float64{40, 62, 80}
+// massRows are the masses with what follows from them as formulas: the moment about the front axle, the axle loads by
+// the wheelbase beside the head, and the sum at its centre of gravity.
+func massRows(a *report.Account) [][]any {
+	rows := [][]any{{}}
+	for _, h := range accountHead {
+		rows[0] = append(rows[0], h)
+	}
+	rows[0] = append(rows[0], "", "Wheelbase mm", a.Base)
+	for _, r := range a.Rows {
+		n := len(rows) + 1
+		row := []any{r.Group, r.Name, r.Source, r.Kg, r.X, r.Y, r.Z, r.Moment, r.Front, r.Rear}
+		if a.Base > 0 && math.Abs(r.Kg*r.X/1000-r.Moment) < 1e-6 && math.Abs(r.Kg*r.X/a.Base-r.Rear) < 1e-6 {
+			row[7] = formula(fmt.Sprintf("D%d*E%d/1000", n, n))
+			row[8] = formula(fmt.Sprintf("D%d-J%d", n, n))
+			row[9] = formula(fmt.Sprintf("D%d*E%d/$M$1", n, n))
+		}
+		rows = append(rows, row)
+	}
+	n := len(rows)
+	sum := []any{a.Sum.Group, a.Sum.Name, a.Sum.Source, formula(sumOf("D", n))}
+	for _, axis := range []string{"E", "F", "G"} {
+		if a.Sum.Kg == 0 {
+			sum = append(sum, 0.0)
+			continue
+		}
+		sum = append(sum, formula(fmt.Sprintf("SUMPRODUCT(D2:D%d,%s2:%s%d)/D%d", n, axis, axis, n, n+1)))
+	}
+	for _, column := range []string{"H", "I", "J"} {
+		sum = append(sum, formula(sumOf(column, n)))
+	}
+	return append(rows, sum)
+}
 
 // WriteAccountPDF writes the account as pages to hand over: where the figures come
 // from, the formulas, the limits with their sources, and the cautions.
@@ -119,18 +118,8 @@ func WriteAccountPDF(a *report.Account) ([]byte, error) {
 	pdf.MultiCell(0, 8, text(a.Job), "", "L", false)
 	say(fmt.Sprintf("%s. Variant %s. %s: %s.", a.Customer, a.Variant, a.Case, a.State))
 	say(a.Baseline)
-	table := func(widths []float64, align string, rows [][]string) {
-		for i, row := range rows {
-			style := ""
-			if i == 0 {
-				style = "B"
-			}
-			pdf.SetFont(sans, style, 7.5)
-			for k, cell := range row {
-				pdf.CellFormat(widths[k], 4.6, fitted(pdf, text(cell), widths[k]), "B", 0, align[k:k+1], false, 0, "")
-			}
-			pdf.Ln(-1)
-		}
+	table := func(rows [][]string, align string) {
+		(&paperTable{head: rows[0], rows: rows[1:], align: align, size: 7.5}).write(pdf, text)
 	}
 	heading("Limits")
 	limits := [][]string{{"Limit", "Source", "Load kg", "Limit kg", "Left kg", "± 2σ kg", "Over with"}}
@@ -138,20 +127,20 @@ func WriteAccountPDF(a *report.Account) ([]byte, error) {
 		limits = append(limits, []string{l.Title, l.Source, fmt.Sprintf("%.1f", l.Load), fmt.Sprintf("%.1f", l.Limit),
 			fmt.Sprintf("%.1f", l.Left), fmt.Sprintf("%.1f", 2*l.Sigma), fmt.Sprintf("%.1f %%", 100*l.Over)})
 	}
-	table([]float64{34, 28, 24, 24, 24, 24, 24}, "LLRRRRR", limits)
+	table(limits, "LLRRRRR")
 	heading("Formulas with the numbers put in")
 	formulas := [][]string{{"Figure", "Formula", "Numbers"}}
 	for _, x := range a.Formulas {
 		formulas = append(formulas, []string{x.Name, x.Formula, x.Numbers})
 	}
-	table(formulaWidths, "LLL", formulas)
+	table(formulas, "LLL")
 	heading("Masses in this state")
 	rows := [][]string{accountHead}
 	for i := range a.Rows {
 		rows = append(rows, accountRow(&a.Rows[i]))
 	}
 	rows = append(rows, accountRow(&a.Sum))
-	table([]float64{22, 42, 20, 15, 13, 13, 12, 20, 13, 12}, "LLLRRRRRRR", rows)
+	table(rows, "LLLRRRRRRR")
 	heading("Cautions")
 	for _, c := range a.Cautions {
 		say(c)
@@ -159,13 +148,4 @@ func WriteAccountPDF(a *report.Account) ([]byte, error) {
 	var out bytes.Buffer
 	err := pdf.Output(&out)
 	return out.Bytes(), err
-}
-
-// fitted cuts a text to the width of its cell.
-func fitted(pdf *fpdf.Fpdf, s string, width float64) string {
-	letters := []rune(s)
-	for len(letters) > 1 && pdf.GetStringWidth(string(letters)) > width-1.5 {
-		letters = letters[:len(letters)-1]
-	}
-	return string(letters)
 }

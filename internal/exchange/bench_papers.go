@@ -36,16 +36,20 @@ func WriteStepsPDF(j *fitout.Job, who string) ([]byte, error) {
 			v.Days,
 		),
 	)
-	day := 0
+	day := -1
 	for i := range v.Steps {
 		s := &v.Steps[i]
-		if who != "" && !slices.Contains(s.Makers, who) {
+		if who != "" && s.Day > 0 && !slices.Contains(s.Makers, who) {
 			continue
 		}
 		if s.Day != day {
 			day = s.Day
 			pdf.Ln(3)
-			say(11, "B", strings.TrimSpace(fmt.Sprintf("Day %d  %s", day, s.Date)))
+			head := strings.TrimSpace(fmt.Sprintf("Day %d  %s", day, s.Date))
+			if day == 0 {
+				head = "Without a day: these hang on reasons that run in a ring"
+			}
+			say(11, "B", head)
 		}
 		y := pdf.GetY()
 		if y > 265 {

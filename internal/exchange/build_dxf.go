@@ -18,6 +18,8 @@ const (
 	layerMark  = "MARK"
 )
 
+var routerLayers = []dxfLayer{{layerCut, 1, solidLine}, {layerDrill, 2, solidLine}, {layerMark, 3, solidLine}}
+
 // WriteBuildDXF writes every sheet and every panel as a DXF of its own, in one archive: closed outlines to cut,
 // holes to drill, marks to read, on a layer each, in mm.
 func WriteBuildDXF(j *fitout.Job) ([]byte, error) {
@@ -45,7 +47,7 @@ func WriteBuildDXF(j *fitout.Job) ([]byte, error) {
 	}
 	for i := range v.Panels {
 		if p := &v.Panels[i]; p.Here {
-			d := newDXF(nil, layerCut, layerDrill, layerMark)
+			d := newDXF(nil, routerLayers...)
 			d.panel(p, 0, 0, false)
 			if err := add("panel-"+p.Mark+".dxf", d.bytes()); err != nil {
 				return nil, err
@@ -60,7 +62,7 @@ func WriteBuildDXF(j *fitout.Job) ([]byte, error) {
 
 // sheetDXF is one sheet with its pieces.
 func sheetDXF(v *build.BuildView, s *build.SheetCut) []byte {
-	d := newDXF(nil, layerCut, layerDrill, layerMark)
+	d := newDXF(nil, routerLayers...)
 	d.closed(layerMark, []spot{{0, 0}, {s.Length, 0}, {s.Length, s.Width}, {0, s.Width}})
 	for _, q := range s.Pieces {
 		p := &v.Panels[q.Panel]

@@ -399,7 +399,7 @@ func TestHolesOfAPanel(t *testing.T) {
 		assert.LessOrEqual(t, max(p.X-130, 70-p.X, p.Y-70, 30-p.Y), 1e-9)
 	}
 	assert.Len(t, roundedRect(100, 50, 60, 40, 0), 4)
-	d := newDXF(nil, layerCut, layerDrill, layerMark)
+	d := newDXF(nil, routerLayers...)
 	d.panel(&build.CutPanel{Mark: "1", CutLength: 300, CutWidth: 200,
 		Holes: []fitout.Hole{{U: 40, V: 150, Length: 30}}}, 1000, 2000, true)
 	text := strings.ReplaceAll(string(d.bytes()), "\r\n", "\n")

@@ -6,6 +6,8 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
+	"maps"
+	"slices"
 	"strconv"
 	"strings"
 
@@ -14,7 +16,7 @@ import (
 	"zaino/internal/core/quantity"
 )
 
-// componentColumns are the columns of a catalogue as CSV, in mm, kg, L and W.
+// componentColumns are the usual columns of a catalogue as CSV, in mm, kg, L and W.
 var componentColumns = []string{"id", "name", "group", "kind", "length", "width", "height", "mass", "source", "litres",
 	"watts", "faces", "wall", "panel", "compartments", "why"}
 
@@ -23,27 +25,55 @@ func WriteComponentsJSON(components []fitout.Component) ([]byte, error) {
 	return json.MarshalIndent(components, "", " ")
 }
 
-// WriteComponentsCSV writes components as a table that ReadComponents reads back.
-// How compartments share the room, linings and runners are only in the JSON.
+// WriteComponentsCSV writes components as a table that ReadComponents reads back without a loss: the usual columns, and
+// behind them one for each further field in which some component differs from what its usual columns say, headed by
+// the field's name in the document.
 func WriteComponentsCSV(components []fitout.Component) ([]byte, error) {
-	var out bytes.Buffer
-	w := csv.NewWriter(&out)
-	rows := [][]string{componentColumns}
-	for _, c := range components {
+	usual := make([][]string, len(components))
+	further := make([]map[string]string, len(components))
+	names := map[string]bool{}
+	for k := range components {
+		c := &components[k]
 		i, m, litres := c.Item, c.Item.Module, ""
+		if m == nil {
+			m = &fitout.Module{}
+		}
 		if i.Presence.Level != nil {
-			litres = number(i.Presence.Level.Max)
+			litres = exactly(i.Presence.Level.Max)
 		}
-		names := make([]string, len(m.Cells))
+		cells := make([]string, len(m.Cells))
 		for k, cell := range m.Cells {
-			names[k] = cell.Name
+			cells[k] = cell.Name
 		}
-		rows = append(rows, []string{c.ID, plainText(i.Name), plainText(i.Group), string(m.Kind), number(i.Size.Length),
-			number(i.Size.Width), number(i.Size.Height),
-			number(i.Mass), string(i.Source), litres, number(m.Watts), string(m.Faces), string(m.Wall), number(m.Panel),
-			plainText(strings.Join(names, " | ")), plainText(c.Why)})
+		usual[k] = []string{c.ID, plainText(i.Name), plainText(i.Group), string(m.Kind), exactly(i.Size.Length),
+			exactly(i.Size.Width), exactly(i.Size.Height),
+			exactly(i.Mass), string(i.Source), litres, exactly(m.Watts), string(m.Faces), string(m.Wall), exactly(m.Panel),
+			plainText(strings.Join(cells, " | ")), plainText(c.Why)}
+		read, err := componentOf(func(head string) string {
+			return fromPlain(usual[k][slices.Index(componentColumns, head)])
+		})
+		if err != nil {
+			return nil, err
+		}
+		read.Own = c.Own
+		if further[k], err = differing(&read, c); err != nil {
+			return nil, err
+		}
+		for name := range further[k] {
+			names[name] = true
+		}
 	}
-	err := w.WriteAll(rows)
+	heads := slices.Sorted(maps.Keys(names))
+	rows := [][]string{slices.Concat(componentColumns, heads)}
+	for k := range usual {
+		row := usual[k]
+		for _, head := range heads {
+			row = append(row, plainText(further[k][head]))
+		}
+		rows = append(rows, row)
+	}
+	var out bytes.Buffer
+	err := csv.NewWriter(&out).WriteAll(rows)
 	return out.Bytes(), err
 }
 
@@ -107,8 +137,15 @@ func readComponentRows(text string) ([]fitout.Component, error) {
 		return nil, fmt.Errorf("the file cannot be read: %w", err)
 	}
 	at := map[string]int{}
+	var further []string
 	for i, head := range rows[0] {
-		at[strings.ToLower(strings.TrimSpace(head))] = i
+		head = strings.TrimSpace(strings.TrimPrefix(head, "\ufeff"))
+		if strings.HasPrefix(head, "item.") || strings.HasPrefix(head, "device.") {
+			further = append(further, head)
+		} else {
+			head = strings.ToLower(head)
+		}
+		at[head] = i
 	}
 	for _, needed := range []string{"name", "length", "width", "height"} {
 		if _, ok := at[needed]; !ok {
@@ -119,12 +156,27 @@ func readComponentRows(text string) ([]fitout.Component, error) {
 	components := make([]fitout.Component, 0, len(rows)-1)
 	var refusals []string
 	for line, cells := range rows[1:] {
-		c, err := componentOf(func(column string) string {
+		cell := func(column string) string {
 			if i, ok := at[column]; ok && i < len(cells) {
-				return strings.TrimPrefix(strings.TrimSpace(cells[i]), "'")
+				return fromPlain(strings.TrimSpace(cells[i]))
 			}
 			return ""
-		})
+		}
+		c, err := componentOf(cell)
+		if err == nil {
+			told := map[string]string{}
+			for _, head := range further {
+				told[head] = cell(head)
+			}
+			if err = putFurther(&c, told); err != nil && reader.Comma == ';' {
+				for head, text := range told {
+					if decimalComma.MatchString(text) {
+						told[head] = strings.Replace(text, ",", ".", 1)
+					}
+				}
+				err = putFurther(&c, told)
+			}
+		}
 		if err != nil {
 			refusals = append(refusals, fmt.Sprintf("line %d: %v", line+2, err))
 		}
@@ -144,6 +196,10 @@ func componentOf(cell func(string) string) (fitout.Component, error) {
 		text := cell(column)
 		if text == "" {
 			return 0
+		}
+		if plainNumber.MatchString(text) {
+			v, _ := strconv.ParseFloat(text, 64)
+			return v
 		}
 		v, err := quantity.Parse(text, kind, quantity.Metric)
 		if err != nil && wrong == nil {

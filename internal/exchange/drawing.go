@@ -18,6 +18,11 @@ const (
 	layerVehicle  layer = "VEHICLE"
 	layerSpaces   layer = "SPACES"
 	layerModules  layer = "MODULES"
+	layerDoors    layer = "DOORS"
+	layerGear     layer = "GEAR"
+	layerPeople   layer = "PEOPLE"
+	layerFittings layer = "FITTINGS"
+	layerGround   layer = "GROUND"
 	layerHidden   layer = "HIDDEN"
 	layerNames    layer = "NAMES"
 	layerMeasures layer = "MEASURES"
@@ -128,7 +133,12 @@ func bayOutline(b *fitout.Bay, stand draw.Stand) []shape.Flat {
 	z := b.At.Z
 	switch stand {
 	case draw.Above:
-		return []shape.Flat{at(f[0].X, f[0].Y, z), at(f[1].X, f[1].Y, z), at(f[2].X, f[2].Y, z), at(f[3].X, f[3].Y, z)}
+		return []shape.Flat{
+			at(f[0].X, f[0].Y, z),
+			at(f[1].X, f[1].Y, z),
+			at(f[2].X, f[2].Y, z),
+			at(f[3].X, f[3].Y, z),
+		}
 	case draw.Left, draw.Right:
 		end := max(f[2].X, f[3].X)
 		top := end
@@ -158,7 +168,13 @@ func corners(stand draw.Stand, b fitout.Box) []shape.Flat {
 func (d *drawing) measures(corners []shape.Flat, text func(float64) string, offs ...float64) {
 	low, high := corners[0], corners[0]
 	for _, c := range corners {
-		low, high = shape.Flat{U: min(low.U, c.U), V: min(low.V, c.V)}, shape.Flat{U: max(high.U, c.U), V: max(high.V, c.V)}
+		low, high = shape.Flat{
+			U: min(low.U, c.U),
+			V: min(low.V, c.V),
+		}, shape.Flat{
+			U: max(high.U, c.U),
+			V: max(high.V, c.V),
+		}
 	}
 	tick := d.letter * 0.4
 	mark := func(u0, v0, u1, v1 float64) {

@@ -3,20 +3,18 @@
 package exchange
 
 import (
-	"bytes"
 	"encoding/csv"
 	"errors"
 	"fmt"
 	"io"
 	"math"
+	"regexp"
 	"slices"
 	"strconv"
 	"strings"
 	"unicode/utf8"
 
 	"zaino/internal/core/fitout"
-	"zaino/internal/core/load"
-	"zaino/internal/core/plan"
 	"zaino/internal/core/quantity"
 )
 
@@ -40,54 +38,9 @@ type Preview struct {
 	Good    int      `json:"good" doc:"rows that can become items"`
 }
 
-// column is a field that a CSV column can hold.
-type column string
-
-const (
-	colName   column = "name"
-	colGroup  column = "group"
-	colMass   column = "mass"
-	colX      column = "station"
-	colY      column = "side"
-	colZ      column = "height"
-	colSource column = "source"
-	colNote   column = "note"
-	colTows   column = "trailer"
-)
-
-// headings are the header words by which columns are matched, lower case.
-var headings = map[string]column{
-	"name": colName, "item": colName, "description": colName, "what": colName,
-	"group": colGroup, "category": colGroup,
-	"mass": colMass, "weight": colMass, "kg": colMass, "lb": colMass, "lbs": colMass,
-	"station": colX, "x": colX, "position": colX,
-	"side": colY, "y": colY,
-	"height": colZ, "z": colZ,
-	"source": colSource, "note": colNote, "notes": colNote, "remark": colNote, "trailer": colTows,
-}
-
-// heading matches a header such as "Mass (lb)" and returns the unit it names.
-func heading(text string) (c column, unit string) {
-	words := strings.FieldsFunc(
-		strings.ToLower(text),
-		func(r rune) bool { return strings.ContainsRune(" ()[]/_-,:", r) },
-	)
-	for _, word := range words {
-		if found, ok := headings[word]; ok && c == "" {
-			c = found
-		}
-		if slices.Contains(
-			[]string{"kg", "g", "t", "lb", "lbs", "oz", "mm", "cm", "m", "in", "inch", "inches", "ft"},
-			word,
-		) {
-			unit = word
-		}
-	}
-	return c, unit
-}
-
 // ReadItems reads items from CSV text. The first line names the columns in any
-// order; name, mass and station are needed. Separator may be comma, semicolon
+// order; name, mass and station are needed. A head that is exactly one of those that
+// WriteItems writes is taken for it, any other by the words in it. Separator may be comma, semicolon
 // or tab; decimals may have commas; a byte order mark is skipped. Stations are
 // in the job's datum and, like masses, in the unit that cell or header names,
 // else in the job's units.
@@ -96,14 +49,23 @@ func ReadItems(text string, j *fitout.Job) (Preview, error) {
 	if err != nil {
 		return Preview{}, err
 	}
-	r := itemReader{job: j, columns: make([]column, len(header)), units: make([]string, len(header))}
+	r := itemReader{job: j, columns: make([]column, len(header)), units: make([]string, len(header)),
+		commas: reader.Comma == ';'}
 	preview := Preview{Header: header, Columns: make([]string, len(header)), Rows: []Row{}}
+	for i, text := range header { // exact heads first, wherever they stand
+		if c, unit, exact := exactHeading(text); exact && !slices.Contains(r.columns, c) {
+			r.columns[i], r.units[i] = c, unit
+		}
+	}
 	for i, text := range header {
 		c, unit := heading(text)
-		if c != "" && slices.Contains(r.columns, c) {
-			c = "" // the first column of a kind counts
+		if r.columns[i] == "" && c != "" && !slices.Contains(r.columns, c) { // the first column of a kind counts
+			r.columns[i], r.units[i] = c, unit
 		}
-		r.columns[i], r.units[i], preview.Columns[i] = c, unit, string(c)
+		if r.columns[i] == colDerived {
+			r.columns[i] = ""
+		}
+		preview.Columns[i] = string(r.columns[i])
 	}
 	for _, needed := range []column{colName, colMass, colX} {
 		if !slices.Contains(r.columns, needed) {
@@ -162,7 +124,7 @@ func openCSV(text, wanted string) (*csv.Reader, []string, error) {
 	reader := csv.NewReader(strings.NewReader(text))
 	reader.Comma = separator(text)
 	reader.FieldsPerRecord = -1
-	reader.TrimLeadingSpace = true
+	reader.TrimLeadingSpace = reader.Comma != '\t' // a tab is a space too, and so would be an empty cell
 	header, err := reader.Read()
 	if err != nil {
 		return nil, nil, fmt.Errorf("the header line cannot be read: %w", err)
@@ -186,56 +148,30 @@ type itemReader struct {
 	job     *fitout.Job
 	columns []column
 	units   []string
+	commas  bool        // decimals have commas: the cells are parted by semicolons
+	trial   *fitout.Job // an item is held against the rules in it
 }
 
 func (r *itemReader) row(line int, cells []string) Row {
 	row := Row{Line: line, Cells: cells, Errors: []string{}}
 	item := fitout.Item{Form: fitout.FormBox, Source: fitout.Estimate, Presence: fitout.Presence{Kind: fitout.Always}}
-	fail := func(i int, err error) {
-		row.Errors = append(row.Errors, fmt.Sprintf("%s: %v", r.columns[i], err))
-	}
-	read := func(i int, text string, kind quantity.Kind) float64 {
-		value, err := r.quantity(i, text, kind)
-		if err != nil {
-			fail(i, err)
-		}
-		return value
-	}
 	for i, c := range r.columns {
 		text := ""
 		if i < len(cells) {
 			text = strings.TrimSpace(cells[i])
 		}
-		switch c {
-		case colName:
-			item.Name = text
-		case colGroup:
-			item.Group = text
-		case colNote:
-			item.Note = text
-		case colTows:
-			item.OnTrailer = strings.EqualFold(text, "yes")
-		case colMass:
-			item.Mass = read(i, text, quantity.Mass)
-		case colX:
-			item.At.X = r.job.Vehicle.FromDatum(r.job.Datum, read(i, text, quantity.Length))
-		case colY, colZ:
-			if text == "" {
-				continue
-			}
-			if value := read(i, text, quantity.Length); c == colY {
-				item.At.Y = value
-			} else {
-				item.At.Z = value
-			}
-		case colSource:
-			if text != "" {
-				item.Source = fitout.MassSource(strings.ReplaceAll(strings.ToLower(text), " ", "-"))
-			}
+		if c == "" || text == "" && c != colMass && c != colX {
+			continue
+		}
+		if err := r.take(&item, i, text); err != nil {
+			row.Errors = append(row.Errors, fmt.Sprintf("%s: %v", c, err))
 		}
 	}
+	if item.Presence.Level != nil && item.Presence.Kind != fitout.ByLevel {
+		item.Presence.Level = nil
+	}
 	if len(row.Errors) == 0 {
-		row.Errors = append(row.Errors, refused(&item)...)
+		row.Errors = append(row.Errors, r.refused(&item)...)
 	}
 	if len(row.Errors) == 0 {
 		row.Item = &item
@@ -243,10 +179,142 @@ func (r *itemReader) row(line int, cells []string) Row {
 	return row
 }
 
+// take puts what a cell says into an item.
+func (r *itemReader) take(item *fitout.Item, i int, text string) error {
+	var err error
+	read := func(kind quantity.Kind) (value float64) {
+		value, err = r.quantity(i, text, kind)
+		return value
+	}
+	level := func() *fitout.Level {
+		if item.Presence.Level == nil {
+			item.Presence.Level = &fitout.Level{Density: 1}
+		}
+		return item.Presence.Level
+	}
+	switch r.columns[i] {
+	case colName:
+		item.Name = fromPlain(text)
+	case colGroup:
+		item.Group = fromPlain(text)
+	case colNote:
+		item.Note = fromPlain(text)
+	case colTows:
+		item.OnTrailer = strings.EqualFold(text, "yes")
+	case colBehind:
+		item.Behind = strings.EqualFold(text, "yes")
+	case colMass:
+		item.Mass = read(quantity.Mass)
+	case colX:
+		x := r.job.Vehicle.FromDatum(r.job.Datum, read(quantity.Length))
+		item.At.X = math.Round(x*1e6) / 1e6 // what adding and taking off the datum leaves behind the point is no measure
+	case colY:
+		item.At.Y = read(quantity.Length)
+	case colZ:
+		item.At.Z = read(quantity.Length)
+	case colLong:
+		item.Size.Length = read(quantity.Length)
+	case colWide:
+		item.Size.Width = read(quantity.Length)
+	case colTall:
+		item.Size.Height = read(quantity.Length)
+	case colSource:
+		item.Source = fitout.MassSource(strings.ReplaceAll(strings.ToLower(text), " ", "-"))
+	case colForm:
+		item.Form = fitout.Form(strings.ToLower(text))
+	case colSubstance:
+		item.Substance = fitout.Substance(strings.ToLower(text))
+	case colPresent:
+		err = r.present(item, text)
+	case colSeat:
+		item.Seat, err = r.seat(text)
+	case colNow:
+		level().Now = read(quantity.Volume)
+	case colLeast:
+		level().Min = read(quantity.Volume)
+	case colMost:
+		level().Max = read(quantity.Volume)
+	case colDensity:
+		level().Density = read(quantity.Plain)
+	}
+	return err
+}
+
+// present reads when an item is aboard: always, by its content, with a switch or a choice's member, by name or id.
+func (r *itemReader) present(item *fitout.Item, text string) error {
+	kind, of, _ := strings.Cut(text, ":")
+	of = strings.TrimSpace(of)
+	v := r.job.ChosenVariant()
+	var known []string
+	switch strings.ToLower(strings.TrimSpace(kind)) {
+	case "always":
+		item.Presence.Kind = fitout.Always
+		return nil
+	case "content":
+		item.Presence.Kind = fitout.ByLevel
+		if item.Presence.Level == nil {
+			item.Presence.Level = &fitout.Level{Density: 1}
+		}
+		return nil
+	case "switch":
+		for _, s := range v.Switches {
+			if s.ID == of || s.Name == of {
+				item.Presence.Kind, item.Presence.Switch = fitout.BySwitch, s.ID
+				return nil
+			}
+			known = append(known, "switch: "+s.Name)
+		}
+	case "choice":
+		for _, c := range v.Choices {
+			for _, m := range c.Members {
+				if of == c.ID+" / "+m.ID || of == c.Name+" / "+m.Name {
+					item.Presence.Kind, item.Presence.Choice, item.Presence.Member = fitout.ByChoice, c.ID, m.ID
+					return nil
+				}
+				known = append(known, "choice: "+c.Name+" / "+m.Name)
+			}
+		}
+	}
+	return fmt.Errorf("%q was given; accepted is always, content%s", text, listed(known))
+}
+
+// seat is the id of the seat that a cell names by name or id.
+func (r *itemReader) seat(text string) (string, error) {
+	text = fromPlain(text)
+	var known []string
+	for _, s := range r.job.Vehicle.Seats {
+		if s.ID == text || s.Name == text {
+			return s.ID, nil
+		}
+		known = append(known, s.Name)
+	}
+	return "", fmt.Errorf("%q was given; accepted is nothing%s", text, listed(known))
+}
+
+// listed are the first few things that are accepted too.
+func listed(known []string) string {
+	if len(known) == 0 {
+		return ""
+	}
+	return ", or one of " + strings.Join(known[:min(len(known), 8)], ", ")
+}
+
+var (
+	plainNumber  = regexp.MustCompile(`^-?[0-9]{1,15}(\.[0-9]+)?$`)
+	decimalComma = regexp.MustCompile(`^-?[0-9]+,[0-9]+$`)
+)
+
 // quantity reads a cell; its own unit counts before the header's, and that
 // before the job's.
 func (r *itemReader) quantity(i int, text string, kind quantity.Kind) (float64, error) {
-	if unit := r.units[i]; unit != "" {
+	if r.commas && decimalComma.MatchString(text) {
+		text = strings.Replace(text, ",", ".", 1)
+	}
+	unit := r.units[i]
+	if (unit == "kg" || unit == "mm" || unit == "l") && plainNumber.MatchString(text) {
+		return strconv.ParseFloat(text, 64) // in the document's own unit a figure stays what it is
+	}
+	if unit != "" {
 		if value, err := quantity.Parse("("+text+") "+unit, kind, quantity.System(r.job.Units)); err == nil {
 			return value, nil
 		}
@@ -254,68 +322,31 @@ func (r *itemReader) quantity(i int, text string, kind quantity.Kind) (float64, 
 	return quantity.Parse(text, kind, quantity.System(r.job.Units))
 }
 
-// refused holds an item against the rules of the document and returns what
-// they refuse.
-func refused(item *fitout.Item) []string {
-	trial := fitout.NewJob("trial", "trial", fitout.AustraliaNZ)
+// refused holds an item against the rules of the document, in the vehicle and with the switches of the job that it is
+// read for, and returns what they refuse.
+func (r *itemReader) refused(item *fitout.Item) []string {
+	if r.trial == nil {
+		trial := fitout.NewJob("trial", "trial", fitout.AustraliaNZ)
+		v := r.job.ChosenVariant()
+		trial.Vehicle.Seats = r.job.Vehicle.Seats
+		trial.Variants[0].Switches, trial.Variants[0].Choices = v.Switches, v.Choices
+		r.trial = &trial
+	}
 	probe := *item
 	probe.ID = "item"
-	trial.Variants[0].Items = []fitout.Item{probe}
+	r.trial.Variants[0].Items = []fitout.Item{probe}
 	var problems fitout.Problems
-	if !errors.As(fitout.Validate(&trial), &problems) {
+	if !errors.As(fitout.Validate(r.trial), &problems) {
 		return nil
 	}
-	sentences := make([]string, len(problems))
-	for i, p := range problems {
-		p.Name = ""
-		p.Path = strings.TrimPrefix(p.Path, "variants[0].items[0].")
-		sentences[i] = p.Error()
+	sentences := []string{}
+	for _, p := range problems {
+		path, of := strings.CutPrefix(p.Path, "variants[0].items[0].")
+		if !of {
+			continue
+		}
+		p.Name, p.Path = "", path
+		sentences = append(sentences, p.Error())
 	}
 	return sentences
-}
-
-// WriteItems writes the chosen variant's items as CSV that ReadItems reads
-// back, in the job's datum, in mm and kg, with what each puts on the axles.
-func WriteItems(j *fitout.Job) ([]byte, error) {
-	var out bytes.Buffer
-	w := csv.NewWriter(&out)
-	rows := [][]string{{"Name", "Group", "Mass (kg)", "Station (mm)", "Side (mm)", "Height (mm)", "Source", "Present",
-		"On trailer", "On front axle (kg)", "On rear axle (kg)", "Note"}}
-	p := plan.Of(j)
-	plain := p.Load.Plain()
-	for i := range p.Variant.Items {
-		item, thing := &p.Variant.Items[i], &plain.Items[i]
-		at, effect := thing.Mass, thing.Effect(p.Load.Wheelbase)
-		if thing.Trailer { // its place is that on the vehicle, to which it comes back
-			at = load.Mass{X: item.At.X, Y: item.At.Y, Z: item.At.Z}
-		}
-		rows = append(rows, []string{
-			plainText(item.Name), plainText(item.Group), number(thing.Kg()),
-			number(j.Vehicle.ToDatum(j.Datum, at.X)), number(at.Y), number(at.Z), string(item.Source),
-			yesNo(
-				thing.Present,
-			), yesNo(thing.Trailer), number(effect.Front), number(effect.Rear), plainText(item.Note),
-		})
-	}
-	err := w.WriteAll(rows)
-	return out.Bytes(), err
-}
-
-// plainText keeps a spreadsheet from running a cell as a formula.
-func plainText(text string) string {
-	if text != "" && strings.ContainsRune("=+-@\t\r", rune(text[0])) {
-		return "'" + text
-	}
-	return text
-}
-
-func yesNo(yes bool) string {
-	if yes {
-		return "yes"
-	}
-	return "no"
-}
-
-func number(value float64) string {
-	return strconv.FormatFloat(math.Round(value*1000)/1000, 'f', -1, 64)
 }

@@ -1,6 +1,9 @@
 package exchange
 
 import (
+	"encoding/csv"
+	"os"
+	"slices"
 	"strings"
 	"testing"
 
@@ -91,27 +94,165 @@ func TestStationsAreInTheJobsDatum(t *testing.T) {
 	assert.InDelta(t, j.Vehicle.Wheelbase-420, p.Rows[0].Item.At.X, 1e-9)
 }
 
-// What is written reads back as the same masses at the same places.
+// told is what the table says of an item; the station of what sits, hangs or lies elsewhere is where it is then.
+func told(i *fitout.Item) fitout.Item {
+	line := func(text string) string { return strings.TrimSpace(strings.ReplaceAll(text, "\r\n", "\n")) }
+	presence := i.Presence
+	if presence.Kind != fitout.ByLevel {
+		presence.Level = nil
+	}
+	switch presence.Kind {
+	case fitout.Always, fitout.ByLevel:
+		presence.Switch, presence.Choice, presence.Member = "", "", ""
+	case fitout.BySwitch:
+		presence.Choice, presence.Member = "", ""
+	case fitout.ByChoice:
+		presence.Switch = ""
+	}
+	return fitout.Item{Name: line(i.Name), Group: line(i.Group), Mass: i.Mass, Source: i.Source, Presence: presence, Behind: i.Behind,
+		Seat: i.Seat, OnTrailer: i.OnTrailer, Size: i.Size, Form: i.Form, Substance: i.Substance, Note: line(i.Note)}
+}
+
+// spreadsheets are what programs that open a table make of it when they keep it again.
+var spreadsheets = map[string]func(t *testing.T, text string) string{
+	"as it is": func(_ *testing.T, text string) string { return text },
+	"every cell in quotes, Windows lines, a mark": func(t *testing.T, text string) string {
+		var out strings.Builder
+		out.WriteString("\ufeff")
+		for _, row := range rowsOf(t, text) {
+			for i, cell := range row {
+				if i > 0 {
+					out.WriteString(",")
+				}
+				out.WriteString(`"` + strings.ReplaceAll(cell, `"`, `""`) + `"`)
+			}
+			out.WriteString("\r\n")
+		}
+		return out.String()
+	},
+	"semicolons and decimal commas": func(t *testing.T, text string) string {
+		data, err := Restyle([]byte(text), Semicolons)
+		require.NoError(t, err)
+		return string(data)
+	},
+	"tabs, truths in capitals": func(t *testing.T, text string) string {
+		var out strings.Builder
+		for _, row := range rowsOf(t, text) {
+			for i, cell := range row {
+				if cell == "true" || cell == "false" {
+					row[i] = strings.ToUpper(cell)
+				}
+				if strings.ContainsAny(cell, "\t\"\n") {
+					row[i] = `"` + strings.ReplaceAll(cell, `"`, `""`) + `"`
+				}
+			}
+			out.WriteString(strings.Join(row, "\t") + "\n")
+		}
+		return out.String()
+	},
+	"columns the other way round": func(t *testing.T, text string) string {
+		rows := rowsOf(t, text)
+		for _, row := range rows {
+			slices.Reverse(row)
+		}
+		var out strings.Builder
+		require.NoError(t, csv.NewWriter(&out).WriteAll(rows))
+		return out.String()
+	},
+}
+
+func rowsOf(t *testing.T, text string) [][]string {
+	t.Helper()
+	rows, err := csv.NewReader(strings.NewReader(text)).ReadAll()
+	require.NoError(t, err)
+	return rows
+}
+
+// What is written reads back as the same things, whatever program had it between.
 func TestItemsRoundTrip(t *testing.T) {
 	jobs, err := demo.Jobs()
 	require.NoError(t, err)
 	for _, j := range jobs {
-		t.Run(j.Name, func(t *testing.T) {
-			data, err := WriteItems(&j)
-			require.NoError(t, err)
-			p, err := ReadItems(string(data), &j)
-			require.NoError(t, err)
-			require.Equal(t, len(j.Variants[0].Items), p.Good, "%+v", p.Rows)
-			for i, item := range j.Variants[0].Items {
-				got := p.Rows[i].Item
-				assert.Equal(t, item.Name, got.Name)
-				assert.InDelta(t, item.Mass+item.Presence.Content(), got.Mass, 0.001)
-				if item.Seat == "" {
-					assert.InDelta(t, item.At.X, got.At.X, 0.001)
+		for how, keep := range spreadsheets {
+			t.Run(j.Name+", "+how, func(t *testing.T) {
+				data, err := WriteItems(&j)
+				require.NoError(t, err)
+				p, err := ReadItems(keep(t, string(data)), &j)
+				require.NoError(t, err)
+				require.Equal(t, len(j.Variants[0].Items), p.Good, "%+v", p.Rows)
+				for i, item := range j.Variants[0].Items {
+					got := p.Rows[i].Item
+					assert.Equal(t, told(&item), told(got))
+					if item.Seat == "" {
+						assert.InDelta(t, item.At.X, got.At.X, 0.001)
+					}
 				}
-			}
-		})
+			})
+		}
 	}
+}
+
+// Files that a spreadsheet program opened and kept again, with commas, with tabs, out of a workbook, and in German, with
+// semicolons and decimal commas: all of them hold what they held.
+func TestWhatASpreadsheetProgramKeptIsTheSame(t *testing.T) {
+	data, err := os.ReadFile("../core/fitout/testdata/v11.zaino.json")
+	require.NoError(t, err)
+	j, err := fitout.Decode(data)
+	require.NoError(t, err)
+	data, err = os.ReadFile("testdata/kept/components.json")
+	require.NoError(t, err)
+	want, err := ReadComponents(string(data))
+	require.NoError(t, err)
+	for _, how := range []string{"commas", "tabs", "workbook", "german"} {
+		data, err := os.ReadFile("testdata/kept/items-" + how + ".csv")
+		require.NoError(t, err)
+		p, err := ReadItems(string(data), &j)
+		require.NoError(t, err, how)
+		require.Len(t, p.Rows, len(j.ChosenVariant().Items), how)
+		for i, item := range j.ChosenVariant().Items {
+			require.NotNil(t, p.Rows[i].Item, "%s: %v", how, p.Rows[i].Errors)
+			assert.Equal(t, told(&item), told(p.Rows[i].Item), how)
+		}
+		data, err = os.ReadFile("testdata/kept/components-" + how + ".csv")
+		require.NoError(t, err)
+		got, err := ReadComponents(string(data))
+		require.NoError(t, err, how)
+		assert.Equal(t, want, got, how)
+	}
+}
+
+// Drawn jobs have names with signs, switches with equal names, contents with a density of their own.
+func TestDrawnItemsRoundTrip(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		j := example.Any(t)
+		data, err := WriteItems(&j)
+		require.NoError(t, err)
+		p, err := ReadItems(string(data), &j)
+		require.NoError(t, err)
+		require.Len(t, p.Rows, len(j.ChosenVariant().Items))
+		for i, item := range j.ChosenVariant().Items {
+			if p.Rows[i].Item == nil && (item.In != nil || item.Seat != "") {
+				continue // a compartment or seat may be further away than a thing by itself may stand
+			}
+			require.NotNil(t, p.Rows[i].Item, p.Rows[i].Errors)
+			require.Equal(t, told(&item), told(p.Rows[i].Item), "%s", data)
+		}
+	})
+}
+
+func TestItemsNameSwitchesAndSeatsOfTheJob(t *testing.T) {
+	j := job()
+	j.Vehicle.Seats = []fitout.Seat{{ID: "s1", Name: "Driver"}}
+	j.Variants[0].Switches = []fitout.Switch{{ID: "w1", Name: "Winter"}}
+	p, err := ReadItems("Name,Mass,Station,Present when,Seat\nSkis,9,3000,switch: Winter,\nAda,70,1500,always,Driver\n"+
+		"Oars,4,3000,switch: Summer,\nBo,70,1500,,Rear\n", j)
+	require.NoError(t, err)
+	require.Equal(t, 2, p.Good, "%+v", p.Rows)
+	assert.Equal(t, "w1", p.Rows[0].Item.Presence.Switch)
+	assert.Equal(t, "s1", p.Rows[1].Item.Seat)
+	assert.Equal(t, []string{`present when: "switch: Summer" was given; accepted is always, content, or one of switch: Winter`},
+		p.Rows[2].Errors)
+	assert.Equal(t, []string{`seat: "Rear" was given; accepted is nothing, or one of Driver`}, p.Rows[3].Errors)
 }
 
 func TestACellIsNeverAFormula(t *testing.T) {

@@ -122,3 +122,16 @@ func qrCode(pdf *fpdf.Fpdf, content string, x, y, size float64) error {
 	}
 	return nil
 }
+
+// fitted cuts a text to the width of its label, between words where it can, and shows that it goes on.
+func fitted(pdf *fpdf.Fpdf, s string, width float64) string {
+	lines := pdf.SplitText(s, width-1.5)
+	if len(lines) < 2 {
+		return s
+	}
+	letters := []rune(lines[0])
+	for len(letters) > 1 && pdf.GetStringWidth(string(letters)+"…") > width-1.5 {
+		letters = letters[:len(letters)-1]
+	}
+	return string(letters) + "…"
+}

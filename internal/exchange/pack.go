@@ -92,57 +92,8 @@ func (w packPages) section(s *report.PackSection) {
 		w.say(9.5, "", "·  "+line)
 	}
 	for i := range s.Tables {
-		w.table(&s.Tables[i])
-	}
-}
-
-// table writes a table; its columns are as wide as what stands in them asks for, and cells break their lines.
-func (w packPages) table(t *report.PackTable) {
-	pdf := w.pdf
-	pdf.Ln(2)
-	if t.Title != "" {
-		w.room(14)
-		w.say(9.5, "B", t.Title)
-	}
-	pdf.SetFont(sans, "", 8.5)
-	const whole, pad = 182.0, 3.0
-	widths := make([]float64, len(t.Heads))
-	sum := 0.0
-	for c := range t.Heads {
-		widths[c] = pdf.GetStringWidth(w.text(t.Heads[c])) + pad
-		for _, row := range t.Rows {
-			widths[c] = max(widths[c], min(70, pdf.GetStringWidth(w.text(row[c]))+pad))
-		}
-		sum += widths[c]
-	}
-	for c := range widths {
-		widths[c] *= whole / sum
-	}
-	row := func(cells []string, style string) {
-		pdf.SetFont(sans, style, 8.5)
-		lines, most := make([][]string, len(cells)), 1
-		for c := range cells {
-			lines[c] = pdf.SplitText(w.text(cells[c]), widths[c]-pad+1)
-			most = max(most, len(lines[c]))
-		}
-		high := 4.2*float64(most) + 0.8
-		w.room(high)
-		x, y := pdf.GetX(), pdf.GetY()
-		for c := range cells {
-			for n, line := range lines[c] {
-				pdf.SetXY(x, y+4.2*float64(n))
-				pdf.CellFormat(widths[c], 4.2, line, "", 0, "L", false, 0, "")
-			}
-			x += widths[c]
-		}
-		pdf.SetDrawColor(190, 190, 190)
-		pdf.Line(14, y+high-0.4, 14+whole, y+high-0.4)
-		pdf.SetDrawColor(0, 0, 0)
-		pdf.SetXY(14, y+high)
-	}
-	row(t.Heads, "B")
-	for _, cells := range t.Rows {
-		row(cells, "")
+		t := &s.Tables[i]
+		(&paperTable{title: t.Title, head: t.Heads, rows: t.Rows, size: 8.5}).write(w.pdf, w.text)
 	}
 }
 

@@ -3,6 +3,8 @@ package exchange_test
 import (
 	"bytes"
 	"encoding/csv"
+	"fmt"
+	"strconv"
 	"strings"
 	"testing"
 
@@ -33,6 +35,25 @@ func TestThePowerSheetHasEveryCircuit(t *testing.T) {
 	assert.Equal(t, "14\u00a0AWG", circuits["Extractor drive"][5])
 	assert.Equal(t, "30\u00a0A blade", circuits["Extractor drive"][6])
 	assert.Equal(t, "agreed", circuits["Incubator"][8])
+	charge := 0.0
+	runs, err := book.GetRows("What runs")
+	require.NoError(t, err)
+	for i := range runs[1:] {
+		cell := fmt.Sprintf("D%d", i+2)
+		raw, err := book.GetCellValue("What runs", cell, excelize.Options{RawCellValue: true})
+		require.NoError(t, err)
+		value, err := strconv.ParseFloat(raw, 64)
+		require.NoError(t, err, "%s is a figure", cell)
+		if i+2 < len(runs) {
+			charge += value
+			continue
+		}
+		f, err := book.GetCellFormula("What runs", cell)
+		require.NoError(t, err)
+		assert.Equal(t, fmt.Sprintf("SUM(D2:D%d)", i+1), f)
+		assert.InDelta(t, charge, value, 1e-6, "all together")
+	}
+	assert.Positive(t, charge)
 	for _, l := range bees.Variants[0].Electrics.Loads {
 		if l.Inverter == "" {
 			assert.Contains(t, circuits, l.Name)

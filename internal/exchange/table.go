@@ -4,7 +4,9 @@ import (
 	"bytes"
 	"encoding/csv"
 	"fmt"
+	"regexp"
 	"strconv"
+	"strings"
 
 	"codeberg.org/go-pdf/fpdf"
 	"github.com/xuri/excelize/v2"
@@ -36,40 +38,90 @@ func writeSheetCSV(s *report.Sheet) ([]byte, error) {
 	return out.Bytes(), w.Error()
 }
 
-// writeSheetXLSX writes a sheet as a workbook, a sheet of it for each table.
+// writeSheetXLSX writes a sheet as a workbook, a sheet of it for each table. What is a figure is written as one.
 func writeSheetXLSX(s *report.Sheet) ([]byte, error) {
-	f := excelize.NewFile()
-	defer func() { _ = f.Close() }()
-	about := report.Table{Name: "About", Head: []string{s.Job}, Rows: [][]string{{s.Customer}, {"Variant " + s.Variant},
-		{s.About}}}
+	b := newBook(s.Job + ", " + s.Subject)
+	about := [][]any{{s.Job}, {s.Customer}, {"Variant " + s.Variant}, {s.About}}
 	for _, c := range s.Cautions {
-		about.Rows = append(about.Rows, []string{c})
+		about = append(about, []any{c})
 	}
-	for _, t := range append([]report.Table{about}, s.Tables...) {
-		if _, err := f.NewSheet(t.Name); err != nil {
-			return nil, err
-		}
+	b.sheet("About", 60, about)
+	for _, t := range s.Tables {
+		rows := make([][]any, 0, len(t.Rows)+1)
 		for i, row := range append([][]string{t.Head}, t.Rows...) {
 			cells := make([]any, len(row))
-			for k := range row {
-				cells[k] = row[k]
+			for k, text := range row {
+				if cells[k] = text; i > 0 {
+					cells[k] = figureOf(text)
+				}
 			}
-			if err := f.SetSheetRow(t.Name, "A"+strconv.Itoa(i+1), &cells); err != nil {
-				return nil, err
+			rows = append(rows, cells)
+		}
+		if sum := sumRow(rows, t.Sums); sum != nil {
+			rows = append(rows, sum)
+		}
+		b.sheet(t.Name, 22, rows)
+	}
+	return b.bytes()
+}
+
+// measure is a figure with its unit, as a workbook shows and still adds it up.
+type measure struct {
+	value    float64
+	decimals int
+	unit     string
+}
+
+// shown is a figure as the core shows it: thousands apart, a unit behind.
+var shown = regexp.MustCompile(`^(-?\d{1,3}(?:\x{202f}\d{3})*(?:\.(\d+))?)\x{00a0}([^"]+)$`)
+
+// figureOf is a figure where a text is one.
+func figureOf(text string) any {
+	if plainNumber.MatchString(text) {
+		if value, err := strconv.ParseFloat(text, 64); err == nil {
+			return value
+		}
+	}
+	if m := shown.FindStringSubmatch(text); m != nil {
+		if value, err := strconv.ParseFloat(strings.ReplaceAll(m[1], "\u202f", ""), 64); err == nil {
+			return measure{value, len(m[2]), m[3]}
+		}
+	}
+	return text
+}
+
+// sumRow sums columns of figures with one unit, below the rows and their head; nil where there is nothing to sum.
+func sumRow(rows [][]any, columns []int) []any {
+	if len(columns) == 0 || len(rows) < 3 {
+		return nil
+	}
+	sum := make([]any, len(rows[0]))
+	sum[0] = "Together"
+	for k := range sum[1:] {
+		sum[k+1] = ""
+	}
+	for _, k := range columns {
+		kind, same := rows[1][k], true
+		var total summed
+		for _, row := range rows[1:] {
+			switch cell := row[k].(type) {
+			case measure:
+				first, ok := kind.(measure)
+				same = same && ok && cell.unit == first.unit
+				total.unit, total.decimals = cell.unit, max(total.decimals, cell.decimals)
+			case float64:
+				_, ok := kind.(float64)
+				same = same && ok
+			default:
+				same = false
 			}
 		}
-		if err := f.SetColWidth(t.Name, "A", "H", 22); err != nil {
-			return nil, err
+		if column, err := excelize.ColumnNumberToName(k + 1); err == nil && same {
+			total.formula = formula(sumOf(column, len(rows)))
+			sum[k] = total
 		}
 	}
-	if err := f.DeleteSheet("Sheet1"); err != nil {
-		return nil, err
-	}
-	out, err := f.WriteToBuffer()
-	if err != nil {
-		return nil, err
-	}
-	return out.Bytes(), nil
+	return sum
 }
 
 // pictured draws something of its own on the pages of a sheet.
@@ -90,18 +142,7 @@ func writeSheetPDF(s *report.Sheet, picture pictured, following ...pictured) ([]
 		if len(t.Rows) == 0 {
 			continue
 		}
-		pdf.Ln(4)
-		pdf.SetFont(sans, "B", 12)
-		pdf.MultiCell(0, 6, text(t.Name), "", "L", false)
-		pdf.SetFont(sans, "B", 7.5)
-		widths := columnWidths(pdf, &t, text)
-		for i, row := range append([][]string{t.Head}, t.Rows...) {
-			pdf.SetFont(sans, map[bool]string{true: "B"}[i == 0], 7.5)
-			for k, cell := range row {
-				pdf.CellFormat(widths[k], 4.8, fitted(pdf, text(cell), widths[k]), "B", 0, "L", false, 0, "")
-			}
-			pdf.Ln(-1)
-		}
+		(&paperTable{title: t.Name, head: t.Head, rows: t.Rows, size: 7.5}).write(pdf, text)
 	}
 	for _, more := range following {
 		more(pdf, text)
@@ -113,23 +154,6 @@ func writeSheetPDF(s *report.Sheet, picture pictured, following ...pictured) ([]
 
 // noPicture is of a sheet that has only tables.
 func noPicture(*fpdf.Fpdf, func(string) string) {}
-
-// columnWidths are as wide as what stands in each column, and together as wide as the page.
-func columnWidths(pdf *fpdf.Fpdf, t *report.Table, text func(string) string) []float64 {
-	const beside = 3.0 // mm
-	widths := make([]float64, len(t.Head))
-	sum := 0.0
-	for k := range widths {
-		for _, row := range append([][]string{t.Head}, t.Rows...) {
-			widths[k] = max(widths[k], pdf.GetStringWidth(text(row[k]))+beside)
-		}
-		sum += widths[k]
-	}
-	for k := range widths {
-		widths[k] *= pageWidth / sum
-	}
-	return widths
-}
 
 // pageWidth is what the margins leave of a page, mm.
 const pageWidth = 182.0

@@ -2,6 +2,7 @@ package exchange
 
 import (
 	"fmt"
+	"math"
 	"strconv"
 	"strings"
 
@@ -14,13 +15,39 @@ import (
 
 // book is a workbook that is being written.
 type book struct {
-	f   *excelize.File
-	err error
+	f    *excelize.File
+	err  error
+	head int // style of the first row of every sheet
+	body int // style of figures
+
+	shown map[string]int // styles of figures with a unit, by their format
 }
 
-func newBook() *book { return &book{f: excelize.NewFile()} }
+// newBook begins a workbook with its title.
+func newBook(title string) *book {
+	b := &book{f: excelize.NewFile(), shown: map[string]int{}}
+	do := func(err error) {
+		if b.err == nil {
+			b.err = err
+		}
+	}
+	do(b.f.SetDocProps(&excelize.DocProperties{Title: title, Creator: "Zaino", LastModifiedBy: "Zaino", Language: "en"}))
+	do(b.f.SetAppProps(&excelize.AppProperties{Application: "Zaino"}))
+	load := true
+	do(b.f.SetCalcProps(&excelize.CalcPropsOptions{FullCalcOnLoad: &load}))
+	var err error
+	b.head, err = b.f.NewStyle(&excelize.Style{Font: &excelize.Font{Bold: true},
+		Alignment: &excelize.Alignment{WrapText: true, Vertical: "top"},
+		Border:    []excelize.Border{{Type: "bottom", Color: "1D2B2A", Style: 1}}})
+	do(err)
+	figures := "0.0##"
+	b.body, err = b.f.NewStyle(&excelize.Style{CustomNumFmt: &figures})
+	do(err)
+	return b
+}
 
-// sheet adds a sheet; figures stay figures, and what begins with "=" and is a formula a formula.
+// sheet adds a sheet whose first row is its head, which stays in sight; figures stay figures, and what is a formula a
+// formula.
 func (b *book) sheet(name string, wide float64, rows [][]any) {
 	if b.err != nil {
 		return
@@ -31,22 +58,73 @@ func (b *book) sheet(name string, wide float64, rows [][]any) {
 	for i, row := range rows {
 		for k, value := range row {
 			cell, _ := excelize.CoordinatesToCellName(k+1, i+1)
-			if f, isFormula := value.(formula); isFormula {
-				b.err = b.f.SetCellFormula(name, cell, string(f))
-			} else {
-				b.err = b.f.SetCellValue(name, cell, value)
-			}
-			if b.err != nil {
+			if b.put(name, cell, value); b.err != nil {
 				return
 			}
 		}
 	}
+	if b.err = b.f.SetRowStyle(name, 1, 1, b.head); b.err != nil {
+		return
+	}
+	if b.err = b.f.SetPanes(name, &excelize.Panes{Freeze: true, YSplit: 1, TopLeftCell: "A2", ActivePane: "bottomLeft"}); b.err != nil {
+		return
+	}
 	b.err = b.f.SetColWidth(name, "A", "L", wide)
+}
+
+func (b *book) put(sheet, cell string, value any) {
+	switch value := value.(type) {
+	case formula:
+		if b.err = b.f.SetCellFormula(sheet, cell, string(value)); b.err == nil {
+			b.err = b.f.SetCellStyle(sheet, cell, cell, b.body)
+		}
+	case summed:
+		if b.err = b.f.SetCellFormula(sheet, cell, string(value.formula)); b.err == nil {
+			b.show(sheet, cell, value.decimals, value.unit)
+		}
+	case measure:
+		if b.err = b.f.SetCellValue(sheet, cell, value.value); b.err == nil {
+			b.show(sheet, cell, value.decimals, value.unit)
+		}
+	case float64:
+		if b.err = b.f.SetCellValue(sheet, cell, value); b.err == nil && value != math.Trunc(value) {
+			b.err = b.f.SetCellStyle(sheet, cell, cell, b.body)
+		}
+	default:
+		b.err = b.f.SetCellValue(sheet, cell, value)
+	}
+}
+
+// show shows a figure with decimals and a unit.
+func (b *book) show(sheet, cell string, decimals int, unit string) {
+	format := "0"
+	if decimals > 0 {
+		format += "." + strings.Repeat("0", decimals)
+	}
+	if unit != "" {
+		format += "\"\u00a0" + unit + "\""
+	}
+	style, there := b.shown[format]
+	if !there {
+		if style, b.err = b.f.NewStyle(&excelize.Style{CustomNumFmt: &format}); b.err != nil {
+			return
+		}
+		b.shown[format] = style
+	}
+	b.err = b.f.SetCellStyle(sheet, cell, cell, style)
 }
 
 // formula is a formula of a workbook.
 type formula string
 
+// summed is the formula of a sum, with how it is shown.
+type summed struct {
+	formula
+	decimals int
+	unit     string
+}
+
+// bytes ends a workbook. Formulas keep what they come to beside them, for who shows a workbook without working it out.
 func (b *book) bytes() ([]byte, error) {
 	defer func() { _ = b.f.Close() }()
 	if b.err == nil {
@@ -55,8 +133,21 @@ func (b *book) bytes() ([]byte, error) {
 	if b.err != nil {
 		return nil, b.err
 	}
-	if err := b.f.UpdateLinkedValue(); err != nil {
-		return nil, err
+	for _, sheet := range b.f.GetSheetList() {
+		rows, err := b.f.GetRows(sheet)
+		if err != nil {
+			return nil, err
+		}
+		for i := range rows {
+			for k := range rows[i] {
+				cell, _ := excelize.CoordinatesToCellName(k+1, i+1)
+				if f, err := b.f.GetCellFormula(sheet, cell); err != nil || f == "" {
+					continue
+				} else if err := b.workOut(sheet, cell, f); err != nil {
+					return nil, err
+				}
+			}
+		}
 	}
 	out, err := b.f.WriteToBuffer()
 	if err != nil {
@@ -65,11 +156,26 @@ func (b *book) bytes() ([]byte, error) {
 	return out.Bytes(), nil
 }
 
+func (b *book) workOut(sheet, cell, f string) error {
+	text, err := b.f.CalcCellValue(sheet, cell, excelize.Options{RawCellValue: true})
+	if err != nil {
+		return fmt.Errorf("%s, %s: %w", sheet, cell, err)
+	}
+	value, err := strconv.ParseFloat(text, 64)
+	if err != nil {
+		return fmt.Errorf("%s, %s comes to %q", sheet, cell, text)
+	}
+	if err := b.f.SetCellValue(sheet, cell, value); err != nil {
+		return err
+	}
+	return b.f.SetCellFormula(sheet, cell, f)
+}
+
 // WriteBuildXLSX writes the build as a workbook: cut list, bars, purchase list, cost and steps, its figures as
 // figures and its sums as formulas.
 func WriteBuildXLSX(j *fitout.Job) ([]byte, error) {
 	p, v := built(j)
-	b := newBook()
+	b := newBook(j.Name + ", build")
 	cutSheet := [][]any{
 		{
 			"Part",

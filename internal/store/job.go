@@ -6,6 +6,7 @@ import (
 	"time"
 
 	"gorm.io/gorm"
+	"gorm.io/gorm/clause"
 
 	"zaino/internal/core/fitout"
 )
@@ -90,20 +91,34 @@ func (s *Store) Has(id string) (bool, error) {
 	return count > 0, err
 }
 
-// Create keeps a new job. Its id must be free.
-func (s *Store) Create(j *fitout.Job) (Document, error) {
+// ErrTaken says that a job with this id is kept already, or was and is deleted.
+var ErrTaken = errors.New("a job with this id is kept already")
+
+// Create keeps a new job that this machine made. Its id must be free; one that is not is ErrTaken.
+func (s *Store) Create(j *fitout.Job) (Document, error) { return s.CreateBy(j, "") }
+
+// CreateBy is Create with who made the job.
+func (s *Store) CreateBy(j *fitout.Job, author string) (Document, error) {
+	row := jobRow{CreatedAt: s.now(), UpdatedAt: s.now(), Revision: 1}
+	s.describe(&row, j)
+	revision, err := packed(j, 1, 0, author, s.now())
+	if err != nil {
+		return Document{}, err
+	}
 	done, err := s.begin()
 	if err != nil {
 		return Document{}, err
 	}
 	defer done()
-	row := jobRow{CreatedAt: s.now(), UpdatedAt: s.now(), Revision: 1}
-	s.describe(&row, j)
 	err = s.db.Transaction(func(tx *gorm.DB) error {
-		if err := tx.Create(&row).Error; err != nil {
-			return err
+		kept := tx.Clauses(clause.OnConflict{DoNothing: true}).Create(&row)
+		if kept.Error != nil {
+			return kept.Error
 		}
-		return insertRevision(tx, j, 1, 0, s.now())
+		if kept.RowsAffected == 0 {
+			return ErrTaken
+		}
+		return tx.Create(&revision).Error
 	})
 	return Document{Revision: 1, Lineage: s.lineage, Job: *j}, err
 }
@@ -151,4 +166,14 @@ func (s *Store) Setting(name string, first func() string) (string, error) {
 		err = s.db.Table("settings").Create(&setting).Error
 	}
 	return setting.Value, err
+}
+
+// SetSetting keeps a setting of this installation in the place of what it was.
+func (s *Store) SetSetting(name, value string) error {
+	done, err := s.begin()
+	if err != nil {
+		return err
+	}
+	defer done()
+	return s.db.Exec("INSERT OR REPLACE INTO settings (name, value) VALUES (?, ?)", name, value).Error
 }

@@ -47,7 +47,20 @@ func migrations() []*gormigrate.Migration {
 		{ID: "0005-workshop", Migrate: statements(
 			`CREATE TABLE workshops (id TEXT PRIMARY KEY, document BLOB NOT NULL, updated_at DATETIME NOT NULL) WITHOUT ROWID`,
 		)},
+		{ID: "0006-authors-browsers-and-utc", Migrate: statements(
+			`ALTER TABLE revisions ADD COLUMN author TEXT NOT NULL DEFAULT ''`,
+			`CREATE TABLE browsers (id TEXT PRIMARY KEY, name TEXT NOT NULL, token TEXT NOT NULL,
+				since DATETIME NOT NULL, seen DATETIME NOT NULL) WITHOUT ROWID`,
+			// SQLite compares times as text: one that was written in the machine's own zone sorts wrongly.
+			`UPDATE jobs SET created_at = `+inUTC("created_at")+`, updated_at = `+inUTC("updated_at"),
+			`UPDATE revisions SET created_at = `+inUTC("created_at"),
+		)},
 	}
+}
+
+// inUTC is the SQL of a time in UTC, and of what cannot be read as it is.
+func inUTC(column string) string {
+	return `COALESCE(strftime('%Y-%m-%d %H:%M:%f+00:00', ` + column + `), ` + column + `)`
 }
 
 func statements(all ...string) gormigrate.MigrateFunc {

@@ -19,6 +19,7 @@ type revisionRow struct {
 	Number    int    `gorm:"primaryKey"`
 	Base      int    // the revision that the edit was made on
 	Label     string // name that somebody gave it; a named one is kept for ever
+	Author    string // who saved it: the name of a browser; empty for the machine itself
 	CreatedAt time.Time
 	Document  []byte // gzip of the canonical JSON
 }
@@ -34,14 +35,17 @@ type Document struct {
 	Job      fitout.Job `json:"job"`
 }
 
-// Base is the revision that an edit was made on.
+// Base is the revision that an edit was made on, and who made it.
 type Base struct {
 	Revision int
 	Lineage  string
+	Author   string
 }
 
 // Base is a document as the base of an edit.
-func (d Document) Base() Base { return Base{d.Revision, d.Lineage} }
+func (d Document) Base() Base {
+	return Base{Revision: d.Revision, Lineage: d.Lineage}
+}
 
 // ConflictError says that a save could not be merged with what others saved
 // meanwhile. Current is what is stored now.
@@ -54,35 +58,62 @@ type ConflictError struct {
 // Error says why the interface has to ask.
 func (e *ConflictError) Error() string { return e.Reason }
 
-func insertRevision(tx *gorm.DB, j *fitout.Job, number, base int, now time.Time) error {
+// packed is a revision as it is written.
+func packed(j *fitout.Job, number, base int, author string, now time.Time) (revisionRow, error) {
 	document, err := fitout.Encode(j)
 	if err != nil {
-		return err
+		return revisionRow{}, err
 	}
-	var packed bytes.Buffer
-	w := gzip.NewWriter(&packed)
+	var data bytes.Buffer
+	w := gzip.NewWriter(&data)
 	if _, err := w.Write(document); err != nil {
-		return err
+		return revisionRow{}, err
 	}
 	if err := w.Close(); err != nil {
-		return err
+		return revisionRow{}, err
 	}
-	return tx.Create(
-		&revisionRow{JobID: j.ID, Number: number, Base: base, CreatedAt: now, Document: packed.Bytes()},
-	).Error
+	return revisionRow{
+		JobID:     j.ID,
+		Number:    number,
+		Base:      base,
+		Author:    author,
+		CreatedAt: now,
+		Document:  data.Bytes(),
+	}, nil
 }
 
+// DamagedError says that what is kept of a revision cannot be read any more. The other revisions are as they were.
+type DamagedError struct {
+	Job    string
+	Number int
+	Why    error
+}
+
+// Error tells which revision, and why.
+func (e *DamagedError) Error() string {
+	return fmt.Sprintf("revision %d of job %s is damaged: %v", e.Number, e.Job, e.Why)
+}
+
+// Unwrap is why it cannot be read.
+func (e *DamagedError) Unwrap() error { return e.Why }
+
 func (r *revisionRow) job() (fitout.Job, error) {
-	var job fitout.Job
 	reader, err := gzip.NewReader(bytes.NewReader(r.Document))
-	if err != nil {
-		return job, fmt.Errorf("revision %d of job %s is damaged: %w", r.Number, r.JobID, err)
+	var data []byte
+	if err == nil {
+		data, err = io.ReadAll(io.LimitReader(reader, fitout.MaxBytes+1))
 	}
-	data, err := io.ReadAll(io.LimitReader(reader, fitout.MaxBytes+1))
-	if err != nil {
-		return job, fmt.Errorf("revision %d of job %s is damaged: %w", r.Number, r.JobID, err)
+	var job fitout.Job
+	if err == nil {
+		job, err = fitout.Decode(data)
 	}
-	return fitout.Decode(data)
+	if err == nil && job.ID != r.JobID {
+		err = fmt.Errorf("it is of job %.64s", job.ID)
+	}
+	if err != nil {
+		return job, &DamagedError{r.JobID, r.Number, err}
+	}
+	return job, nil
 }
 
 // Revision returns the number of a job's newest revision.
@@ -111,7 +142,11 @@ func head(tx *gorm.DB, id string) (jobRow, error) {
 
 func (s *Store) load(tx *gorm.DB, id string, number int) (Document, error) {
 	var row revisionRow
-	if err := tx.Where("job_id = ? AND number = ?", id, number).Take(&row).Error; err != nil {
+	err := tx.Where("job_id = ? AND number = ?", id, number).Take(&row).Error
+	if errors.Is(err, gorm.ErrRecordNotFound) {
+		err = ErrNotFound
+	}
+	if err != nil {
 		return Document{}, err
 	}
 	job, err := row.job()
@@ -123,46 +158,83 @@ func (s *Store) load(tx *gorm.DB, id string, number int) (Document, error) {
 // merged with theirs; where that needs a decision, it returns *ConflictError
 // and keeps nothing. A document that changes nothing makes no revision.
 func (s *Store) Save(base Base, mine *fitout.Job) (Document, error) {
-	done, err := s.begin()
-	if err != nil {
-		return Document{}, err
-	}
-	defer done()
-	var saved Document
-	err = s.db.Transaction(func(tx *gorm.DB) error {
-		row, err := head(tx, mine.ID)
+	return s.advance(mine.ID, base.Revision, base.Author, func(row *jobRow) (fitout.Job, *Document, error) {
+		current, err := s.load(s.db, mine.ID, row.Revision)
 		if err != nil {
-			return err
-		}
-		current, err := s.load(tx, mine.ID, row.Revision)
-		if err != nil {
-			return err
+			return fitout.Job{}, nil, err
 		}
 		if base.Lineage != s.lineage {
-			return &ConflictError{Current: current, Conflicts: []fitout.Conflict{},
+			return fitout.Job{}, nil, &ConflictError{Current: current, Conflicts: []fitout.Conflict{},
 				Reason: "the database was put back to a backup since this job was opened, so that what is stored may be older or " +
 					"somebody else's"}
 		}
 		job := *mine
 		if base.Revision != row.Revision {
-			if job, err = s.merge(tx, base.Revision, mine, current); err != nil {
-				return err
+			if job, err = s.merge(s.db, base.Revision, mine, current); err != nil {
+				return job, nil, err
 			}
 		}
 		if same(&job, &current.Job) {
-			saved = current
-			return nil
+			return job, &current, nil
+		}
+		return job, nil, nil
+	})
+}
+
+// advance gives a job its next revision. What takes long, reading, merging, adding up and packing, is done while
+// others may write; when one of them was quicker with this job it is done once more.
+func (s *Store) advance(id string, base int, author string,
+	next func(*jobRow) (job fitout.Job, unchanged *Document, err error)) (Document, error) {
+	for {
+		row, err := head(s.db, id)
+		if err != nil {
+			return Document{}, err
+		}
+		was := row.Revision
+		job, unchanged, err := next(&row)
+		switch {
+		case err != nil:
+			return Document{}, err
+		case unchanged != nil:
+			done, err := s.begin() // also then it must be true that what is stored is kept
+			if err != nil {
+				return Document{}, err
+			}
+			done()
+			return *unchanged, nil
 		}
 		row.Revision++
 		row.UpdatedAt = s.now()
 		s.describe(&row, &job)
-		saved = Document{Revision: row.Revision, Lineage: s.lineage, Job: job}
-		if err := insertRevision(tx, &job, row.Revision, base.Revision, s.now()); err != nil {
-			return err
+		revision, err := packed(&job, row.Revision, base, author, row.UpdatedAt)
+		if err != nil {
+			return Document{}, err
 		}
-		return tx.Save(&row).Error
+		written, err := s.replace(&row, was, &revision)
+		if err != nil || written {
+			return Document{Revision: row.Revision, Lineage: s.lineage, Job: job}, err
+		}
+	}
+}
+
+// replace writes a job's next revision, unless somebody else wrote one after the revision was.
+func (s *Store) replace(row *jobRow, was int, revision *revisionRow) (written bool, err error) {
+	done, err := s.begin()
+	if err != nil {
+		return false, err
+	}
+	defer done()
+	err = s.db.Transaction(func(tx *gorm.DB) error {
+		result := tx.Model(&jobRow{}).Where("id = ? AND revision = ?", row.ID, was).
+			Select("name", "customer", "vehicle", "search", "revision", "stops", "cautions", "updated_at").
+			UpdateColumns(row)
+		if result.Error != nil || result.RowsAffected == 0 {
+			return result.Error
+		}
+		written = true
+		return tx.Create(revision).Error
 	})
-	return saved, err
+	return written && err == nil, err
 }
 
 func (s *Store) merge(tx *gorm.DB, base int, mine *fitout.Job, current Document) (fitout.Job, error) {

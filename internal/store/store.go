@@ -160,6 +160,7 @@ func connect(path string, how url.Values) (*gorm.DB, error) {
 	}
 	source := url.URL{Scheme: "file", Path: absolute, RawQuery: how.Encode()}
 	return gorm.Open(sqlite.Open(source.String()), &gorm.Config{
+		NowFunc: func() time.Time { return time.Now().UTC() }, // SQLite compares times as text
 		Logger: logger.NewSlogLogger(slog.Default(), logger.Config{LogLevel: logger.Error, SlowThreshold: time.Second,
 			IgnoreRecordNotFoundError: true, ParameterizedQueries: true}), // no line of the log holds what is in a job
 	})

@@ -80,7 +80,7 @@ func TestSavesOnOneBaseMergeOrAsk(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, merged, unchanged, "nothing is kept until somebody decides")
 
-	_, err = s.Save(Base{77, s.Lineage()}, rename(base.Job, "From nowhere"))
+	_, err = s.Save(Base{Revision: 77, Lineage: s.Lineage()}, rename(base.Job, "From nowhere"))
 	require.ErrorAs(t, err, &conflict)
 	assert.Contains(t, conflict.Reason, "no longer kept")
 }
@@ -114,7 +114,7 @@ func TestListSearchArchiveDeleteRestore(t *testing.T) {
 	assert.Equal(t, []string{"Rooftop_tent"}, names(Query{}))
 	_, err := s.Load("j2")
 	require.ErrorIs(t, err, ErrNotFound)
-	_, err = s.Save(Base{1, s.Lineage()}, newJob("j2", "x"))
+	_, err = s.Save(Base{Revision: 1, Lineage: s.Lineage()}, newJob("j2", "x"))
 	require.ErrorIs(t, err, ErrNotFound)
 	taken, err := s.Has("j2")
 	require.NoError(t, err)
@@ -174,7 +174,7 @@ func TestForeignFilesAreRefusedUnchanged(t *testing.T) {
 			require.NoError(t, err)
 			require.NoError(t, db.Close())
 		}},
-		{"a database of a newer version", "written by a newer Zaino; accepted is up to version 5",
+		{"a database of a newer version", "written by a newer Zaino; accepted is up to version 6",
 			func(t *testing.T, path string) {
 				s, err := Open(path, Options{})
 				require.NoError(t, err)

@@ -1,6 +1,8 @@
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
+import { useLayoutEffect } from 'react';
 import { BrowserRouter, Navigate, Route, Routes, useLocation } from 'react-router';
 
+import { AboutPage } from './about/AboutPage';
 import { AccessPage } from './access/AccessPage';
 import { answer, api, Refused } from './api/client';
 import { BriefPage } from './brief/BriefPage';
@@ -17,6 +19,7 @@ import { PapersSheet } from './build/PapersSheet';
 import { ErrorBoundary } from './components/ErrorBoundary';
 import { Trouble } from './components/Trouble';
 import { useKept } from './document/useKept';
+import { screenTitle } from './job/title';
 import { FindingsPage } from './findings/FindingsPage';
 import { HandoverPage } from './handover/HandoverPage';
 import { PackSheet } from './handover/PackSheet';
@@ -43,6 +46,7 @@ import { RangePage } from './range/RangePage';
 import { StopsSheet } from './range/StopsSheet';
 import { VesselsSheet } from './range/VesselsSheet';
 import { WaySheet } from './range/WaySheet';
+import { RevisionsPage } from './revisions/RevisionsPage';
 import { FittedSheet } from './vehicle/FittedSheet';
 import { PlateSheet } from './vehicle/PlateSheet';
 import { SpaceSheet } from './vehicle/SpaceSheet';
@@ -78,12 +82,19 @@ function Gate() {
     queryFn: () => answer(api.GET('/api/vocabulary')),
     staleTime: Infinity,
   });
-  useKept(/^\/jobs\/([^/]+)/.exec(useLocation().pathname)?.[1] ?? '');
+  const { pathname } = useLocation();
+  useKept(/^\/jobs\/([^/]+)/.exec(pathname)?.[1] ?? '');
+  // A job that is open puts its name in; it does so after this.
+  useLayoutEffect(() => {
+    document.title = screenTitle(pathname);
+  }, [pathname]);
   if (error instanceof Refused && error.status === 401) return <AccessPage onOpen={() => void refetch()} />;
   return (
     <Routes>
       <Route path="/" element={<JobsPage />} />
       <Route path="/due" element={<DuePage />} />
+      <Route path="/about" element={<AboutPage />} />
+      <Route path="/jobs/:id/revisions" element={<RevisionsPage />} />
       <Route path="/jobs/:id" element={<JobPage />}>
         <Route index element={<Navigate to="load" replace />} />
         <Route path="brief" element={<BriefPage />}>

@@ -42,7 +42,7 @@ var Aims = [...]Aim{AimRear, AimLow, AimSides, AimAccess, AimSteps, AimRoom}
 // not named counts last.
 type Wishes struct {
 	Parts []string `json:"parts"`
-	Aims  []Aim    `json:"aims"`
+	Aims  []Aim    `json:"aims" maxItems:"6"`
 }
 
 // Proposal is one arrangement, with what speaks for it.
@@ -71,7 +71,7 @@ const (
 const alike = 120
 
 // nodesEach is how much of the search each proposal may take.
-const nodesEach = 30000
+const nodesEach = 150_000
 
 // Propose finds arrangements of the chosen variant's parts in its bays: fixed
 // parts stay, every hard rule holds in every stance. progress is told the share
@@ -103,17 +103,13 @@ func Propose(ctx context.Context, j *fitout.Job, wishes Wishes, progress func(sh
 	if d.asIs != nil {
 		earlier = append(earlier, d.asIs)
 	}
-	for tries := 0; len(result.Found) < wanted && tries < 4*wanted && ctx.Err() == nil; tries++ {
+	for len(result.Found) < wanted && ctx.Err() == nil {
 		best, found := search.Best(ctx, nodesEach, earlier, min(apart, len(d.parts)))
 		if !found {
 			break
 		}
 		earlier = append(earlier, best.Choice)
-		proposal, clash := d.build(best)
-		if clash {
-			continue // what only the whole job shows; the next differs from it
-		}
-		result.Found = append(result.Found, proposal)
+		result.Found = append(result.Found, d.build(best))
 		progress(packShare + (1-packShare)*float64(len(result.Found))/wanted)
 	}
 	slices.SortStableFunc(result.Found, func(a, b Proposal) int { return cmp.Compare(b.Score, a.Score) })
@@ -121,8 +117,11 @@ func Propose(ctx context.Context, j *fitout.Job, wishes Wishes, progress func(sh
 		result.Found[n].Job.ChosenVariant().Name = fmt.Sprintf("%s, proposal %d", d.Variant.Name, n+1)
 	}
 	if len(result.Found) == 0 && ctx.Err() == nil {
-		result.Impossible = fmt.Sprintf("It fits as it stands; nothing else was found that differs in %d places and keeps "+
-			"every hard rule.", apart)
+		result.Impossible = fmt.Sprintf(
+			"It fits as it stands; nothing else was found that differs in %d places and keeps "+
+				"every hard rule.",
+			apart,
+		)
 	}
 	return result
 }
@@ -137,20 +136,31 @@ func halfOf(ctx context.Context) (context.Context, context.CancelFunc) {
 	return context.WithTimeout(ctx, time.Until(end)/2)
 }
 
-// build makes a solution into a variant and holds it against every rule in every
-// stance; clash tells that one stops it which did not stop the arrangement before.
-func (d *draft) build(r propose.Result) (Proposal, bool) {
+// holds tells whether a choice keeps every rule in every stance, also those that only the whole job shows.
+func (d *draft) holds(choice []int) bool {
+	job, err := d.arranged(choice)
+	if err != nil {
+		return false
+	}
+	for key := range stops(plan.Of(&job)) {
+		_, id, _ := strings.Cut(key, " ")
+		if !d.before[key] || slices.ContainsFunc(d.parts, func(p *fit.Part) bool { return p.ID == id }) {
+			return false
+		}
+	}
+	return true
+}
+
+// arranged is the job with a variant of its own in which the parts stand as chosen.
+func (d *draft) arranged(choice []int) (fitout.Job, error) {
 	job, err := edit.Branch(d.Given, d.Variant.ID, "")
 	if err != nil {
-		return Proposal{}, true
+		return job, err
 	}
 	v := job.ChosenVariant()
 	v.Items = slices.Clone(v.Items)
-	for i, a := range r.Choice {
+	for i, a := range choice {
 		pl := &d.places[i][a]
-		if pl.onTop && !d.carried(pl.part.Box, d.others(r.Choice, i)) {
-			return Proposal{}, true
-		}
 		for k := range v.Items {
 			if v.Items[k].ID == pl.item.ID {
 				at := pl.item.At
@@ -162,27 +172,16 @@ func (d *draft) build(r propose.Result) (Proposal, bool) {
 			}
 		}
 	}
-	s := plan.Of(&job)
-	for key := range stops(s) {
-		_, id, _ := strings.Cut(key, " ")
-		if !d.before[key] || slices.ContainsFunc(d.parts, func(p *fit.Part) bool { return p.ID == id }) {
-			return Proposal{}, true
-		}
-	}
-	figures := report.VariantOf(s, d.Plan, assess.Findings(s))
-	return Proposal{Job: job, Sentence: d.explain(s, &figures), Score: r.Score, Bound: r.Bound, Proven: r.Exact,
-		Figures: figures}, false
+	return job, nil
 }
 
-// others are the places that the other parts take in a choice.
-func (d *draft) others(choice []int, but int) []*place {
-	var all []*place
-	for k, a := range choice {
-		if k != but {
-			all = append(all, &d.places[k][a])
-		}
-	}
-	return all
+// build makes a solution that holds into a variant with its figures.
+func (d *draft) build(r propose.Result) Proposal {
+	job, _ := d.arranged(r.Choice) // it was there when it was held against the rules
+	p := plan.Of(&job)
+	figures := report.VariantOf(p, d.Plan, assess.Findings(p))
+	return Proposal{Job: job, Sentence: d.explain(p, &figures), Score: r.Score, Bound: r.Bound, Proven: r.Exact,
+		Figures: figures}
 }
 
 // stops are the rules of fit that stop a plan, each with its subject.
@@ -215,14 +214,20 @@ func (d *draft) explain(s *plan.Plan, f *report.VariantFigures) string {
 	}
 	mine := report.VariantOf(d.Plan, d.Plan, nil)
 	if was, is := math.Abs(mine.Sides), math.Abs(f.Sides); math.Abs(was-is) >= 1 {
-		parts = append(parts, fmt.Sprintf("has the sides differ by %s instead of %s", d.Say.Mass(is), d.Say.Mass(was)))
+		parts = append(
+			parts,
+			fmt.Sprintf("has the sides differ by %s instead of %s", d.Say.Mass(is), d.Say.Mass(was)),
+		)
 	}
 	if by := f.Steps - mine.Steps; by != 0 {
 		word := "fewer"
 		if by > 0 {
 			word = "more"
 		}
-		parts = append(parts, fmt.Sprintf("takes %d %s steps to what is used daily", int(math.Abs(float64(by))), word))
+		parts = append(
+			parts,
+			fmt.Sprintf("takes %d %s steps to what is used daily", int(math.Abs(float64(by))), word),
+		)
 	}
 	var moved []string
 	for _, diff := range f.Differs {

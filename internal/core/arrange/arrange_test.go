@@ -64,6 +64,44 @@ func TestTwelveModulesAreArrangedInAnEmptyCanopy(t *testing.T) {
 	assert.LessOrEqual(t, math.Abs(heavy.Found[0].Figures.Sides), math.Abs(got.Found[0].Figures.Sides)+5)
 }
 
+// Twelve modules in a canopy are searched to the end, whatever is wished for first: each proposal is the best of those that
+// differ so much, and its bound says so.
+func TestTwelveModulesAreSearchedToTheEnd(t *testing.T) {
+	for _, aims := range [][]arrange.Aim{
+		{}, {arrange.AimSides, arrange.AimLow}, {arrange.AimAccess}, {arrange.AimAccess, arrange.AimSides},
+	} {
+		j := example.Twelve()
+		start := time.Now()
+		got := arrange.Propose(context.Background(), &j, arrange.Wishes{Aims: aims}, func(float64) {})
+		t.Logf("%v in %v", aims, time.Since(start))
+		require.Len(t, got.Found, 3)
+		for _, p := range got.Found {
+			assert.True(t, p.Proven, "%v: %v of at most %v", aims, p.Score, p.Bound)
+			assert.InDelta(t, p.Bound, p.Score, 1e-9)
+		}
+	}
+}
+
+// Twenty are arranged too: what cannot stand is left out while it is searched, not after three were chosen.
+func TestTwentyModulesAreArrangedToo(t *testing.T) {
+	j := example.Twelve()
+	for k := range 8 {
+		example.Stand(&j, fmt.Sprintf("box%d", k), fitout.PlainGear, fitout.FaceNone, float64(5+k),
+			float64(250+20*(k%4)), float64(200+30*(k%3)), float64(150+20*(k%5)), "left")
+	}
+	got := arrange.Propose(context.Background(), &j, arrange.Wishes{}, func(float64) {})
+	require.Empty(t, got.Impossible)
+	require.Len(t, got.Found, 3)
+	for _, p := range got.Found {
+		assert.LessOrEqual(t, p.Score, p.Bound)
+		for _, f := range assess.Of(&p.Job).Findings {
+			if f.Subject.Kind == "module" {
+				assert.NotEqual(t, fitout.Stop, f.Severity, f.Sentence)
+			}
+		}
+	}
+}
+
 func TestWhatMakesItImpossibleIsNamed(t *testing.T) {
 	j := example.Twelve()
 	example.Stand(&j, "boat", fitout.PlainGear, fitout.FaceNone, 30, 2500, 300, 300, "left")

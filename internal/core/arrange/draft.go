@@ -235,7 +235,7 @@ const stepCost = 8
 
 // problem is what the search solves: a place for each part.
 func (d *draft) problem() *propose.Problem {
-	p := &propose.Problem{SideWeight: d.aims[AimSides] / 1000 / 3}
+	p := &propose.Problem{SideWeight: d.aims[AimSides] / 1000 / 3, Holds: d.holds}
 	for i := range d.places {
 		options := make([]propose.Option, len(d.places[i]))
 		for a := range d.places[i] {
@@ -252,6 +252,20 @@ func (d *draft) problem() *propose.Problem {
 		x, y := &d.places[i][a], &d.places[i][b]
 		s, t := x.item.At, y.item.At
 		return x.bay == y.bay && math.Abs(s.X-t.X) < alike && math.Abs(s.Y-t.Y) < alike && math.Abs(s.Z-t.Z) < alike
+	}
+	for i := range d.places {
+		for a := range d.places[i] {
+			pl := &d.places[i][a]
+			if least := math.Nextafter(half(pl.part.Box), math.Inf(1)) - d.under(pl.part.Box, nil); pl.onTop &&
+				least > 0 {
+				p.Needs = append(
+					p.Needs,
+					propose.Need{Part: i, Option: a, Least: least, Gives: func(k, b int) float64 {
+						return under(pl.part.Box, d.places[k][b].part.Box)
+					}},
+				)
+			}
+		}
 	}
 	daily := make([]bool, len(d.parts))
 	for i := range d.parts {

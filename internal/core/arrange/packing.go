@@ -224,21 +224,30 @@ func (d *draft) levels(p *fit.Part, bay *fit.Bay, floor float64, done []*place) 
 
 // carried tells whether more than half of a box lies on what is placed or stays.
 func (d *draft) carried(b fitout.Box, done []*place) bool {
-	size := b.Size()
-	area := 0.0
-	under := func(o fitout.Box) {
-		by := b.Overlap(o)
-		if math.Abs(o.To.Z-b.From.Z) <= 5 && by.X > 0 && by.Y > 0 {
-			area += by.X * by.Y
-		}
-	}
+	return d.under(b, done) > half(b)
+}
+
+// half is half of the area of a box, mm².
+func half(b fitout.Box) float64 { return b.Size().Length * b.Size().Width / 2 }
+
+// under is how much of a box lies on what is placed or stays, mm².
+func (d *draft) under(b fitout.Box, done []*place) (area float64) {
 	for _, q := range done {
-		under(q.part.Box)
+		area += under(b, q.part.Box)
 	}
 	for _, q := range d.stays {
-		under(q.Box)
+		area += under(b, q.Box)
 	}
-	return area*2 > size.Length*size.Width
+	return area
+}
+
+// under is how much of a box lies on another, mm².
+func under(b, other fitout.Box) float64 {
+	by := b.Overlap(other)
+	if math.Abs(other.To.Z-b.From.Z) > 5 || by.X <= 0 || by.Y <= 0 {
+		return 0
+	}
+	return by.X * by.Y
 }
 
 // impossibleAlone names a part that fits nowhere by itself.

@@ -144,6 +144,9 @@ func findings(p *plan.Plan) ([]fitout.Finding, []Fallen) {
 	}
 	for i := range all {
 		f := &all[i]
+		if f.Rule == "station-unset" {
+			f.Fixes = fit.PutAway(p, f.Subject.ID)
+		}
 		f.Key = f.Names()
 		f.Title, f.Sentence = words.Unbroken(f.Title), words.Unbroken(f.Sentence)
 		if f.Fixes == nil {

@@ -1,6 +1,8 @@
 package assess_test
 
 import (
+	"fmt"
+	"slices"
 	"strings"
 	"testing"
 
@@ -10,6 +12,7 @@ import (
 	"zaino/internal/core/assess"
 	"zaino/internal/core/edit"
 	"zaino/internal/core/fitout"
+	"zaino/internal/demo"
 	"zaino/internal/example"
 )
 
@@ -64,17 +67,33 @@ func TestRulesFire(t *testing.T) {
 		}},
 		{"combination-over", "its limit (GCM) is 4 000 kg", fitout.Stop, func(j *fitout.Job) {
 			j.Vehicle.Limits.Combination.Kg, j.Vehicle.Limits.TrailerBraked.Kg = 4000, 3000
-			j.Trailer = &fitout.Trailer{Source: fitout.DataSheet, Name: "T", Coupled: true, Mass: 2500, Ball: 100, Braked: true}
+			j.Trailer = &fitout.Trailer{
+				Source:  fitout.DataSheet,
+				Name:    "T",
+				Coupled: true,
+				Mass:    2500,
+				Ball:    100,
+				Braked:  true,
+			}
 		}},
-		{"ball-over", "The ball mass is 100 kg; the limit of the vehicle is 80 kg.", fitout.Stop, func(j *fitout.Job) {
-			j.Vehicle.Limits.Ball.Kg = 80
-			j.Trailer = &fitout.Trailer{Source: fitout.DataSheet, Name: "T", Coupled: true, Mass: 800, Ball: 100}
-		}},
-		{"trailer-over", "The mass of the unbraked trailer is 800 kg; the limit of the vehicle is 750 kg.", fitout.Stop,
+		{
+			"ball-over",
+			"The ball mass is 100 kg; the limit of the vehicle is 80 kg.",
+			fitout.Stop,
+			func(j *fitout.Job) {
+				j.Vehicle.Limits.Ball.Kg = 80
+				j.Trailer = &fitout.Trailer{Source: fitout.DataSheet, Name: "T", Coupled: true, Mass: 800, Ball: 100}
+			},
+		},
+		{
+			"trailer-over",
+			"The mass of the unbraked trailer is 800 kg; the limit of the vehicle is 750 kg.",
+			fitout.Stop,
 			func(j *fitout.Job) {
 				j.Vehicle.Limits.TrailerUnbraked.Kg = 750
 				j.Trailer = &fitout.Trailer{Source: fitout.DataSheet, Name: "T", Coupled: true, Mass: 800, Ball: 60}
-			}},
+			},
+		},
 		{"placard-over", "together are 500 kg; the payload placard allows 450 kg.", fitout.Stop, func(j *fitout.Job) {
 			j.Vehicle.Limits.Placard.Kg = 450
 			example.Add(j, "cargo", 500, 2500)
@@ -152,12 +171,18 @@ func TestFixesDoWhatTheySay(t *testing.T) {
 	example.Add(&j, "water", 8, 3900, func(i *fitout.Item) {
 		i.Presence = fitout.Presence{Kind: fitout.ByLevel, Level: &fitout.Level{Max: 120, Now: 110, Density: 1}}
 	})
-	j.Variants[0].Switches = []fitout.Switch{{ID: "raft", Name: "Raft", On: true}, {ID: "guest", Name: "Guest", On: true}}
+	j.Variants[0].Switches = []fitout.Switch{
+		{ID: "raft", Name: "Raft", On: true},
+		{ID: "guest", Name: "Guest", On: true},
+	}
 	example.Add(&j, "raft", 70, 4100, func(i *fitout.Item) {
 		i.Presence = fitout.Presence{Kind: fitout.BySwitch, Switch: "raft"}
 	})
 	example.Add(&j, "guest", 80, 0, func(i *fitout.Item) {
-		i.Form, i.Seat, i.Presence = fitout.FormPerson, "rear-left", fitout.Presence{Kind: fitout.BySwitch, Switch: "guest"}
+		i.Form, i.Seat, i.Presence = fitout.FormPerson, "rear-left", fitout.Presence{
+			Kind:   fitout.BySwitch,
+			Switch: "guest",
+		}
 	})
 	over := example.Found(t, j, "rear-over")
 	require.Len(t, over, 1)
@@ -210,5 +235,45 @@ func BenchmarkAssess300Items(b *testing.B) {
 	}
 	for b.Loop() {
 		assess.Of(&j)
+	}
+}
+
+// The largest jobs that are taken: many things of the ledger, and many modules that stand over each other in many
+// stances.
+func BenchmarkAssessTheLargest(b *testing.B) {
+	for _, size := range []struct {
+		name                    string
+		items, modules, stances int
+	}{{"2000 items", 2000, 0, 0}, {"200 modules in 30 stances", 0, 200, 30}} {
+		jobs, err := demo.Jobs()
+		require.NoError(b, err)
+		j := jobs[0]
+		v := &j.Variants[0]
+		drawers := v.Items[slices.IndexFunc(v.Items, func(i fitout.Item) bool {
+			return i.Module != nil && i.Module.Kind == fitout.Drawers
+		})]
+		gear := v.Items[slices.IndexFunc(v.Items, func(i fitout.Item) bool {
+			return i.Module == nil && i.In == nil && i.Seat == "" && i.Presence.Kind == fitout.Always
+		})]
+		for k := len(v.Items); k < size.items; k++ {
+			gear.ID = fmt.Sprint("gear-", k)
+			gear.At = fitout.Point{X: 2400 + float64(k%40)*30, Y: float64(k%17)*60 - 500, Z: 900}
+			v.Items = append(v.Items, gear)
+		}
+		for k := range size.modules {
+			drawers.ID = fmt.Sprint("drawers-", k)
+			drawers.At = fitout.Point{X: 2400 + float64(k%20)*50, Y: -500, Z: 900 + float64(k/20)*40}
+			v.Items = append(v.Items, drawers)
+		}
+		for k := len(v.Stances); k < size.stances; k++ {
+			stance := v.Stances[k%len(v.Stances)]
+			stance.ID = fmt.Sprint("stance-", k)
+			v.Stances = append(v.Stances, stance)
+		}
+		b.Run(size.name, func(b *testing.B) {
+			for b.Loop() {
+				assess.Of(&j)
+			}
+		})
 	}
 }

@@ -142,6 +142,8 @@ var powerRules = []struct {
 		}},
 	{"changeover-both", func(_ *fitout.Job, e *fitout.Electrics) { e.Links = append(e.Links, changeover(false)) },
 		func(_ *fitout.Job, e *fitout.Electrics) { e.Links = append(e.Links, changeover(true)) }},
+	{"voltages-joined", func(_ *fitout.Job, e *fitout.Electrics) { e.Systems[1].Voltage = 24 },
+		func(_ *fitout.Job, e *fitout.Electrics) { e.Systems[0].Voltage, e.Systems[1].Voltage = 24, 24 }},
 	{"trailer-fed-twice", func(_ *fitout.Job, e *fitout.Electrics) { trailer(e, true) },
 		func(_ *fitout.Job, e *fitout.Electrics) { trailer(e, false) }},
 	{"load-unfed", func(_ *fitout.Job, e *fitout.Electrics) { e.Loads[1].System = "gone" },

@@ -111,10 +111,26 @@ func TestVehicleRulesFire(t *testing.T) {
 			example.Crew(j)
 			j.Brief.Gear = []fitout.Gear{{ID: "anvil", Name: "Anvil", Count: 10, Mass: 110, Used: fitout.UsedSeldom}}
 		}},
-		{"traveller-differs", "Ann weighs 70 kg in the brief and 64 kg in the ledger", fitout.Note, func(j *fitout.Job) {
-			example.Crew(j)
-			example.Add(j, "ann", 64, 1390, func(i *fitout.Item) { i.Form, i.Seat = fitout.FormPerson, "driver" })
-		}},
+		{
+			"gear-differs",
+			"Anvil weighs 110 kg in the brief and 60 kg in the ledger",
+			fitout.Note,
+			func(j *fitout.Job) {
+				j.Brief.Gear = []fitout.Gear{
+					{ID: "anvil", Name: "Anvil", Count: 1, Mass: 110, Used: fitout.UsedSeldom},
+				}
+				example.Add(j, "anvil", 60, 1390, func(i *fitout.Item) { i.Source = fitout.Estimate })
+			},
+		},
+		{
+			"traveller-differs",
+			"Ann weighs 70 kg in the brief and 64 kg in the ledger",
+			fitout.Note,
+			func(j *fitout.Job) {
+				example.Crew(j)
+				example.Add(j, "ann", 64, 1390, func(i *fitout.Item) { i.Form, i.Seat = fitout.FormPerson, "driver" })
+			},
+		},
 	})
 }
 

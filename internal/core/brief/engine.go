@@ -37,7 +37,7 @@ type PayloadLine struct {
 // Engine tells what follows from the brief, and what the plan lacks of it.
 func Engine() plan.Engine[Figures] {
 	return plan.Engine[Figures]{Figures: figures, Rules: []plan.Rule{
-		envelope, fuelShort, payloadGone, travellerDiffers, gearNotAboard,
+		envelope, fuelShort, payloadGone, travellerDiffers, gearDiffers, gearNotAboard,
 	}}
 }
 

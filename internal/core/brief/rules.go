@@ -114,6 +114,42 @@ func travellerDiffers(p *plan.Plan) []fitout.Finding {
 	return found
 }
 
+// By how much gear is lighter in the ledger than the brief says before that is told: a share, and kg.
+const (
+	lighterShare = 0.1
+	lighterKg    = 1
+)
+
+// gearDiffers notes gear that is lighter in the ledger than the brief says: the loads count with the ledger. Heavier is
+// right, for it may stand there with its slide, its box or its mounts; and what has a level weighs what is in it.
+func gearDiffers(p *plan.Plan) []fitout.Finding {
+	var found []fitout.Finding
+	for _, g := range p.Job.Brief.Gear {
+		i := slices.IndexFunc(p.Variant.Items, func(i fitout.Item) bool { return i.ID == g.ID })
+		if i < 0 || p.Variant.Items[i].Presence.Level != nil {
+			continue
+		}
+		item, kg := &p.Variant.Items[i], g.Count*g.Mass
+		if kg-item.Mass < max(lighterKg, lighterShare*kg) || item.Source == fitout.ByScale {
+			continue
+		}
+		found = append(found, fitout.Finding{
+			Rule: "gear-differs", Severity: fitout.Note, Subject: fitout.Subject{Kind: "item", ID: item.ID},
+			Title: g.Name + " is lighter than the brief says",
+			Sentence: fmt.Sprintf(
+				"%s weighs %s in the brief and %s in the ledger. The loads count with the ledger. Weigh it, or "+
+					"enter %s there.",
+				g.Name,
+				p.Say.Mass(kg),
+				p.Say.Mass(item.Mass),
+				p.Say.Mass(kg),
+			),
+			Value: item.Mass, Limit: kg, Margin: item.Mass - kg, Unit: "kg", Source: "brief",
+		})
+	}
+	return found
+}
+
 // gearNotAboard notes what the brief wants along and the plan has no place for.
 // It speaks as soon as the first module stands on the bench: before that,
 // nothing is laid out yet.

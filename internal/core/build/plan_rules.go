@@ -124,7 +124,7 @@ func deliveredLate(l *Look) []fitout.Finding {
 	for i := range w.Steps {
 		s := &w.Steps[i]
 		there := s.To + s.Wait
-		if s.Work != "order" || s.Wait == 0 || there <= free+24 {
+		if s.Work != "order" || s.Wait == 0 || s.Day == 0 || there <= free+24 {
 			continue
 		}
 		days := math.Ceil((there - free) / 24)

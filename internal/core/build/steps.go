@@ -27,7 +27,7 @@ type BuildStep struct {
 	Caution string   `json:"caution"`
 	After   []string `json:"after" doc:"what it waits for, in words"`
 	Kg      float64  `json:"kg" doc:"that is lifted, kg"`
-	Day     int      `json:"day" doc:"from 1"`
+	Day     int      `json:"day" doc:"from 1; 0 = it hangs on a ring of reasons"`
 	Date    string   `json:"date" doc:"empty while nobody said when it begins"`
 	From    float64  `json:"from" doc:"h from the start of the first day, nights counted"`
 	To      float64  `json:"to"`

@@ -149,6 +149,14 @@ func TestTheWorkshopsOwnReasons(t *testing.T) {
 	told := strings.Join(v.Ring, "; ")
 	assert.Contains(t, told, "we measure it in place")
 	assert.Contains(t, told, "weighed before it is fitted")
+	whole := bench(unit())
+	free := view(&whole)
+	all, _ := stepsOf(&free)
+	there, of := stepsOf(&v)
+	assert.ElementsMatch(t, all, there, "what hangs on the ring is still work")
+	assert.Zero(t, of["saw/unit"].Day)
+	assert.Zero(t, of["fit/unit"].Day)
+	assert.Zero(t, of["weigh/unit"].Day, "it waits for what waits")
 	j.Build.Reasons = []fitout.Reason{{ID: "r", First: "gone/unit", Then: "saw/unit", Why: "a step that is no more"}}
 	assert.Empty(t, view(&j).Ring, "a reason about a step that is gone is passed over")
 }

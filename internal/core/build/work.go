@@ -11,7 +11,7 @@ import (
 
 // Work is all steps in their order, and the ring of reasons if there is one.
 type Work struct {
-	Steps   []BuildStep
+	Steps   []BuildStep    // what hangs on the ring comes last, without a day
 	Reasons []order.Reason // between the steps as they were gathered
 	Ring    []string       // reasons that run in a ring, in words
 	Days    int
@@ -62,7 +62,12 @@ func (l *Look) workOf() *Work {
 			after[r.Then] = append(after[r.Then], w.steps[r.First].Title+": "+r.Why)
 		}
 	}
+	waiting := make([]bool, len(w.steps))
+	for i := range waiting {
+		waiting[i] = true
+	}
 	for _, slot := range schedule.Slots {
+		waiting[slot.Step] = false
 		s := w.steps[slot.Step]
 		s.Day, s.From, s.To = slot.Day+1, slot.From, slot.To
 		s.Date = workday(b.Start, slot.Day)
@@ -72,13 +77,24 @@ func (l *Look) workOf() *Work {
 				s.Makers = append(s.Makers, b.Makers[who].Name)
 			}
 		}
-		if n := l.noted(s.ID); n != nil {
-			s.Done, s.Noted = n.Done, Noted{n.On, n.By, n.Minutes, n.Kg, n.Trouble}
+		w.Steps = append(w.Steps, l.withNotes(s))
+	}
+	for i, s := range w.steps {
+		if waiting[i] {
+			s.After = append(s.After, after[i]...)
+			w.Steps = append(w.Steps, l.withNotes(s))
 		}
-		w.Steps = append(w.Steps, s)
 	}
 	w.Days = schedule.Days
 	return w
+}
+
+// withNotes is a step with what was noted of it.
+func (l *Look) withNotes(s BuildStep) BuildStep {
+	if n := l.noted(s.ID); n != nil {
+		s.Done, s.Noted = n.Done, Noted{n.On, n.By, n.Minutes, n.Kg, n.Trouble}
+	}
+	return s
 }
 
 // noted is what was noted of a step, or nil.

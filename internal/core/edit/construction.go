@@ -41,6 +41,8 @@ var (
 		return false
 	})
 	strutForce = module(func(m *fitout.Module, value float64) { m.Struts, m.Force = max(2, m.Struts), value })
+	// runnersRated exchanges runners for ones of a rating, kg.
+	runnersRated = module(func(m *fitout.Module, value float64) { m.Rated = value })
 	// panelThick and wall rebuild a part that is made here: its mass then follows from its panels.
 	panelThick = item(func(_ *fitout.Job, i *fitout.Item, e *fitout.FixEdit) bool {
 		return rebuilt(i, func(m *fitout.Module) { m.Panel = e.Value })

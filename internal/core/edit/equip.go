@@ -59,12 +59,7 @@ func replaceBattery(j *fitout.Job, at int, c *fitout.Component) fitout.Job {
 	if p := plan.Of(j); p.Index(s.Item) >= 0 && p.Items[p.Index(s.Item)].Name == s.Name {
 		s.Name = c.Item.Name // it was called what it was
 	}
-	warmer, vented := s.Battery.Warmer, s.Battery.Vented
-	s.Battery, s.Voltage = with.Battery, with.Voltage
-	s.Battery.Warmer, s.Battery.Vented = warmer, vented
-	if with.Kind == fitout.StationSystem {
-		s.Ports = slices.Clone(with.Ports)
-	}
+	putBattery(s, with)
 	edited := WithItems(j, func(i *fitout.Item) {
 		if i.ID == s.Item && i.Module != nil {
 			Replace(i, &c.Item)
@@ -84,8 +79,8 @@ func replaceBattery(j *fitout.Job, at int, c *fitout.Component) fitout.Job {
 // runs on it stays on it. One that is part of a board leaves the board where it is.
 func replaceInverter(j *fitout.Job, at int, c *fitout.Component) fitout.Job {
 	v := j.ChosenVariant()
-	i, with := &v.Electrics.Inverters[at], c.Device.Inverter
-	i.Watts, i.Surge, i.Standby, i.Efficiency = with.Watts, with.Surge, with.Standby, with.Efficiency
+	i := &v.Electrics.Inverters[at]
+	putInverter(i, c.Device.Inverter)
 	others := 0
 	for _, named := range v.Electrics.Named() {
 		if named.Item == i.Item {

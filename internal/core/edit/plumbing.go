@@ -37,6 +37,22 @@ func vessel(change func(v *fitout.Vessel, e *fitout.FixEdit)) Kind {
 	})
 }
 
+// breather leads a breather up from a vessel.
+var breather = vessel(func(v *fitout.Vessel, _ *fitout.FixEdit) { v.Breather = fitout.IsSo })
+
+// tapFrom has an outlet draw from a vessel by its id.
+var tapFrom = onVariant(func(j *fitout.Job, v *fitout.Variant, e *fitout.FixEdit) bool {
+	v.Plumbing.Outlets = slices.Clone(v.Plumbing.Outlets)
+	k := slices.IndexFunc(v.Plumbing.Outlets, func(o fitout.Outlet) bool { return o.ID == e.ID })
+	known := slices.ContainsFunc(v.Items, func(i fitout.Item) bool { return i.ID == e.With }) ||
+		slices.ContainsFunc(j.Vehicle.Tanks, func(t fitout.Tank) bool { return t.ID == e.With })
+	if k < 0 || !known {
+		return false
+	}
+	v.Plumbing.Outlets[k].Vessel = e.With
+	return true
+})
+
 // vesselRest counts so many litres of a vessel as unusable.
 var vesselRest = vessel(func(v *fitout.Vessel, e *fitout.FixEdit) { v.Unusable = e.Value })
 

@@ -52,7 +52,7 @@ func proposed(j *fitout.Job, id string) (fitout.Job, []string) {
 	if chained, ok := follows(&job, id); ok {
 		job, said = chained, append(said, "a chain for its cable or hose")
 	}
-	if n := fix(&job, id); n > 0 {
+	if n := fix(&job, id, ""); n > 0 {
 		said = append(said, fmt.Sprintf("%d fixings", n))
 	}
 	if len(said) == 0 {
@@ -86,8 +86,8 @@ const (
 
 // fix holds a part by the nearest mounting points of the vehicle that have force left, or by
 // bolts proposed under its corners; it tells by how many. What is light, or carried, or soft
-// needs none.
-func fix(job *fitout.Job, id string) int {
+// needs none. One mounting point is left alone.
+func fix(job *fitout.Job, id, but string) int {
 	s := fit.Of(plan.Of(job))
 	k := slices.IndexFunc(s.Parts, func(p fit.Part) bool { return p.ID == id })
 	if k < 0 || len(s.Parts[k].Module().Fixings) > 0 || !s.MustBeHeld(&s.Parts[k]) {
@@ -95,7 +95,7 @@ func fix(job *fitout.Job, id string) int {
 	}
 	p := &s.Parts[k]
 	need := s.Asks(p) * 1.5 // what lies in it comes on top
-	if n := onMounts(job, s, p, need); n > 0 {
+	if n := onMounts(job, s, p, need, but); n > 0 {
 		return n
 	}
 	n := min(mostBolts, max(4, int(math.Ceil(need/boltHolds))))
@@ -150,7 +150,22 @@ var hold = Kind{
 	Caution: "Proposed bolts are practice: look at what lies beneath before anything is drilled.",
 	Apply: func(j *fitout.Job, _ []fitout.Component, e *fitout.FixEdit) (fitout.Job, bool) {
 		job := *j
-		n := fix(&job, e.ID)
+		n := fix(&job, e.ID, "")
+		return job, n > 0
+	},
+}
+
+// holdAnew proposes other fixings for a part in the place of those that it has, without one mounting point.
+var holdAnew = Kind{
+	Caution: hold.Caution,
+	Apply: func(j *fitout.Job, _ []fitout.Component, e *fitout.FixEdit) (fitout.Job, bool) {
+		job := WithItems(j, func(i *fitout.Item) {
+			if i.ID == e.ID && i.Module != nil {
+				m := *i.Module
+				m.Fixings, i.Module = []fitout.Fixing{}, &m
+			}
+		})
+		n := fix(&job, e.ID, e.With)
 		return job, n > 0
 	},
 }
@@ -160,7 +175,7 @@ const near = 250.0
 
 // onMounts fixes a part to mounting points of the vehicle that are near and hold nothing else
 // yet, where they are enough; it tells by how many.
-func onMounts(job *fitout.Job, s *fit.Scene, p *fit.Part, need float64) int {
+func onMounts(job *fitout.Job, s *fit.Scene, p *fit.Part, need float64, but string) int {
 	used := map[string]bool{}
 	for i := range s.Parts {
 		for _, f := range s.Parts[i].Module().Fixings {
@@ -175,7 +190,7 @@ func onMounts(job *fitout.Job, s *fit.Scene, p *fit.Part, need float64) int {
 	}
 	var free []*fitout.Mount
 	for i := range s.Vehicle.Mounts {
-		if m := &s.Vehicle.Mounts[i]; !used[m.ID] && m.Rating > 0 && off(m) <= near {
+		if m := &s.Vehicle.Mounts[i]; !used[m.ID] && m.ID != but && m.Rating > 0 && off(m) <= near {
 			free = append(free, m)
 		}
 	}

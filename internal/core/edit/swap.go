@@ -7,7 +7,8 @@ import (
 	modules "zaino/internal/core/module"
 )
 
-// swap puts a component in the place of a part, with what fills it as far as it goes in.
+// swap puts a component in the place of a part, with what fills it as far as it goes in, and with its figures in the
+// electrics.
 var swap = Kind{Apply: func(j *fitout.Job, components []fitout.Component, e *fitout.FixEdit) (fitout.Job, bool) {
 	k := slices.IndexFunc(components, func(c fitout.Component) bool { return c.ID == e.With })
 	if k < 0 || components[k].Item.Module == nil {
@@ -20,6 +21,10 @@ var swap = Kind{Apply: func(j *fitout.Job, components []fitout.Component, e *fit
 			exchange(i, &components[k].Item)
 		}
 	})
+	if done && components[k].Device != nil {
+		changed = withElectrics(&changed)
+		rewire(&changed.ChosenVariant().Electrics, e.ID, components[k].Device)
+	}
 	if v := changed.ChosenVariant(); done {
 		rehouse(v, &v.Items[slices.IndexFunc(v.Items, func(i fitout.Item) bool { return i.ID == e.ID })])
 	}
@@ -41,7 +46,7 @@ func exchange(i *fitout.Item, with *fitout.Item) {
 }
 
 // Replace puts a component in the place of an item: its floor stays, and so does
-// the side that it opens to.
+// the side that it opens to, or the way in which it lies.
 func Replace(old, with *fitout.Item) {
 	box := old.Box()
 	size := with.Size
@@ -52,7 +57,11 @@ func Replace(old, with *fitout.Item) {
 	if m.Faces == fitout.FaceTop && with.Module.Faces != fitout.FaceTop || m.Faces == fitout.FaceNone {
 		m.Faces = with.Module.Faces
 	}
-	if m.Faces == fitout.FaceLeft || m.Faces == fitout.FaceRight {
+	across := m.Faces == fitout.FaceLeft || m.Faces == fitout.FaceRight
+	if m.Faces == fitout.FaceTop || m.Faces == fitout.FaceNone { // as the old one lies
+		across = (old.Size.Length < old.Size.Width) != (size.Length < size.Width)
+	}
+	if across {
 		size.Length, size.Width = size.Width, size.Length
 	}
 	if m.Latch == fitout.NoLatch && m.Lock == fitout.NoLock {

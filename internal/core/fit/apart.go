@@ -52,6 +52,48 @@ func (s *Scene) moves(p *Part, from fitout.Box, may func(step) bool) []fitout.Fi
 	return s.movesBy(p, steps(p.Box, from), may)
 }
 
+// soundMove tells whether a fix that moves a part leaves it in its space, in nothing else, and no further in the frame of its
+// opening than it was; clear of the frame where that is what it is for. What moves nothing is left to others.
+func (s *Scene) soundMove(f *fitout.Finding, fix *fitout.Fix) bool {
+	p := s.part(fix.Edit.ID)
+	if p == nil {
+		return true
+	}
+	at, by := p.Box.Middle(), fitout.Point{}
+	switch fix.Edit.Kind {
+	case "part-x":
+		by.X = fix.Edit.Value - at.X
+	case "part-y":
+		by.Y = fix.Edit.Value - at.Y
+	case "part-z":
+		by.Z = fix.Edit.Value - at.Z
+	default:
+		return true
+	}
+	if !s.StandsAs(p.ID, func(b fitout.Box) fitout.Box { return b.Moved(by.X, by.Y, by.Z) }) {
+		return false
+	}
+	may := s.inFrame(p)
+	if f.Rule == "opening-frame" || f.Rule == "lip" {
+		may = 0
+	}
+	moved := p.movedBy(by.X, by.Y, by.Z)
+	return s.inFrame(&moved) <= may+slack
+}
+
+// inFrame is how far what goes out of a part stands in the frame or behind the lip of its opening, mm.
+func (s *Scene) inFrame(p *Part) (most float64) {
+	if bay := s.bay(p); bay != nil && (p.Motion == Slides || p.Motion == Drawers) {
+		for _, leaf := range p.Leaves {
+			if bay.Through(leaf.Swept) && !bay.Through(leaf.Closed) {
+				mm, _ := bay.Frame(leaf.Closed)
+				most = max(most, mm)
+			}
+		}
+	}
+	return most
+}
+
 // movesBy is moves by given steps: those by which something that moves with the part comes clear.
 func (s *Scene) movesBy(p *Part, all []step, may func(step) bool) []fitout.Fix {
 	if p.Fixed || p.Item == nil {

@@ -4,7 +4,9 @@
 package fit
 
 import (
+	"cmp"
 	"math"
+	"slices"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/module"
@@ -80,14 +82,10 @@ type Clash struct {
 // parts, then every part in an obstacle of its bay.
 func Clashes(parts []Part, bays []Bay) []Clash {
 	var all []Clash
-	for i := range parts {
-		for k := i + 1; k < len(parts); k++ {
-			if parts[i].Box.To.X-slack <= parts[k].Box.From.X || parts[k].Box.To.X-slack <= parts[i].Box.From.X {
-				continue
-			}
-			if by := parts[i].Box.Overlap(parts[k].Box); least(by) > slack {
-				all = append(all, Clash{Part: parts[i].ID, Other: parts[k].ID, By: by})
-			}
+	for _, pair := range neighbours(parts) {
+		a, b := &parts[pair[0]], &parts[pair[1]]
+		if by := a.Box.Overlap(b.Box); least(by) > slack {
+			all = append(all, Clash{Part: a.ID, Other: b.ID, By: by})
 		}
 	}
 	for i := range parts {
@@ -98,6 +96,29 @@ func Clashes(parts []Part, bays []Bay) []Clash {
 		all = append(all, inObstacles(&parts[i], bay)...)
 	}
 	return all
+}
+
+// neighbours are the pairs of parts that lie over each other along the vehicle, each once, in the order of the parts:
+// they are swept from the front, so that a part is only held against those that begin before it ends.
+func neighbours(parts []Part) [][2]int {
+	order := make([]int, len(parts))
+	for i := range order {
+		order[i] = i
+	}
+	slices.SortFunc(order, func(a, b int) int { return cmp.Compare(parts[a].Box.From.X, parts[b].Box.From.X) })
+	var pairs [][2]int
+	for n, i := range order {
+		for _, k := range order[n+1:] {
+			if parts[i].Box.To.X-slack <= parts[k].Box.From.X {
+				break
+			}
+			if parts[i].Box.From.X < parts[k].Box.To.X-slack {
+				pairs = append(pairs, [2]int{min(i, k), max(i, k)})
+			}
+		}
+	}
+	slices.SortFunc(pairs, func(a, b [2]int) int { return cmp.Or(cmp.Compare(a[0], b[0]), cmp.Compare(a[1], b[1])) })
+	return pairs
 }
 
 // inObstacles are the obstacles of its bay that a part stands in; a floor that lies flat is cut out round some.

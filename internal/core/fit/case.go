@@ -9,8 +9,8 @@ import (
 )
 
 // inCases are what the rules say of things that only come along in a case: what is wrong with them as it is shown, or
-// without them, is told already. A case that brings nothing further onto the bench is not looked at.
-func inCases(p *plan.Plan, shown *Scene) []fitout.Finding {
+// without them, is found already. A case that brings nothing further onto the bench is not looked at.
+func inCases(p *plan.Plan, shown []fitout.Finding) []fitout.Finding {
 	var found []fitout.Finding
 	var told map[string]bool
 	seen := map[string]bool{}
@@ -32,7 +32,7 @@ func inCases(p *plan.Plan, shown *Scene) []fitout.Finding {
 		}
 		if told == nil {
 			told = map[string]bool{}
-			for _, f := range shown.Check() {
+			for _, f := range shown {
 				told[f.Names()+f.Stance] = true
 			}
 		}

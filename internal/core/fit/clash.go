@@ -2,41 +2,127 @@ package fit
 
 import (
 	"fmt"
+	"slices"
+	"strconv"
+	"strings"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/words"
 )
 
 // partsClash stops two modules, or a module and what stands in its bay, in the
-// same place, in any stance: one finding a part, with the first that it stands in.
+// same place, in any stance: one finding a part, with the first that it stands in. The first posture
+// is looked at whole; of each further one only the parts that stand otherwise there, and what they meet or met.
 func partsClash(s *Scene) []fitout.Finding {
+	told := map[string]bool{} // what stands in what is told as it is found first
+	var first []standing
 	return s.each(func(p *Posture) []fitout.Finding {
-		parts := make([]Part, 0, len(s.Parts))
-		for i := range s.Parts {
-			if p.Gone[i] {
-				continue
-			}
-			part := s.Parts[i]
-			if p.moved(s, i) {
-				part.Bay = "" // out of it, or carried out
-			}
-			part.Box = p.Boxes[i]
-			parts = append(parts, part)
-		}
-		clashes := Clashes(parts, s.Bays)
-		of := map[string][]Clash{}
-		for _, c := range clashes {
-			of[c.Part] = append(of[c.Part], c)
+		now := s.standing(p)
+		var groups [][]Clash
+		if first == nil {
+			first = now
+			groups = grouped(Clashes(present(now), s.Bays))
+		} else {
+			groups = s.changedClashes(first, now)
 		}
 		var found []fitout.Finding
-		for _, c := range clashes {
-			if all := of[c.Part]; all != nil {
-				of[c.Part] = nil
+		for _, all := range groups {
+			if key := clashKey(all); !told[key] {
+				told[key] = true
 				found = append(found, s.clash(all, p))
 			}
 		}
 		return found
 	})
+}
+
+// standing is a part as it stands in a posture.
+type standing struct {
+	Part
+	gone bool
+}
+
+func (s *Scene) standing(p *Posture) []standing {
+	all := make([]standing, len(s.Parts))
+	for i := range s.Parts {
+		all[i] = standing{s.Parts[i], p.Gone[i]}
+		if p.moved(s, i) {
+			all[i].Bay = "" // out of it, or carried out
+		}
+		all[i].Box = p.Boxes[i]
+	}
+	return all
+}
+
+// present are the parts that are there.
+func present(all []standing) []Part {
+	parts := make([]Part, 0, len(all))
+	for i := range all {
+		if !all[i].gone {
+			parts = append(parts, all[i].Part)
+		}
+	}
+	return parts
+}
+
+// grouped are clashes by the part that they are told of: first those that meet another part, then those that only
+// stand in an obstacle.
+func grouped(clashes []Clash) [][]Clash {
+	at := map[string]int{}
+	var groups [][]Clash
+	for _, c := range clashes {
+		k, there := at[c.Part]
+		if !there {
+			k = len(groups)
+			at[c.Part], groups = k, append(groups, nil)
+		}
+		groups[k] = append(groups[k], c)
+	}
+	return groups
+}
+
+// changedClashes are the clashes of the parts that stand otherwise than they first did, and of those that such a part
+// meets or met; those of the others are as they were.
+func (s *Scene) changedClashes(first, now []standing) [][]Clash {
+	var changed []int
+	for i := range now {
+		if now[i].gone != first[i].gone || now[i].Box != first[i].Box || now[i].Bay != first[i].Bay {
+			changed = append(changed, i)
+		}
+	}
+	meets := func(all []standing, i, k int) bool {
+		return !all[i].gone && !all[k].gone && least(all[i].Box.Overlap(all[k].Box)) > slack
+	}
+	var pairs, obstacles []Clash
+	for i := range now {
+		if now[i].gone || !slices.ContainsFunc(changed, func(m int) bool {
+			return m == i || m > i && (meets(first, i, m) || meets(now, i, m))
+		}) {
+			continue
+		}
+		for k := i + 1; k < len(now); k++ {
+			if meets(now, i, k) {
+				pairs = append(pairs, Clash{Part: now[i].ID, Other: now[k].ID, By: now[i].Box.Overlap(now[k].Box)})
+			}
+		}
+		if bay := bayOf(s.Bays, now[i].Bay); bay != nil {
+			obstacles = append(obstacles, inObstacles(&now[i].Part, bay)...)
+		}
+	}
+	return grouped(append(pairs, obstacles...))
+}
+
+// clashKey tells apart what one part stands in.
+func clashKey(all []Clash) string {
+	var key strings.Builder
+	key.WriteString(all[0].Part)
+	for i := range all {
+		key.WriteByte(' ')
+		if key.WriteString(all[i].Other); all[i].Other == "" {
+			key.WriteString(strconv.Itoa(all[i].Obstacle))
+		}
+	}
+	return key.String()
 }
 
 // clash is about all that one part stands in, so that letting one of them stand lets no other stand; it tells the first.

@@ -144,8 +144,12 @@ func handling(s *Scene) Handling {
 // the axles, and with its place as the document keeps it.
 func rules(p *plan.Plan) []fitout.Finding {
 	s := Of(p)
-	found := append(s.Check(), inCases(p, s)...)
+	found := s.Check()
+	found = append(found, inCases(p, found)...)
 	for i := range found {
+		if f := &found[i]; f.Rule == "needs-hidden" || f.Rule == "needs-away" {
+			f.Fixes = s.putOutOfSight(p, f)
+		}
 		for k := range found[i].Fixes {
 			fix := &found[i].Fixes[k]
 			part := s.part(fix.Edit.ID)

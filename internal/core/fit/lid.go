@@ -2,6 +2,7 @@ package fit
 
 import (
 	"fmt"
+	"math"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/words"
@@ -86,7 +87,8 @@ func fridgeLid(s *Scene) []fitout.Finding {
 			"lid needs %s. Let it come out by %s, or leave %s above it.", s.Say.Length(travel), s.Say.Length(depth),
 			s.Say.Length(room), s.Say.Length(need), s.Say.Length(lidShare*depth), s.Say.Length(need))
 		f.Value, f.Limit, f.Margin = travel, lidShare*depth, travel-lidShare*depth
-		f.Fixes = []fitout.Fix{edit("Slide that comes out by "+s.Say.Length(depth), "travel", p.ID, depth)}
+		wants := min(depth, math.Ceil(lidShare*depth))
+		f.Fixes = []fitout.Fix{edit("Slide that comes out by "+s.Say.Length(wants), "travel", p.ID, wants)}
 		f.Lines = []fitout.Line{s.upright(p.Box, p.Box.To.Z, p.Box.To.Z+room)}
 		found = append(found, f)
 	}

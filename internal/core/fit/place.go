@@ -22,7 +22,8 @@ func (s *Scene) PlaceFor(p *plan.Plan, id string) *fitout.InCell {
 	fullestYet := -1.0
 	for i := range p.Items {
 		holder := &p.Items[i]
-		if holder.Module == nil || module.Of(holder.Module.Kind).Shape == module.Bought {
+		if holder.Module == nil || module.Of(holder.Module.Kind).Shape == module.Bought ||
+			!s.passesDoor(thing.Size, holder.ID) {
 			continue
 		}
 		for _, f := range s.Cells[holder.ID] {
@@ -37,6 +38,28 @@ func (s *Scene) PlaceFor(p *plan.Plan, id string) *fitout.InCell {
 		}
 	}
 	return best
+}
+
+// putOutOfSight offers to lay what is in sight, or where people are, into a compartment: one away from people for what
+// belongs away from them.
+func (s *Scene) putOutOfSight(p *plan.Plan, f *fitout.Finding) []fitout.Fix {
+	fixes := s.putAway(p, f.Subject.ID)
+	if fixes == nil || f.Rule != "needs-away" {
+		return fixes
+	}
+	if holder := s.part(s.PlaceFor(p, f.Subject.ID).Module); holder == nil || s.bay(holder) == nil || s.bay(holder).Shared {
+		return nil
+	}
+	return fixes
+}
+
+// PutAway offers to lay gear where it fits; nothing where it fits nowhere, and nothing for what is built in.
+func PutAway(p *plan.Plan, id string) []fitout.Fix {
+	k := p.Index(id)
+	if k < 0 || p.Items[k].Module != nil && p.Items[k].Module.Kind != fitout.PlainGear {
+		return nil
+	}
+	return Of(p).putAway(p, id)
 }
 
 // putAway offers to lay a thing where it fits; nothing where it fits nowhere.

@@ -101,10 +101,10 @@ func restraint(s *Scene) []fitout.Finding {
 	return append(found, f)
 }
 
-// MustBeHeld tells whether a part is held against the table at all: what is light, soft,
-// carried by another or bolted to the roof is not.
+// MustBeHeld tells whether a part is held against the table at all: what is light, soft or
+// bolted to the roof is not. What stands on a slide is: the slide carries it, and holds it no more than a floor does.
 func (s *Scene) MustBeHeld(p *Part) bool {
-	return !p.Ledger && p.Kg() >= lightest && !s.isCarried(p) && !p.Traits().OnRoof &&
+	return !p.Ledger && p.Kg() >= lightest && !p.Traits().OnRoof &&
 		(p.Item == nil || p.Item.Form != fitout.FormSoft)
 }
 
@@ -155,18 +155,21 @@ func (s *Scene) mounts(p *Part) []*fitout.Mount {
 	return all
 }
 
+// mostHeldAnew is for how many parts of a mounting point other ones are offered.
+const mostHeldAnew = 3
+
 // mountOver stops a mounting point that all the parts on it ask more of than it
 // is rated; each part shares its force over its fixings alike.
 func mountOver(s *Scene) []fitout.Finding {
 	share, way := mostOf(s.Practice.Restraint)
 	asked := map[string]float64{}
-	last := map[string]*Part{}
+	pull := map[string][]*Part{}
+	each := func(p *Part) float64 { return share * p.Kg() / float64(len(s.mounts(p))) }
 	for i := range s.Parts {
 		p := &s.Parts[i]
-		mounts := s.mounts(p)
-		for _, m := range mounts {
-			asked[m.ID] += share * p.Kg() / float64(len(mounts))
-			last[m.ID] = p
+		for _, m := range s.mounts(p) {
+			asked[m.ID] += each(p)
+			pull[m.ID] = append(pull[m.ID], p)
 		}
 	}
 	var found []fitout.Finding
@@ -175,7 +178,8 @@ func mountOver(s *Scene) []fitout.Finding {
 		if m.Rating == 0 || !quantity.Exceeds(asked[m.ID], m.Rating) {
 			continue
 		}
-		f := about("mount-over", fitout.Stop, last[m.ID])
+		last := pull[m.ID][len(pull[m.ID])-1]
+		f := about("mount-over", fitout.Stop, last)
 		f.With = []string{m.ID}
 		f.Title = fmt.Sprintf("%s is asked too much", m.Name)
 		f.Sentence = fmt.Sprintf(
@@ -188,7 +192,21 @@ func mountOver(s *Scene) []fitout.Finding {
 			orNothing(m.Beneath),
 		)
 		f.Value, f.Limit, f.Margin, f.Unit, f.Source = asked[m.ID], m.Rating, m.Rating-asked[m.ID], "kg", "data sheet"
-		f.Lines = []fitout.Line{line(last[m.ID].Box.Middle(), m.At, s.Say.Mass(asked[m.ID]))}
+		f.Lines = []fitout.Line{line(last.Box.Middle(), m.At, s.Say.Mass(asked[m.ID]))}
+		// The one that pulls most first.
+		slices.SortStableFunc(pull[m.ID], func(a, b *Part) int { return cmp.Compare(each(b), each(a)) })
+		for _, p := range pull[m.ID][:min(len(pull[m.ID]), mostHeldAnew)] {
+			if !s.MustBeHeld(p) {
+				continue
+			}
+			label := "Hold " + words.Lower(p.Name()) + " by other points, or bolts"
+			if quantity.Exceeds(asked[m.ID]-each(p), m.Rating) {
+				label += " (not enough alone)"
+			}
+			anew := edit(label, "hold-anew", p.ID, 0)
+			anew.Edit.With = m.ID
+			f.Fixes = append(f.Fixes, anew)
+		}
 		found = append(found, f)
 	}
 	return found

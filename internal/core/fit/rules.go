@@ -103,6 +103,7 @@ func (s *Scene) Check() []fitout.Finding {
 					f.Stance = stance.ID
 					f.Sentence += " In “" + stance.Name + "”."
 				}
+				f.Fixes = slices.DeleteFunc(f.Fixes, func(fix fitout.Fix) bool { return !on.soundMove(&f, &fix) })
 				found = append(found, f)
 			}
 		}

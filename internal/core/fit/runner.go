@@ -77,11 +77,22 @@ func runnerLoad(s *Scene) []fitout.Finding {
 			"%s. Take %s out, or choose runners rated %s.", name, s.Say.Mass(load), s.Say.Mass(rated), s.Say.Length(travelOf(p)),
 			100*s.Practice.RunnerFactor, s.Say.Mass(most), s.Say.Mass(load-most), s.Say.Mass(load/s.Practice.RunnerFactor))
 		f.Value, f.Limit, f.Margin, f.Unit, f.Source = load, most, most-load, "kg", source
-		f.Lines = []fitout.Line{line(p.Leaves[0].Closed.Middle(), p.Leaves[0].Open.Middle(), s.Say.Length(travelOf(p)))}
+		f.Lines = []fitout.Line{
+			line(p.Leaves[0].Closed.Middle(), p.Leaves[0].Open.Middle(), s.Say.Length(travelOf(p))),
+		}
+		if wants := math.Ceil(load/s.Practice.RunnerFactor/ratedStep) * ratedStep; wants <= mostRated {
+			f.Fixes = []fitout.Fix{edit(fmt.Sprintf("Runners rated %s", s.Say.Mass(wants)), "runners", p.ID, wants)}
+		}
 		found = append(found, f)
 	}
 	return found
 }
+
+// In what steps runners are rated, and up to what they can be had, kg. Practice.
+const (
+	ratedStep = 5
+	mostRated = 250
+)
 
 // drawerShare is the part of a drawer unit's mass that a drawer has, of all its
 // drawers together.

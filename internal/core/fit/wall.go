@@ -2,6 +2,7 @@ package fit
 
 import (
 	"fmt"
+	"slices"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/words"
@@ -18,6 +19,20 @@ func (b *Bay) walled(side string) bool {
 		return true
 	}
 	return b.Kind == fitout.BayTub && side == "front"
+}
+
+// opensInside tells whether a part that is turned to a face opens within the walls of its space, or through its opening.
+func (p *Part) opensInside(bay *Bay, face fitout.Face) bool {
+	if p.Item == nil || p.Item.Module == nil {
+		return false
+	}
+	item, m := *p.Item, *p.Item.Module
+	m.Faces, item.Module = face, &m
+	turned := PartOf(&item)
+	return !slices.ContainsFunc(turned.Leaves, func(leaf Leaf) bool {
+		_, side := Outside(leaf.Open, bay)
+		return bay.walled(side)
+	})
 }
 
 // facesWall cautions of a drawer, slide or door that opens toward a wall: out of its space on a side on which that has no
@@ -47,7 +62,8 @@ func facesWall(s *Scene) []fitout.Finding {
 			)
 			f.Value, f.Margin = mm, -mm
 			f.Lines = []fitout.Line{line(leaf.Closed.Middle(), leaf.Open.Middle(), s.Say.Length(mm))}
-			if face := bay.Opening.Face; face != p.Module().Faces && face != fitout.FaceTop {
+			if face := bay.Opening.Face; face != p.Module().Faces && face != fitout.FaceTop &&
+				p.opensInside(bay, face) {
 				turned := edit(fmt.Sprintf("Turn it toward the %s", sideOf[face]), "turn", p.ID, 0)
 				turned.Edit.With = string(face)
 				f.Fixes = append(f.Fixes, turned)

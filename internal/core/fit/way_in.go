@@ -10,38 +10,77 @@ import (
 
 // wayIn stops a module that stands in its bay but cannot pass the opening,
 // however it is turned: of its three sides the two smaller must go through.
-// An under-tray box is hung from below. What is built of panels can be carried in flat, so it gets a note only.
+// An under-tray box is hung from below; what lies in it passes its door. What is built of panels can be carried in flat,
+// so it gets a note only.
 func wayIn(s *Scene) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range s.Parts {
 		p := &s.Parts[i]
 		bay := s.bay(p)
-		if bay == nil || !bay.Opening.Known || p.Traits().Barrier || p.Traits().HungBelow {
+		if bay == nil || !bay.Opening.Known || p.Traits().Barrier {
 			continue
 		}
-		size := p.Box.Size()
-		sides := []float64{size.Length, size.Width, size.Height}
-		slices.Sort(sides)
-		gap := []float64{bay.Opening.Width, bay.Opening.Height}
-		slices.Sort(gap)
-		over := max(sides[0]-gap[0], sides[1]-gap[1])
-		if over <= slack {
+		if !p.Traits().HungBelow {
+			found = s.passes(found, about("way-in", fitout.Stop, p), p.Name(), p.Box, bay)
 			continue
 		}
-		f := about("way-in", fitout.Stop, p)
-		f.Title = fmt.Sprintf("%s does not pass the opening", p.Name())
-		f.Sentence = fmt.Sprintf("%s is %s × %s at its smallest; the opening of %s is %s × %s. It is %s too large to be "+
-			"carried in or taken out.", p.Name(), s.Say.Length(sides[0]), s.Say.Length(sides[1]), words.Lower(bay.Name),
-			s.Say.Length(gap[0]), s.Say.Length(gap[1]), s.Say.Length(over))
-		if p.Built {
-			f.Severity = fitout.Note
-			f.Sentence += " Carry its panels in and put it together inside, and plan for how it comes out again."
-		} else {
-			f.Sentence += " Choose a smaller one."
+		for k := range s.Things {
+			if t := &s.Things[k]; t.Part == p.ID && t.Item.Form != fitout.FormSoft {
+				found = s.passes(found, aboutThing("way-in", fitout.Stop, t), t.Item.Name, t.Item.Box(), bay)
+			}
 		}
-		f.Value, f.Margin = over, -over
-		f.Lines = []fitout.Line{line(p.Box.Middle(), bay.Opening.Gap.Middle(), s.Say.Length(over))}
-		found = append(found, f)
 	}
 	return found
+}
+
+// passes adds a finding where a box does not pass the opening of a bay.
+func (s *Scene) passes(
+	found []fitout.Finding,
+	f fitout.Finding,
+	name string,
+	box fitout.Box,
+	bay *Bay,
+) []fitout.Finding {
+	sides, gap := smaller(box.Size()), smaller(fitout.Size{Length: bay.Opening.Width, Width: bay.Opening.Height})
+	over := max(sides[0]-gap[0], sides[1]-gap[1])
+	if over <= slack {
+		return found
+	}
+	f.Title = fmt.Sprintf("%s does not pass the opening", name)
+	f.Sentence = fmt.Sprintf("%s is %s × %s at its smallest; the opening of %s is %s × %s. It is %s too large to be "+
+		"carried in or taken out.", name, s.Say.Length(sides[0]), s.Say.Length(sides[1]), words.Lower(bay.Name),
+		s.Say.Length(gap[0]), s.Say.Length(gap[1]), s.Say.Length(over))
+	if p := s.part(f.Subject.ID); p != nil && p.Built {
+		f.Severity = fitout.Note
+		f.Sentence += " Carry its panels in and put it together inside, and plan for how it comes out again."
+	} else {
+		f.Sentence += " Choose a smaller one."
+	}
+	f.Value, f.Margin = over, -over
+	f.Lines = []fitout.Line{line(box.Middle(), bay.Opening.Gap.Middle(), s.Say.Length(over))}
+	return append(found, f)
+}
+
+// smaller are the two smaller sides of a size, the smallest first; of one without a height both of it.
+func smaller(size fitout.Size) [2]float64 {
+	sides := []float64{size.Length, size.Width, size.Height}
+	if size.Height == 0 {
+		sides = sides[:2]
+	}
+	slices.Sort(sides)
+	return [2]float64{sides[0], sides[1]}
+}
+
+// passesDoor tells whether a thing passes the door of an under-tray box; through other openings it goes with what it lies in.
+func (s *Scene) passesDoor(thing fitout.Size, holder string) bool {
+	p := s.part(holder)
+	if p == nil || !p.Traits().HungBelow {
+		return true
+	}
+	bay := s.bay(p)
+	if bay == nil || !bay.Opening.Known {
+		return true
+	}
+	sides, gap := smaller(thing), smaller(fitout.Size{Length: bay.Opening.Width, Width: bay.Opening.Height})
+	return max(sides[0]-gap[0], sides[1]-gap[1]) <= slack
 }

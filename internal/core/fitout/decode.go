@@ -17,8 +17,8 @@ const MaxBytes = 4 << 20
 // Decode reads a job document. It refuses, with Problems or a plain error:
 // more than MaxBytes, what is not JSON, another format, a newer version
 // (checked before unknown fields, so that the sentence is the helpful one),
-// unknown fields, values of the wrong kind, numbers that no measurement has,
-// and everything that Validate refuses. Missing fields are empty.
+// unknown fields and fields twice, values of the wrong kind, numbers that no measurement has,
+// and everything that Validate refuses. Missing fields are empty; of names what nobody sees is shown.
 func Decode(data []byte) (Job, error) {
 	var job Job
 	if len(data) > MaxBytes {
@@ -57,6 +57,9 @@ func carefully(data []byte) (Job, error) {
 	if err != nil {
 		return job, err
 	}
+	if name, twice := RepeatedField(data); twice {
+		return job, Problem{Path: shown(name), Given: "this field twice", Accepted: "each field once"}
+	}
 	if version < Version {
 		if data, err = lift(document, version); err != nil {
 			return job, err
@@ -71,6 +74,7 @@ func carefully(data []byte) (Job, error) {
 		return job, fmt.Errorf("the document cannot be read: %w", err)
 	}
 	fillLists(reflect.ValueOf(&job).Elem())
+	showHidden(reflect.ValueOf(&job).Elem())
 	return job, Validate(&job)
 }
 

@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"hash/fnv"
 	"slices"
+	"strings"
 )
 
 // Finding is one thing that an engine has to say about a job.
@@ -71,18 +72,20 @@ func (s Severity) Rank() int {
 // Names is the key of a finding: its rule, its subject, and all else that it is about.
 // Of more things than a key has room for it is a sum of them.
 func (f *Finding) Names() string {
-	key := f.Rule + "/" + f.Subject.ID
+	var key strings.Builder
+	key.WriteString(f.Rule + "/" + f.Subject.ID)
 	for _, id := range slices.Sorted(slices.Values(f.With)) {
-		key += "+" + id
+		key.WriteByte('+')
+		key.WriteString(id)
 	}
 	if f.Subject.Measure != "" {
-		key += "@" + f.Subject.Measure
+		key.WriteString("@" + f.Subject.Measure)
 	}
-	if len(key) <= longestKey {
-		return key
+	if key.Len() <= longestKey {
+		return key.String()
 	}
 	sum := fnv.New64a()
-	sum.Write([]byte(key))
+	sum.Write([]byte(key.String()))
 	return fmt.Sprintf("%s/%s+%x", f.Rule, f.Subject.ID, sum.Sum64())
 }
 

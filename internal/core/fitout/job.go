@@ -36,7 +36,7 @@ type Job struct {
 	Handover Handover   `json:"handover" doc:"what the customer is told and given, and what is due afterwards"`
 	Training *Training  `json:"training,omitempty" doc:"present for an exercise"`
 	Trailer  *Trailer   `json:"trailer,omitempty" doc:"what the vehicle tows, if it tows"`
-	Variants []Variant  `json:"variants" key:"id" maxItems:"20"`
+	Variants []Variant  `json:"variants" key:"id" minItems:"1" maxItems:"20"`
 	Chosen   string     `json:"chosen" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of the variant that is shown and assessed"`
 }
 

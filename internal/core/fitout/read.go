@@ -24,6 +24,9 @@ func (r *reader) quickly(job *Job) bool {
 		return false
 	}
 	r.blank()
+	if mayHide(r.data) {
+		showHidden(reflect.ValueOf(job).Elem())
+	}
 	return r.at == len(r.data) && job.Format == Format && job.Version == Version
 }
 

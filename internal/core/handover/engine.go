@@ -226,25 +226,33 @@ func neededPapers(p *plan.Plan) []fitout.Finding {
 		Value: float64(len(missing)), Margin: -float64(len(missing))})
 }
 
-// expiredPapers tells of papers that had expired when it was handed over.
+// expiredPapers stops papers that had expired when it was handed over, and cautions of those that will have before the
+// build begins.
 func expiredPapers(p *plan.Plan) []fitout.Finding {
+	severity, day, what := fitout.Stop, p.Job.Handover.Delivered, "the handover"
+	if !delivered(p) {
+		severity, day, what = fitout.Caution, p.Job.Build.Start, "the build begins"
+	}
 	var found []fitout.Finding
 	for i := range p.Job.Handover.Papers {
 		paper := &p.Job.Handover.Papers[i]
-		if delivered(p) && paper.Expires != "" && paper.Expires < p.Job.Handover.Delivered {
-			found = append(
-				found,
-				fitout.Finding{
-					Rule:     "paper-expired",
-					Severity: fitout.Stop,
-					Subject:  fitout.Subject{Kind: "handover"},
-					Title:    "Paper had expired",
-					Sentence: fmt.Sprintf("%s expired on %s, before the handover on %s. Have it renewed.", paper.Name,
-						paper.Expires, p.Job.Handover.Delivered),
-					Source: "practice",
-				},
-			)
+		if paper.Expires == "" || day == "" || paper.Expires >= day {
+			continue
 		}
+		found = append(found, fitout.Finding{
+			Rule:     "paper-expired",
+			Severity: severity,
+			Subject:  fitout.Subject{Kind: "handover", ID: paper.ID},
+			Title:    paper.Name + " is out of date",
+			Sentence: fmt.Sprintf(
+				"%s expired on %s, before %s on %s. Have it renewed.",
+				paper.Name,
+				paper.Expires,
+				what,
+				day,
+			),
+			Source: "practice",
+		})
 	}
 	return found
 }

@@ -15,6 +15,7 @@ import (
 	"zaino/internal/core/mend"
 	"zaino/internal/core/offer"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/power"
 	"zaino/internal/example"
 )
 
@@ -231,31 +232,54 @@ func TestMendingCanBeCalledOff(t *testing.T) {
 // as much.
 func TestOnlyWhatServesTheSameIsExchanged(t *testing.T) {
 	j := example.Laden(t, 5)
-	kindOf, nameOf := map[string]fitout.ModuleKind{}, map[string]string{}
-	for _, c := range example.Shop() {
-		kindOf[c.ID], nameOf[c.ID] = c.Item.Module.Kind, c.Item.Name
+	components := map[string]*fitout.Component{}
+	for k := range example.Shop() {
+		components[example.Shop()[k].ID] = &example.Shop()[k]
 	}
 	for i := range j.ChosenVariant().Items {
 		if item := &j.ChosenVariant().Items[i]; item.ID == "battery" {
-			item.Name, item.Mass, item.Size = "House battery, 200 Ah lithium", 60, fitout.Size{Length: 420, Width: 300,
-				Height: 300}
+			item.Name, item.Mass = "The old one", 60
 		}
 	}
-	p := plan.Of(&j)
-	swapped := 0
-	for _, c := range offer.All(p, example.Shop()) {
-		fix := c.Fix(1)
-		if fix.Edit.Kind != "swap" {
-			continue
+	swapped := func() map[string]fitout.Fix {
+		p, all := plan.Of(&j), map[string]fitout.Fix{}
+		for _, c := range offer.All(p, example.Shop()) {
+			fix := c.Fix(1)
+			if fix.Edit.Kind != "swap" {
+				continue
+			}
+			item := &p.Items[p.Index(fix.Edit.ID)]
+			assert.Equal(t, item.Module.Kind, components[fix.Edit.With].Item.Module.Kind, fix.Label)
+			assert.NotEqual(t, fitout.PlainGear, item.Module.Kind, fix.Label)
+			all[fix.Edit.ID] = fix
 		}
-		swapped++
-		item := &p.Items[p.Index(fix.Edit.ID)]
-		assert.Equal(t, item.Module.Kind, kindOf[fix.Edit.With], fix.Label)
-		assert.NotEqual(t, fitout.PlainGear, item.Module.Kind, fix.Label)
-		if fix.Edit.ID == "battery" {
-			assert.NotContains(t, nameOf[fix.Edit.With], "lead", "which feeds a third")
-			assert.NotContains(t, nameOf[fix.Edit.With], "100 Ah", "which feeds half")
-		}
+		return all
 	}
-	assert.NotZero(t, swapped)
+	all := swapped()
+	assert.NotEmpty(t, all)
+	assert.NotContains(t, all, "battery", "nobody said what it is")
+	assert.NotContains(t, all, "board", "nobody said what is on it: an inverter is none")
+
+	e := &j.ChosenVariant().Electrics
+	e.Systems = []fitout.PowerSystem{
+		{ID: "house", Name: "House", Kind: fitout.HouseSystem, Voltage: 12, Item: "battery",
+			Battery: fitout.Battery{
+				Chemistry: fitout.AGM,
+				Capacity:  100,
+				Parallel:  1,
+			}, Full: 1, Ports: []fitout.Port{}},
+	}
+	require.NoError(t, fitout.Validate(&j))
+	all = swapped()
+	require.Contains(t, all, "battery", "half of 100 Ah of lead is in a lighter one")
+	with := components[all["battery"].Edit.With].Device.System
+	assert.GreaterOrEqual(t, power.Capacity(&with.Battery)*power.Usable(&with.Battery), 50.0)
+	after, err := edit.Apply(&j, example.Shop(), []fitout.FixEdit{all["battery"].Edit})
+	require.NoError(t, err)
+	assert.Equal(t, with.Battery.Chemistry, after.ChosenVariant().Electrics.Systems[0].Battery.Chemistry)
+	assert.InDelta(t, with.Battery.Capacity, after.ChosenVariant().Electrics.Systems[0].Battery.Capacity, 0)
+	assert.Equal(t, "House", after.ChosenVariant().Electrics.Systems[0].Name)
+
+	e.Systems[0].Battery = fitout.Battery{Chemistry: fitout.LFP, Capacity: 400, Parallel: 2}
+	assert.NotContains(t, swapped(), "battery", "none gives as much as 800 Ah of lithium")
 }

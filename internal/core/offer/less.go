@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"slices"
 
+	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/load"
 	"zaino/internal/core/module"
@@ -133,7 +134,7 @@ func (s sheet) lighter() []Change {
 		light.Module = &m
 		kg, _, ok := module.Mass(&light, s.Job.Build.Runners)
 		saves := item.Mass - kg
-		if !ok || saves < 1 {
+		if !ok || saves < 1 || !s.holdsStill(&light) {
 			continue
 		}
 		change := lighter(s.Load.Items[i].Mass, saves)
@@ -144,6 +145,22 @@ func (s sheet) lighter() []Change {
 			}))
 	}
 	return all
+}
+
+// holdsStill tells whether what lies in a part goes into it too with other walls.
+func (s sheet) holdsStill(part *fitout.Item) bool {
+	cells := module.Cells(part)
+	return !slices.ContainsFunc(s.Items, func(i fitout.Item) bool {
+		if i.In == nil || i.In.Module != part.ID {
+			return false
+		}
+		k := slices.IndexFunc(cells, func(c module.Cell) bool { return c.ID == i.In.Cell })
+		if k < 0 {
+			return false
+		}
+		over, _ := fit.TooLarge(i.Size, cells[k].Inside.Size())
+		return over > 0
+	})
 }
 
 // foamPanel is the thickness of foam-core that a part is built of instead, mm.

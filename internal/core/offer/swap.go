@@ -31,7 +31,9 @@ func (s sheet) swaps(components []fitout.Component) []Change {
 		var own []Change
 		for k := range components {
 			with := &components[k].Item
-			if with.Module == nil || with.Module.Kind != old.Module.Kind || with.Name == old.Name || !s.serves(old, with) {
+			if with.Module == nil || with.Module.Kind != old.Module.Kind || with.Name == old.Name || !s.serves(old, with) ||
+				!s.feedsAsMuch(old, &components[k]) ||
+				!s.doesAsMuch(old, components[k].Device) {
 				continue
 			}
 			kg := s.componentMass(with)
@@ -56,14 +58,10 @@ func (s sheet) swaps(components []fitout.Component) []Change {
 }
 
 // serves tells whether what would replace a part holds what is in it now, has a
-// compartment of the same name for all that lies in it, and is of as much use: a battery
-// by what can be taken out of it.
+// compartment of the same name for all that lies in it.
 func (s sheet) serves(old, with *fitout.Item) bool {
 	holds, has := old.Presence.Level, with.Presence.Level
 	if (holds == nil) != (has == nil) || holds != nil && has.Max < holds.Now {
-		return false
-	}
-	if !feedsAsMuch(old, with) {
 		return false
 	}
 	return !slices.ContainsFunc(s.Variant.Items, func(i fitout.Item) bool {

@@ -169,6 +169,10 @@ func otherChemistry(l *Look) []fitout.Finding {
 			"it, or choose one for %[2]s.", words.Lower(system.Name), ChemistryWord(system.Battery.Chemistry),
 			ChemistryWord(fitout.Chemistry(c.def.For)))
 		f.Margin, f.Source = -1, "data sheet"
+		f.Fixes = []fitout.Fix{{
+			Label: fmt.Sprintf("Set %s for %s, where its manual allows", words.Lower(c.def.Name), ChemistryWord(system.Battery.Chemistry)),
+			Edit:  fitout.FixEdit{Kind: "charger-for", ID: c.def.ID, With: string(system.Battery.Chemistry)},
+		}}
 		found = append(found, f)
 	}
 	return found
@@ -199,6 +203,10 @@ func noIsolator(l *Look) []fitout.Finding {
 			"battery, " +
 			"before everything else. Never work on a live battery: its short circuit melts tools."
 		f.Margin = -1
+		f.Fixes = []fitout.Fix{{
+			Label: "Put an isolator beside " + words.Lower(sys.Def.Name),
+			Edit:  fitout.FixEdit{Kind: "isolator", ID: sys.Def.ID},
+		}}
 		return []fitout.Finding{f}
 	})
 }

@@ -42,7 +42,7 @@ func (l *Look) systemName(id string) string {
 // chargesNothing stops chargers and sources that lead nowhere: to a system that is gone.
 func chargesNothing(l *Look) []fitout.Finding {
 	var found []fitout.Finding
-	tell := func(id, name, item, system string) {
+	tell := func(id, name, item, system string, fixes []fitout.Fix) {
 		f := l.about("charges-nothing", fitout.Stop, id, item)
 		f.Title = name + " charges nothing"
 		f.Sentence = "No battery is named that it charges, or the one that is named is gone. Name one, or take it out."
@@ -50,21 +50,41 @@ func chargesNothing(l *Look) []fitout.Finding {
 			f.Severity = fitout.Note
 			f.Sentence = fmt.Sprintf("It charges %s, which does not come along in the state shown.", l.systemName(system))
 		}
-		f.Margin, f.Source = -1, "physics"
+		f.Margin, f.Source, f.Fixes = -1, "physics", fixes
 		found = append(found, f)
 	}
 	for k := range l.Setup.chargers {
-		if c := &l.Setup.chargers[k]; c.to < 0 && l.Setup.there(c.def.Item) {
-			tell(c.def.ID, c.def.Name, c.def.Item, c.def.System)
+		c := &l.Setup.chargers[k]
+		if c.to >= 0 || !l.Setup.there(c.def.Item) {
+			continue
 		}
+		var fixes []fitout.Fix
+		if house := l.house(); house != nil && house.ID != c.def.From &&
+			(c.def.For == "any" || c.def.For == string(house.Battery.Chemistry)) {
+			fixes = []fitout.Fix{feedFrom(c.def.Name, c.def.ID, house.Name, house.ID)}
+		}
+		tell(c.def.ID, c.def.Name, c.def.Item, c.def.System, fixes)
 	}
 	for k := range l.Setup.sources {
 		s := &l.Setup.sources[k]
 		if s.system < 0 && l.Setup.there(s.def.Item) && s.charger < 0 {
-			tell(s.def.ID, s.def.Name, s.def.Item, s.def.System)
+			tell(s.def.ID, s.def.Name, s.def.Item, s.def.System, l.throughCharger(s.def))
 		}
 	}
 	return found
+}
+
+// throughCharger offers to put panels through a charger that takes from its own sources and bears them.
+func (l *Look) throughCharger(s *fitout.PowerSource) []fitout.Fix {
+	if s.Kind != fitout.Solar {
+		return nil
+	}
+	for k := range l.Setup.chargers {
+		if c := &l.Setup.chargers[k]; c.usable && c.from < 0 && c.def.Volts > 0 && s.Open*1.2 < c.def.Volts {
+			return []fitout.Fix{feedFrom(s.Name, s.ID, c.def.Name, c.def.ID)}
+		}
+	}
+	return nil
 }
 
 // coldStrings stops panels whose voltage in the cold is more than their controller bears.

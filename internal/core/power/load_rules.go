@@ -35,8 +35,32 @@ func loadsUnfed(l *Look) []fitout.Finding {
 				"another one.", l.systemName(c.def.System))
 		}
 		f.Margin, f.Source = -1, "physics"
+		if house := l.house(); house != nil && c.def.Inverter == "" && c.def.Watts <= house.Voltage*mostPlain {
+			f.Fixes = []fitout.Fix{feedFrom(c.def.Name, c.def.ID, house.Name, house.ID)}
+		}
 		return []fitout.Finding{f}
 	})
+}
+
+// mostPlain is up to what current something is taken to run on a battery straight, A: more belongs onto an inverter, or to
+// somebody who works it out.
+const mostPlain = 30
+
+// house is the first house battery that is aboard; nil for none.
+func (l *Look) house() *fitout.PowerSystem {
+	for k := range l.E.Systems {
+		if s := &l.E.Systems[k]; s.Kind == fitout.HouseSystem && l.Setup.there(s.Item) {
+			return s
+		}
+	}
+	return nil
+}
+
+func feedFrom(name, id, from, with string) fitout.Fix {
+	return fitout.Fix{
+		Label: fmt.Sprintf("Hang %s on %s", words.Lower(name), words.Lower(from)),
+		Edit:  fitout.FixEdit{Kind: "feed", ID: id, With: with},
+	}
 }
 
 // leastVoltage stops a load that wants a higher voltage than its battery has when it is

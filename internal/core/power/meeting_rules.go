@@ -151,6 +151,38 @@ func changeoverFeedsBoth(l *Look) []fitout.Finding {
 	return found
 }
 
+// voltagesJoined stops a link between batteries of two voltages: closed, nothing but its cable holds back the current from
+// the higher into the lower.
+func voltagesJoined(l *Look) []fitout.Finding {
+	var found []fitout.Finding
+	for i := range l.E.Links {
+		link := &l.E.Links[i]
+		if link.Kind == fitout.ChangeoverLink || !l.Setup.there(link.Item) {
+			continue
+		}
+		from := slices.IndexFunc(l.E.Systems, func(s fitout.PowerSystem) bool { return s.ID == link.From })
+		to := slices.IndexFunc(l.E.Systems, func(s fitout.PowerSystem) bool { return s.ID == link.To })
+		if from < 0 || to < 0 || l.E.Systems[from].Voltage == l.E.Systems[to].Voltage {
+			continue
+		}
+		a, b := &l.E.Systems[from], &l.E.Systems[to]
+		f := l.about("voltages-joined", fitout.Stop, link.ID, link.Item)
+		f.Title = fmt.Sprintf("%s joins %s and %s", link.Name, l.Say.Volts(a.Voltage), l.Say.Volts(b.Voltage))
+		f.Sentence = fmt.Sprintf(
+			"%s is of %s, %s of %s: joined, the one drives all that its cable carries into the other, "+
+				"which gasses or burns. A charger that converts between them goes in its place.",
+			a.Name,
+			l.Say.Volts(a.Voltage),
+			words.Lower(b.Name),
+			l.Say.Volts(b.Voltage),
+		)
+		f.Over(max(a.Voltage, b.Voltage), min(a.Voltage, b.Voltage), "V")
+		f.Waivable = false
+		found = append(found, f)
+	}
+	return found
+}
+
 // trailerFedTwice cautions about a trailer's battery that is fed over two ways.
 func trailerFedTwice(l *Look) []fitout.Finding {
 	return l.batteries(func(i int, sys *System, _ *SystemRun) []fitout.Finding {

@@ -10,6 +10,7 @@ func allRules() []func(*Look) []fitout.Finding {
 		startUnprotected, engineOff, noWayHome, laidUp,
 		alternatorAsked, alternatorUnsaid, chargersInRing, chargesNothing, coldStrings, portsOver, panelShaded, panelUncontrolled,
 		generatorExhaust, generatorFuel, mainsCaution, relayToLithium, sourcesMeet, changeoverFeedsBoth, trailerFedTwice,
+		voltagesJoined,
 		loadsUnfed, leastVoltage, inverterOver, inverterSurge, inverterBeyondBattery, standbyAllNight, fridgeTooHot,
 		mustNotDrop, heatUnsaid, neverRuns, ofOthers, loudAtNight,
 		tooDark, switchOrder,

@@ -5,8 +5,12 @@
 //
 // The search is a branch and bound over one choice a part: it takes the part
 // with the fewest choices left, tries its choices from the best down, and leaves
-// a branch whose best case is no better than what was found. Run to its end it
-// is exact; stopped before, it says how far the best may still be away.
+// a branch, or a choice, whose best case is no better than what was found. The best
+// case is told first in the reduced form of the problem, in which what two choices cost
+// together is moved onto the choices, and then, where it is not too large, in the
+// relaxed form, in which shares of choices stand for choices. Run to its end it is
+// exact; stopped before, it says how far the best may still be away, and what it found
+// is never worse for having had more time.
 package propose
 
 import (
@@ -30,6 +34,29 @@ type Problem struct {
 	Base       float64                             // moment of everything that stays, kg·mm
 	Alike      func(part, a, b int) bool           // two places that count as the same; nil: only the very same
 	SideWeight float64                             // cost of each kg·mm that the sides differ by
+	Needs      []Need
+	Holds      func(choice []int) bool // what no two choices say; asked of what would be the best so far. nil: all do
+}
+
+// Need is an option that can only be where others give it enough: what stands on something.
+type Need struct {
+	Part, Option int
+	Least        float64                    // above 0
+	Gives        func(other, b int) float64 // what an option of another part gives it, 0 or more
+}
+
+// met tells whether a choice gives what is needed, or does without the option.
+func (n *Need) met(choice []int) bool {
+	if choice[n.Part] != n.Option {
+		return true
+	}
+	given := 0.0
+	for k, b := range choice {
+		if k != n.Part {
+			given += n.Gives(k, b)
+		}
+	}
+	return given >= n.Least
 }
 
 // Result is one solution.
@@ -58,10 +85,14 @@ func (p *Problem) Score(choice []int) float64 {
 
 // Search is a problem made ready.
 type Search struct {
-	p     *Problem
-	order [][]int      // of each part its options, the best first
-	ok    [][][]bitset // ok[i][a][k]: options of part k that go with option a of part i
-	nodes int
+	p       *Problem
+	order   [][]int      // of each part its options, the best first
+	ok      [][][]bitset // ok[i][a][k]: options of part k that go with option a of part i
+	reduced *reduced     // nil for a problem that is too large for it
+	made    bool         // the reduced form was looked for, and the geometry
+
+	geometry *geometry // nil for a problem that is too large for it
+	nodes    int
 
 	Seeds [][]int // solutions that are known already; the search starts from the best of them
 }
@@ -99,32 +130,77 @@ func NewSearch(p *Problem) *Search {
 	return s
 }
 
-// state is a search under way.
-type state struct {
-	*Search
-	ctx     context.Context
-	most    int // nodes to look at; 0 for all
-	apart   int // placements in which a solution differs from each of the earlier ones
-	earlier [][]int
-
-	choice  []int
-	domains [][]bitset // of each depth and part
-	best    Result
-	found   bool
-	stopped bool
-	root    float64
-}
-
-// everyNodes is how often a search looks whether it was called off.
-const everyNodes = 512
-
 // Best returns the best solution that differs from each of the earlier ones in
-// at least so many places. It looks at no more than most nodes (0 for as many as
+// at least so many places. It looks at about so many nodes at most (0 for as many as
 // it takes) and stops when the context ends; Exact says whether it came to the
 // end. found is false when there is none, or none was found in time.
 func (s *Search) Best(ctx context.Context, most int, earlier [][]int, apart int) (best Result, found bool) {
 	n := len(s.p.Options)
-	st := &state{Search: s, ctx: ctx, most: most, apart: apart, earlier: earlier, choice: make([]int, n)}
+	if !s.made {
+		s.reduced, s.made = s.reduce(), true
+		if s.reduced != nil {
+			s.geometry = s.survey()
+		}
+	}
+	st := s.begin(ctx, earlier, apart)
+	for _, seed := range s.Seeds {
+		copy(st.choice, seed)
+		if score := s.p.Score(seed); !st.tooAlike() && s.goes(seed) && (!st.found || score > st.best.Score) &&
+			st.holds(seed) {
+			st.best, st.found = Result{Choice: slices.Clone(seed), Score: score}, true
+		}
+	}
+	if st.found {
+		st.improve()
+	}
+	constant := 0.0
+	if s.reduced != nil {
+		constant = s.reduced.constant
+	}
+	for k := range n {
+		st.choice[k] = -1
+	}
+	s.nodes = 0
+	st.root = st.bound(0, 0, s.p.Base)
+	if s.reduced != nil {
+		st.root = min(st.root, s.reduced.bound())
+	}
+	if st.most = diveNodes; most > 0 {
+		st.most = min(most, diveNodes)
+	}
+	if !st.found {
+		st.walk(0, 0, s.p.Base, constant) // something to begin with, or all there is
+	}
+	switch {
+	case !st.stopped && s.nodes > 0: // that was all there is
+	case ctx.Err() != nil:
+		st.stopped = true
+	default:
+		if st.found {
+			st.polish(constant, most/2)
+		}
+		st.start(nil)
+		if st.stopped, st.most = false, 0; most > 0 {
+			st.most = max(most, s.nodes+most/4)
+		}
+		if st.found && s.geometry != nil {
+			st.stands = make([]standing, n+1)
+		}
+		st.walk(0, 0, s.p.Base, constant)
+	}
+	if st.found {
+		st.best.Bound, st.best.Exact = st.root, !st.stopped
+		if st.best.Exact {
+			st.best.Bound = st.best.Score
+		}
+	}
+	return st.best, st.found
+}
+
+// begin is a search before its first choice.
+func (s *Search) begin(ctx context.Context, earlier [][]int, apart int) *state {
+	n := len(s.p.Options)
+	st := &state{Search: s, ctx: ctx, apart: apart, earlier: earlier, choice: make([]int, n)}
 	st.domains = make([][]bitset, n+1)
 	for d := range st.domains {
 		st.domains[d] = make([]bitset, n)
@@ -136,26 +212,16 @@ func (s *Search) Best(ctx context.Context, most int, earlier [][]int, apart int)
 		st.choice[k] = -1
 		st.domains[0][k].fill(len(s.p.Options[k]))
 	}
-	for _, seed := range s.Seeds {
-		copy(st.choice, seed)
-		if score := s.p.Score(seed); !st.tooAlike() && s.goes(seed) && (!st.found || score > st.best.Score) {
-			st.best, st.found = Result{Choice: slices.Clone(seed), Score: score}, true
+	if r := s.reduced; r != nil {
+		st.gains, st.turns = make([][][]float64, n+1), make([][]int, n+1)
+		for d := range st.gains {
+			st.gains[d] = make([][]float64, n)
+			for k := range n {
+				st.gains[d][k] = slices.Clone(r.alone[k])
+			}
 		}
 	}
-	for k := range n {
-		st.choice[k] = -1
-	}
-	s.nodes = 0
-	st.root = st.bound(0, 0, s.p.Base)
-	st.walk(0, 0, s.p.Base)
-	if st.found {
-		st.improve()
-		st.best.Bound, st.best.Exact = st.root, !st.stopped
-		if st.best.Exact {
-			st.best.Bound = st.best.Score
-		}
-	}
-	return st.best, st.found
+	return st
 }
 
 // goes tells whether no two choices exclude each other.
@@ -172,192 +238,3 @@ func (s *Search) goes(choice []int) bool {
 
 // Nodes is how many nodes the last search looked at.
 func (s *Search) Nodes() int { return s.nodes }
-
-func (st *state) walk(depth int, value, side float64) {
-	if st.stopped {
-		return
-	}
-	st.nodes++
-	if st.most > 0 && st.nodes > st.most || st.nodes%everyNodes == 0 && st.ctx.Err() != nil {
-		st.stopped = true
-		return
-	}
-	n := len(st.choice)
-	if depth == n {
-		score := value - st.p.SideWeight*math.Abs(side)
-		if !st.found || score > st.best.Score {
-			st.best, st.found = Result{Choice: slices.Clone(st.choice), Score: score}, true
-		}
-		return
-	}
-	if st.found && st.bound(depth, value, side) <= st.best.Score+1e-9 {
-		return
-	}
-	part := st.fewest(depth)
-	for _, a := range st.order[part] {
-		if !st.domains[depth][part].has(a) {
-			continue
-		}
-		st.choice[part] = a
-		gain := st.p.Options[part][a].Value
-		if st.p.Pair != nil {
-			for k, b := range st.choice {
-				if k != part && b >= 0 {
-					gain += st.pair(k, b, part, a)
-				}
-			}
-		}
-		if !st.tooAlike() && st.narrow(depth, part, a) {
-			st.walk(depth+1, value+gain, side+st.p.Options[part][a].Side)
-		}
-		st.choice[part] = -1
-	}
-}
-
-// pair asks for the cost of two choices in the order of the parts.
-func (st *state) pair(i, a, k, b int) float64 {
-	if i > k {
-		i, a, k, b = k, b, i, a
-	}
-	return st.p.Pair(i, a, k, b)
-}
-
-// tooAlike tells whether what is chosen already agrees with an earlier solution
-// in more places than it may.
-func (st *state) tooAlike() bool {
-	for _, e := range st.earlier {
-		same := 0
-		for k, a := range st.choice {
-			if a >= 0 && (a == e[k] || st.p.Alike != nil && st.p.Alike(k, a, e[k])) {
-				same++
-			}
-		}
-		if same > len(st.choice)-st.apart {
-			return true
-		}
-	}
-	return false
-}
-
-// narrow keeps for the next depth what goes with a choice; false when a part has
-// nothing left.
-func (st *state) narrow(depth, part, a int) bool {
-	for k := range st.choice {
-		if k == part {
-			st.domains[depth+1][k].zero()
-			st.domains[depth+1][k].set(a)
-			continue
-		}
-		if !st.domains[depth+1][k].and(st.domains[depth][k], st.ok[part][a][k]) {
-			return false
-		}
-	}
-	return true
-}
-
-// fewest is the part that is not chosen yet and has the fewest options left.
-func (st *state) fewest(depth int) int {
-	best, least := -1, 0
-	for k, a := range st.choice {
-		if a >= 0 {
-			continue
-		}
-		if c := st.domains[depth][k].count(); best < 0 || c < least {
-			best, least = k, c
-		}
-	}
-	return best
-}
-
-// bound is the best that can still come of a branch: each part at its best, no
-// cost of pairs, and the sides as even as the parts that are left can make them.
-func (st *state) bound(depth int, value, side float64) float64 {
-	most := 0.0
-	for k, a := range st.choice {
-		if a >= 0 {
-			continue
-		}
-		best, first := 0.0, true
-		for _, b := range st.order[k] {
-			if !st.domains[depth][k].has(b) {
-				continue
-			}
-			o := &st.p.Options[k][b]
-			if first {
-				best, first = o.Value, false
-			}
-			if st.p.SideWeight == 0 {
-				break
-			}
-			most = max(most, math.Abs(o.Side)) // of any one, times how many are left, below
-		}
-		value += best
-	}
-	left := 0
-	for _, a := range st.choice {
-		if a < 0 {
-			left++
-		}
-	}
-	return value - st.p.SideWeight*max(0, math.Abs(side)-most*float64(left))
-}
-
-// improve moves single parts and pairs of parts of a solution that the search had
-// no time to prove, as long as that makes it better.
-func (st *state) improve() {
-	if !st.stopped {
-		return
-	}
-	choice := st.best.Choice
-	for again := true; again && st.ctx.Err() == nil; {
-		again = false
-		for i := range choice {
-			for a := range st.p.Options[i] {
-				if st.try(choice, i, a, -1, -1) {
-					again = true
-				}
-				for k := i + 1; k < len(choice) && !again; k++ {
-					for b := range st.p.Options[k] {
-						if st.ok[i][a][k].has(b) && st.try(choice, i, a, k, b) {
-							again = true
-						}
-					}
-				}
-			}
-		}
-	}
-}
-
-// try makes a change if it goes with the rest and is better.
-func (st *state) try(choice []int, i, a, k, b int) bool {
-	oldA := choice[i]
-	oldB := -1
-	if k >= 0 {
-		oldB = choice[k]
-	}
-	goes := func(part, option int) bool {
-		for m, c := range choice {
-			if m != part && !st.ok[part][option][m].has(c) {
-				return false
-			}
-		}
-		return true
-	}
-	choice[i] = a
-	if k >= 0 {
-		choice[k] = b
-	}
-	if goes(i, a) && (k < 0 || goes(k, b)) {
-		copy(st.choice, choice)
-		alike := st.tooAlike()
-		if score := st.p.Score(choice); !alike && score > st.best.Score+1e-9 {
-			st.best.Score = score
-			return true
-		}
-	}
-	choice[i] = oldA
-	if k >= 0 {
-		choice[k] = oldB
-	}
-	return false
-}

@@ -22,6 +22,7 @@ type Account struct {
 	State    string         `json:"state" doc:"in words"`
 	Baseline string         `json:"baseline" doc:"what the empty figure contains and where it comes from"`
 	Rows     []AccountRow   `json:"rows"`
+	Base     float64        `json:"base" doc:"wheelbase that the axle loads are counted with, mm"`
 	Sum      AccountRow     `json:"sum"`
 	Formulas []Formula      `json:"formulas"`
 	Limits   []AccountLimit `json:"limits"`
@@ -90,7 +91,7 @@ func AccountOf(j *fitout.Job, at string) (Account, error) {
 	in := limits.In(p, state)
 	a := Account{
 		Job: j.Name, Customer: j.Customer, Variant: p.Variant.Name, Case: named.Name, State: p.State(state),
-		Baseline: baselineWords(p), Rows: []AccountRow{}, Cautions: cautions,
+		Baseline: baselineWords(p), Rows: []AccountRow{}, Base: p.Load.Wheelbase, Cautions: cautions,
 	}
 	add := func(id, group, name, source string, m load.Mass) {
 		if m.Kg == 0 {
@@ -125,11 +126,12 @@ func AccountOf(j *fitout.Job, at string) (Account, error) {
 		m := calibration.Vehicle
 		axles := m.Axles(p.Load.Wheelbase)
 		a.Baseline += " Calibrated by weighing it loaded: what the scale says of each mass is in its row."
-		a.Rows = append(
-			a.Rows,
-			AccountRow{Group: "Vehicle", Name: "Empty vehicle, as the scale found it", Source: "calibrated",
-				Kg: m.Kg, Moment: m.X / 1000, Front: axles.Front, Rear: axles.Rear},
-		)
+		row := AccountRow{Group: "Vehicle", Name: "Empty vehicle, as the scale found it", Source: "calibrated",
+			Kg: m.Kg, Moment: m.X / 1000, Front: axles.Front, Rear: axles.Rear}
+		if m.Kg != 0 {
+			row.X, row.Y, row.Z = m.X/m.Kg, m.Y/m.Kg, m.Z/m.Kg
+		}
+		a.Rows = append(a.Rows, row)
 	}
 	for i := range p.Vehicle.Tanks {
 		tank, m := &p.Vehicle.Tanks[i], p.Load.Tanks[i].Mass
@@ -152,16 +154,16 @@ func AccountOf(j *fitout.Job, at string) (Account, error) {
 	}
 	if state.Coupled && j.Trailer != nil {
 		hitch := p.Load.Towing.Vehicle
-		a.Rows = append(a.Rows, AccountRow{
+		row := AccountRow{
 			Group: "Trailer", Name: j.Trailer.Name + ", on the hitch", Source: words.MassSource(j.Trailer.Source),
 			Kg: hitch.Gross(), Moment: hitch.Rear * p.Load.Wheelbase / 1000, Front: hitch.Front, Rear: hitch.Rear,
-		})
+		}
+		if row.Kg != 0 { // where a mass would stand that does the same to the axles
+			row.X, row.Z = 1000*row.Moment/row.Kg, p.Vehicle.TyreRadius
+		}
+		a.Rows = append(a.Rows, row)
 	}
-	a.Sum = AccountRow{Name: "Together"}
-	for _, r := range a.Rows {
-		a.Sum.Kg, a.Sum.Moment, a.Sum.Front, a.Sum.Rear = a.Sum.Kg+r.Kg, a.Sum.Moment+r.Moment, a.Sum.Front+r.Front,
-			a.Sum.Rear+r.Rear
-	}
+	a.Sum = together(a.Rows)
 	pads := t.PadsIn(in)
 	a.Formulas = formulas(p, &a, in, pads)
 	for i, pad := range pads {
@@ -169,6 +171,19 @@ func AccountOf(j *fitout.Job, at string) (Account, error) {
 	}
 	a.Others = othersIn(t, in)
 	return a, nil
+}
+
+// together is the sum of rows at their centre of gravity.
+func together(rows []AccountRow) AccountRow {
+	sum := AccountRow{Name: "Together"}
+	for _, r := range rows {
+		sum.Kg, sum.Moment, sum.Front, sum.Rear = sum.Kg+r.Kg, sum.Moment+r.Moment, sum.Front+r.Front, sum.Rear+r.Rear
+		sum.Y, sum.Z = sum.Y+r.Kg*r.Y, sum.Z+r.Kg*r.Z
+	}
+	if sum.Kg != 0 {
+		sum.X, sum.Y, sum.Z = 1000*sum.Moment/sum.Kg, sum.Y/sum.Kg, sum.Z/sum.Kg
+	}
+	return sum
 }
 
 // othersIn are the limits in kg besides those of the pads that say something in a

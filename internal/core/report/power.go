@@ -17,6 +17,7 @@ type Table struct {
 	Name string
 	Head []string
 	Rows [][]string
+	Sums []int // columns that a workbook sums
 }
 
 // PowerSheet is all that an electrician and a customer are handed of the electrics: what
@@ -78,7 +79,11 @@ func batteriesTable(p *plan.Plan, l *power.Look, f *power.PowerFigures) Table {
 }
 
 func loadsTable(p *plan.Plan, l *power.Look, f *power.PowerFigures) Table {
-	t := Table{Name: "What runs", Head: []string{"Load", "Fed by", "Watts", "A day", "A day", "Share"}}
+	t := Table{
+		Name: "What runs",
+		Head: []string{"Load", "Fed by", "Watts", "A day", "A day", "Share"},
+		Sums: []int{3, 4},
+	}
 	for i := range f.Loads {
 		def, of := &l.E.Loads[i], &f.Loads[i]
 		feeds := def.System
@@ -93,7 +98,11 @@ func loadsTable(p *plan.Plan, l *power.Look, f *power.PowerFigures) Table {
 }
 
 func sourcesTable(p *plan.Plan, l *power.Look, f *power.PowerFigures) Table {
-	t := Table{Name: "What charges", Head: []string{"Source", "Kind", "Rated", "Offers a day", "Of that used"}}
+	t := Table{
+		Name: "What charges",
+		Head: []string{"Source", "Kind", "Rated", "Offers a day", "Of that used"},
+		Sums: []int{3, 4},
+	}
 	for i := range f.Sources {
 		def, of := &l.E.Sources[i], &f.Sources[i]
 		rated := p.Say.Amps(def.Amps)
@@ -134,7 +143,7 @@ func circuitsTable(p *plan.Plan, b *wiring.Board) Table {
 var lengthBy = map[string]string{"measured": "", "places": " by places", "assumed": " assumed"}
 
 func cablesTable(p *plan.Plan, f *wiring.WiringFigures) Table {
-	t := Table{Name: "Cable to buy", Head: []string{"Copper", "Length of conductor", "Mass"}}
+	t := Table{Name: "Cable to buy", Head: []string{"Copper", "Length of conductor", "Mass"}, Sums: []int{1, 2}}
 	for _, c := range f.Cables {
 		t.Rows = append(t.Rows, []string{p.Say.Copper(c.Area), p.Say.Length(math.Ceil(c.Length/100) * 100),
 			p.Say.Mass(c.Mass)})
@@ -143,7 +152,7 @@ func cablesTable(p *plan.Plan, f *wiring.WiringFigures) Table {
 }
 
 func fusesTable(p *plan.Plan, f *wiring.WiringFigures) Table {
-	t := Table{Name: "Fuses to buy", Head: []string{"Make", "Rated", "Number"}}
+	t := Table{Name: "Fuses to buy", Head: []string{"Make", "Rated", "Number"}, Sums: []int{2}}
 	for _, c := range f.Fuses {
 		t.Rows = append(t.Rows, []string{wiring.FuseWord(c.Kind), p.Say.Amps(c.Amps), fmt.Sprint(c.Count)})
 	}

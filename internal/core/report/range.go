@@ -28,7 +28,11 @@ func RangeSheetOf(j *fitout.Job) Sheet {
 		stops.Rows = append(stops.Rows, []string{v.Stops[i].Name, say.Distance(at.Km), fmt.Sprint(at.Day), offers(&v.Stops[i]),
 			strings.Join(at.Tasks, "; ")})
 	}
-	legs := Table{Name: "Legs", Head: []string{"from", "way", "fuel", "left at its end", "reserve", "front", "rear", "gross"}}
+	legs := Table{
+		Name: "Legs",
+		Head: []string{"from", "way", "fuel", "left at its end", "reserve", "front", "rear", "gross"},
+		Sums: []int{1, 2},
+	}
 	for i := range v.OnLegs {
 		leg, at := &v.OnLegs[i], &v.AtStops[i]
 		legs.Rows = append(legs.Rows, []string{v.Stops[i].Name, say.Distance(v.Stops[i].Leg.Km), say.Volume(leg.Fuel),

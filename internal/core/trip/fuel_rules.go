@@ -277,6 +277,9 @@ func axleOverOnTheWay(l *Look) []fitout.Finding {
 					l.Say.Mass(now),
 				)
 				l.fillPlan(&f, WithinAxle)
+				for k := range f.Fixes {
+					f.Fixes[k].Label += " (not enough alone)"
+				}
 			default:
 				later = "No other way to fill mends it: something has to stay behind, or be stowed elsewhere."
 			}

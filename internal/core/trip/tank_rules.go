@@ -19,6 +19,8 @@ func noBreather(l *Look) []fitout.Finding {
 		f.Sentence = "Without a breather it fills slowly and spits, and what is drawn from it stops. Lead one up, with its end above the " +
 			"filler."
 		f.Margin = -1
+		f.Fixes = []fitout.Fix{{Label: "Lead a breather up from " + words.Lower(v.Name),
+			Edit: fitout.FixEdit{Kind: "breather", ID: v.ID}}}
 		return []fitout.Finding{f}
 	})
 }

@@ -177,28 +177,38 @@ func carriedWater(l *Look) []fitout.Finding {
 const usualJug = 10.0
 
 // frozen cautions of the first night on which water in the cold air freezes, with what to drain in
-// which order.
+// which order, and names where it does again.
 func frozen(l *Look) []fitout.Finding {
 	steps := l.drain()
 	if len(steps) == 0 {
 		return nil
 	}
+	var at []int
 	for i := range l.C.Route.Stops {
-		cold := l.C.ColdAt(i)
-		if math.Floor(l.stop(i).Nights) == 0 || cold >= 0 {
-			continue
+		if math.Floor(l.stop(i).Nights) > 0 && l.C.ColdAt(i) < 0 {
+			at = append(at, i)
 		}
-		f := about("frost", fitout.Caution, "route", l.stop(i).ID)
-		f.Title = fmt.Sprintf("Water freezes in the night at %s", l.stop(i).Name)
-		f.Sentence = words.Sentences(
-			fmt.Sprintf("On night %d it gets down to %s there.", l.W.Days.Arrive[i], l.Say.Temperature(cold)),
-			"Before it, in this order: "+strings.Join(steps, "; ")+".",
-			"Or lag and heat what is outside, or move it in.")
-		f.Source = "physics"
-		f.Under(cold, 0, "°C")
-		return []fitout.Finding{f}
 	}
-	return nil
+	if len(at) == 0 {
+		return nil
+	}
+	first, cold := at[0], l.C.ColdAt(at[0])
+	f := about("frost", fitout.Caution, "route", l.stop(first).ID)
+	f.Title = fmt.Sprintf("Water freezes in the night at %s", l.stop(first).Name)
+	f.Sentence = words.Sentences(
+		fmt.Sprintf("On night %d it gets down to %s there.", l.W.Days.Arrive[first], l.Say.Temperature(cold)),
+		"Before it, in this order: "+strings.Join(steps, "; ")+".",
+		"Or lag and heat what is outside, or move it in.")
+	var again []string
+	for _, k := range at[1:] {
+		f.With, again = append(f.With, l.stop(k).ID), append(again, l.stop(k).Name)
+	}
+	if len(again) > 0 {
+		f.Sentence += " It does again at " + words.List(again) + "."
+	}
+	f.Source = "physics"
+	f.Under(cold, 0, "°C")
+	return []fitout.Finding{f}
 }
 
 // drain is what is drained, opened and blown out before frost, in its order: what pushes water
@@ -249,6 +259,14 @@ func tapUnfed(l *Look) []fitout.Finding {
 		f.Title = "Nothing feeds " + words.Lower(o.Name)
 		f.Sentence = "No vessel that comes along is named from which it draws. Name one, or take it out."
 		f.Margin, f.Source = -1, "physics"
+		for i := range l.C.Vessels {
+			if v := &l.C.Vessels[i]; v.Holds == fitout.HoldsDrinking {
+				f.Fixes = append(f.Fixes, fitout.Fix{
+					Label: fmt.Sprintf("Let %s draw from %s", words.Lower(o.Name), words.Lower(v.Name)),
+					Edit:  fitout.FixEdit{Kind: "tap-from", ID: o.ID, With: v.ID},
+				})
+			}
+		}
 		found = append(found, f)
 	}
 	return found
@@ -338,9 +356,11 @@ func tapLeaves(l *Look) []fitout.Finding {
 			"Lower the tap, raise the tank, or enter that as its unusable rest.",
 		)
 		f.Source = "physics"
-		f.Fixes = []fitout.Fix{{Label: fmt.Sprintf("Count %s of it as unusable", l.Say.Volume(rest)),
-			Edit: fitout.FixEdit{Kind: "vessel-rest", ID: v.ID, Value: math.Min(500, math.Ceil(rest))}}}
-		f.Over(rest, v.Unusable, "L")
+		if rest < v.Capacity/2 { // of more the tap is the matter
+			f.Fixes = []fitout.Fix{{Label: fmt.Sprintf("Count %s of it as unusable", l.Say.Volume(rest)),
+				Edit: fitout.FixEdit{Kind: "vessel-rest", ID: v.ID, Value: math.Min(500, math.Ceil(rest))}}}
+			f.Over(rest, v.Unusable, "L")
+		}
 		return []fitout.Finding{f}
 	})
 }

@@ -23,6 +23,7 @@ export type Finding = Schemas['Finding'];
 export type Fix = Schemas['Fix'];
 export type FixEdit = Schemas['FixEdit'];
 export type Conflict = Schemas['Conflict'];
+export type Past = Schemas['Past'];
 export type Listed = Schemas['Listed'];
 export type Preview = Schemas['Preview'];
 export type Units = Job['units'];

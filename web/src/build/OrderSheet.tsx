@@ -21,7 +21,7 @@ export function OrderSheet() {
   const [who, setWho] = useState('');
   const [open, setOpen] = useState('');
   if (!view) return null;
-  const shown = view.steps.filter((s) => who === '' || s.makers.includes(who));
+  const shown = view.steps.filter((s) => who === '' || s.day === 0 || s.makers.includes(who));
   const days = [...new Set(shown.map((s) => s.day))];
   return (
     <>
@@ -81,13 +81,15 @@ export function OrderSheet() {
         {view.steps.length === 0 && view.ring.length === 0 ? (
           <p className="empty">Nothing is built yet. Place parts on the bench, and their steps appear here.</p>
         ) : (
-          <DayStrip steps={shown} day={build.shop.day} days={view.days} />
+          <DayStrip steps={shown.filter((s) => s.day > 0)} day={build.shop.day} days={view.days} />
         )}
         {days.map((day) => (
-          <section key={day} className="day" aria-label={`Day ${day}`}>
+          <section key={day} className="day" aria-label={day > 0 ? `Day ${day}` : 'Without a day'}>
             <h3>
-              Day {day}
-              <small className="figure">{shown.find((s) => s.day === day)?.date}</small>
+              {day > 0 ? `Day ${day}` : 'Without a day'}
+              <small className="figure">
+                {day > 0 ? shown.find((s) => s.day === day)?.date : 'they hang on what runs in a ring'}
+              </small>
             </h3>
             <ol className="steps">
               {shown

@@ -1,5 +1,5 @@
-import { useEffect, useState } from 'react';
-import { Outlet, useLocation, useParams } from 'react-router';
+import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
+import { Link, Outlet, useLocation, useParams } from 'react-router';
 
 import { Refused } from '../api/client';
 import { Trouble } from '../components/Trouble';
@@ -19,6 +19,7 @@ export function JobPage() {
   const { id = '' } = useParams();
   const [session, setSession] = useState<JobSession>();
   const [trouble, setTrouble] = useState('');
+  const told = useToldFirst(session);
   const { hash, key } = useLocation();
   useEffect(() => {
     let opened: JobSession | undefined;
@@ -72,8 +73,18 @@ export function JobPage() {
     (thing?.matches('button') ? thing : thing?.querySelector<HTMLElement>('input, select, button'))?.focus();
   }, [hash, key, session]);
 
-  if (trouble !== '') return <Trouble message={trouble} />;
-  if (!session)
+  if (trouble !== '')
+    return (
+      <Trouble
+        message={trouble}
+        ways={
+          <Link className="btn btn-outline-secondary" to={`/jobs/${id}/revisions`}>
+            To its revisions
+          </Link>
+        }
+      />
+    );
+  if (!session || !told)
     return (
       <main className="loading" aria-busy="true">
         Opening the job…
@@ -84,7 +95,7 @@ export function JobPage() {
       <div className="job">
         <TopBar />
         <StageRail />
-        <main className="stage">
+        <main className="stage" tabIndex={-1}>
           <div className="stage-head">
             <Notices />
             <ConflictPanel />
@@ -103,4 +114,25 @@ export function JobPage() {
       </div>
     </SessionContext>
   );
+}
+
+/** How long a screen waits for the first figures before it shows what it has, ms. */
+const PATIENCE = 1500;
+
+/** Whether the first figures of a job are there: a screen comes once, with them, and nothing in it moves then. */
+function useToldFirst(session: JobSession | undefined): boolean {
+  const [patient, setPatient] = useState<JobSession>();
+  const told = useSyncExternalStore(
+    useCallback((listener: () => void) => session?.subscribe(listener) ?? (() => undefined), [session]),
+    () => session?.getSnapshot().assessment !== undefined,
+  );
+  useEffect(() => {
+    if (!session) return;
+    const waiting = setTimeout(() => setPatient(session), PATIENCE);
+    return () => clearTimeout(waiting);
+  }, [session]);
+  // Once shown it stays: a figure that is asked for anew takes nothing away.
+  const [shown, setShown] = useState<JobSession>();
+  if (session && shown !== session && (told || patient === session)) setShown(session);
+  return session !== undefined && shown === session;
 }

@@ -1,9 +1,12 @@
-import { Link } from 'react-router';
+import { useEffect } from 'react';
+import { Link, useLocation } from 'react-router';
 
+import { SkipLink } from '../components/SkipLink';
 import { TextField } from '../components/TextField';
 import { downloading } from '../document/download';
 import { findingsHidden } from '../document/exercise';
 import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
+import { screenTitle } from './title';
 import { SaveMark } from './SaveMark';
 import { ViewSettings } from './ViewSettings';
 
@@ -13,8 +16,13 @@ export function TopBar() {
   const { job, assessment, undo, redo } = useSnapshot();
   const open = assessment?.findings.filter((f) => f.accepted === '') ?? [];
   const stops = open.filter((f) => f.severity === 'stop').length;
+  const { pathname } = useLocation();
+  useEffect(() => {
+    document.title = screenTitle(pathname, job.name);
+  }, [pathname, job.name]);
   return (
     <header className="top-bar">
+      <SkipLink to=".stage">To the stage</SkipLink>
       <Link to="/" className="home" aria-label="Zaino, to the list of jobs" title="To the list of jobs">
         <img src="/icon.svg" alt="" width="28" height="28" />
       </Link>

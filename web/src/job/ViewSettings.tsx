@@ -1,10 +1,12 @@
 import Dropdown from 'react-bootstrap/Dropdown';
+import { Link } from 'react-router';
 
 import { Field } from '../components/Field';
 import { SelectField } from '../components/SelectField';
 import { TextField } from '../components/TextField';
 import { useSession, useSnapshot } from '../document/SessionContext';
 import { setTheme, useTheme } from '../styles/theme';
+import { tableStyles, useTableStyle } from './tableStyle';
 import { datums, regions, unitSystems } from '../words/words';
 
 /** Units, words and datum of the job, and light or dark for this browser. */
@@ -12,6 +14,7 @@ export function ViewSettings() {
   const session = useSession();
   const { job } = useSnapshot();
   const theme = useTheme();
+  const [tables, setTables] = useTableStyle();
   return (
     <Dropdown align="end" autoClose="outside">
       <Dropdown.Toggle size="sm" variant="outline-secondary" id="view-settings">
@@ -49,6 +52,14 @@ export function ViewSettings() {
             maxLength={4000}
             onCommit={(note) => session.edit('Note', (j) => (j.note = note), 'job note')}
           />
+        </Field>
+        <Field label="Earlier">
+          <Link to={`/jobs/${job.id}/revisions`} className="btn btn-sm btn-outline-secondary">
+            Revisions
+          </Link>
+        </Field>
+        <Field label="CSV files">
+          <SelectField label="CSV files" value={tables} options={tableStyles} onCommit={setTables} />
         </Field>
         <Field label="Screen">
           <SelectField

@@ -29,6 +29,13 @@ export function JobRow({ job, onDuplicate, onArchive, onDelete }: Props) {
         {new Date(job.updatedAt).toLocaleDateString(undefined, { day: 'numeric', month: 'short', year: 'numeric' })}
       </td>
       <td className="job-actions">
+        <Link
+          to={`/jobs/${job.id}/revisions`}
+          className="btn btn-sm btn-outline-secondary"
+          aria-label={`Revisions of ${job.name}`}
+        >
+          Revisions
+        </Link>
         <button
           type="button"
           className="btn btn-sm btn-outline-secondary"

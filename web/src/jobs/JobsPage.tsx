@@ -83,6 +83,9 @@ export function JobsPage() {
         <Link className="btn btn-outline-secondary" to="/due">
           <i className="bi bi-calendar-check" aria-hidden /> Due
         </Link>
+        <Link className="btn btn-outline-secondary" to="/about">
+          About
+        </Link>
         <Button variant="outline-secondary" onClick={() => file.current?.click()}>
           <i className="bi bi-box-arrow-in-down" aria-hidden /> Import a job
         </Button>

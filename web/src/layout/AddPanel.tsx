@@ -148,7 +148,7 @@ export function AddPanel({ bench, onAdded }: { bench: Bench; onAdded: () => void
       {components && shown.length === 0 && (
         <p className="empty">Nothing of that name. Shorten the search, or add the nearest and change its size.</p>
       )}
-      <div className="form own-catalogue">
+      <div className="form own-catalogue" hidden={!components && !error}>
         <b>The workshop’s own</b>
         <p className="hint">Keep a part from its sheet; carry them to another installation as a file.</p>
         {trouble !== '' && (

@@ -41,8 +41,8 @@ export function CsvImport({ onClose }: { onClose: () => void }) {
       <header className="sheet-head">
         <h2>Read items from CSV</h2>
         <span className="hint">
-          A header line names the columns: name, mass, station; also group, side, height, source, note. Stations from
-          the {labelOf(datums, job.datum)}.
+          A header line names the columns: name, mass, station; also group, side, height, source, note, and all that the
+          CSV of the ledger has. Stations from the {labelOf(datums, job.datum)}.
         </span>
         <div className="sheet-actions">
           <Button size="sm" disabled={good.length === 0} onClick={add}>

@@ -1,10 +1,12 @@
-import { useMemo, useState } from 'react';
+import { Fragment, useMemo, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Link } from 'react-router';
 
 import type { Item, Job } from '../api/types';
 import { AddButton, RemoveHead } from '../components/ListButtons';
 import { Scroll } from '../components/Scroll';
+import { SkipLink } from '../components/SkipLink';
+import { useRowsInSight } from '../components/useRowsInSight';
 import { downloading } from '../document/download';
 import { chosenVariant, useSession, useSnapshot } from '../document/SessionContext';
 import { formatMassColumn } from '../quantity/format';
@@ -60,6 +62,14 @@ export function Ledger({ selected, onSelect, onImport }: Props) {
       rows: shown.filter((s) => s.item.group === name),
     }));
   }, [snapshot, sort]);
+  // A line for each group and each of its items, of which only those in sight are drawn.
+  const lines = useMemo(
+    () => groups.flatMap((group) => [{ group, shown: undefined }, ...group.rows.map((shown) => ({ group, shown }))]),
+    [groups],
+  );
+  const scroll = useRef<HTMLDivElement>(null);
+  const at = lines.findIndex((l) => l.shown !== undefined && l.shown.item.id === selected);
+  const sight = useRowsInSight(scroll, lines.length, 32, at < 0 ? [] : [at]);
   const variant = chosenVariant(job);
   const { switches, choices } = variant;
   const presences = useMemo(() => presenceOptions({ switches, choices }), [switches, choices]);
@@ -124,8 +134,9 @@ export function Ledger({ selected, onSelect, onImport }: Props) {
           <Button onClick={add}>Add the first item</Button>
         </div>
       ) : (
-        <Scroll label="Ledger rows">
-          <table>
+        <Scroll label="Ledger rows" ref={scroll}>
+          <SkipLink to=".side">Past the ledger</SkipLink>
+          <table aria-rowcount={lines.length + 1}>
             <thead>
               <tr>
                 {heads.map((head) => (
@@ -151,37 +162,72 @@ export function Ledger({ selected, onSelect, onImport }: Props) {
                 <RemoveHead />
               </tr>
             </thead>
-            {groups.map(({ name, total, rows }) => (
-              <tbody key={name} aria-label={name || 'No group'}>
-                <tr className="group-row" data-group={name}>
-                  <th scope="rowgroup">{name || 'No group'}</th>
-                  <td className="figure">{total && formatMassColumn(total.mass, job.units)}</td>
-                  <td colSpan={3} className="hint">
-                    {rows.length === 1 ? '1 item' : `${rows.length} items`}
-                  </td>
-                  <td className="figure">{total && formatMassColumn(total.front, job.units)}</td>
-                  <td className="figure">{total && formatMassColumn(total.rear, job.units)}</td>
-                  <td />
-                </tr>
-                {rows.map((s) => (
-                  <LedgerRow
-                    key={s.item.id}
-                    item={s.item}
-                    figures={s.figures}
-                    selected={s.item.id === selected}
-                    units={job.units}
-                    origin={origin}
-                    account={`/jobs/${job.id}/load/account`}
-                    place={s.figures.onTrailer ? 'on the trailer' : placeOf(job, s.item)}
-                    presences={presences}
-                    onSelect={onSelect}
-                  />
-                ))}
+            {groups.map((group) => {
+              const drawn = sight.rows.filter((r) => lines[r.index]?.group === group);
+              if (drawn.length === 0) return null;
+              const { name, total, rows } = group;
+              return (
+                <tbody key={name} aria-label={name || 'No group'}>
+                  {drawn.map(({ index, before }) => {
+                    const shown = lines[index]?.shown;
+                    return (
+                      <Fragment key={shown?.item.id ?? ''}>
+                        {before > 0 && <Gap height={before} />}
+                        {shown ? (
+                          <LedgerRow
+                            index={index}
+                            measure={sight.measure}
+                            item={shown.item}
+                            figures={shown.figures}
+                            selected={shown.item.id === selected}
+                            units={job.units}
+                            origin={origin}
+                            account={`/jobs/${job.id}/load/account`}
+                            place={shown.figures.onTrailer ? 'on the trailer' : placeOf(job, shown.item)}
+                            presences={presences}
+                            onSelect={onSelect}
+                          />
+                        ) : (
+                          <tr
+                            ref={sight.measure}
+                            data-index={index}
+                            aria-rowindex={index + 2}
+                            className="group-row"
+                            data-group={name}
+                          >
+                            <th scope="rowgroup">{name || 'No group'}</th>
+                            <td className="figure">{total && formatMassColumn(total.mass, job.units)}</td>
+                            <td colSpan={3} className="hint">
+                              {rows.length === 1 ? '1 item' : `${rows.length} items`}
+                            </td>
+                            <td className="figure">{total && formatMassColumn(total.front, job.units)}</td>
+                            <td className="figure">{total && formatMassColumn(total.rear, job.units)}</td>
+                            <td />
+                          </tr>
+                        )}
+                      </Fragment>
+                    );
+                  })}
+                </tbody>
+              );
+            })}
+            {sight.after > 0 && (
+              <tbody aria-hidden>
+                <Gap height={sight.after} />
               </tbody>
-            ))}
+            )}
           </table>
         </Scroll>
       )}
     </section>
+  );
+}
+
+/** The room of rows that are not in sight. */
+function Gap({ height }: { height: number }) {
+  return (
+    <tr aria-hidden className="row-gap" style={{ height }}>
+      <td colSpan={8} />
+    </tr>
   );
 }

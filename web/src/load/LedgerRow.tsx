@@ -23,6 +23,10 @@ interface Props {
   /** Address of the page that tells where figures come from. */
   account: string;
   presences: PresenceOption[];
+  /** Of the line in the ledger, from 0. */
+  index: number;
+  /** Told of the row, where the ledger draws only those in sight. */
+  measure: ((row: Element | null) => void) | undefined;
   onSelect: (id: string | undefined) => void;
 }
 
@@ -36,6 +40,8 @@ export const LedgerRow = memo(function LedgerRow({
   place,
   account,
   presences,
+  index,
+  measure,
   onSelect,
 }: Props) {
   const session = useSession();
@@ -59,7 +65,12 @@ export const LedgerRow = memo(function LedgerRow({
     // A click anywhere in a row selects it; with the keyboard, focus in any of its fields does.
 
     <tr
-      ref={row}
+      ref={(element) => {
+        row.current = element;
+        measure?.(element);
+      }}
+      data-index={index}
+      aria-rowindex={index + 2}
       data-row={item.id}
       className={`${selected ? 'selected' : ''} ${figures.present ? '' : 'absent'}`}
       onClick={() => onSelect(item.id)}

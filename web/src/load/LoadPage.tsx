@@ -30,7 +30,7 @@ export function LoadPage() {
           <Ledger selected={selected} onSelect={onSelect} onImport={() => setImporting(true)} />
         )}
       </div>
-      <aside className="sheet side" aria-label="About this state">
+      <aside className="sheet side" aria-label="About this state" tabIndex={-1}>
         <Tabs activeKey={tab} onSelect={(key) => setTab(key ?? 'findings')} id="side" mountOnEnter unmountOnExit>
           <Tab
             eventKey="findings"

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 
 import { answer, api } from '../api/client';
+import { BesidePage } from '../components/BesidePage';
 import { Panel } from '../components/Panel';
 import { today } from './useSeason';
 
@@ -15,12 +16,11 @@ export function DuePage() {
   });
   const dues = data?.dues ?? [];
   return (
-    <main className="jobs-page due-page">
-      <header className="jobs-head">
-        <Link to="/" className="btn btn-outline-secondary">
-          All jobs
-        </Link>
-        <h1>Due</h1>
+    <BesidePage
+      to="/"
+      back="All jobs"
+      title="Due"
+      actions={
         <span className="weigh-actions">
           <a className="btn btn-outline-secondary" href="/api/dues.ics">
             Calendar
@@ -29,7 +29,8 @@ export function DuePage() {
             CSV
           </a>
         </span>
-      </header>
+      }
+    >
       {error && (
         <p className="trouble" role="alert">
           {error instanceof TypeError ? 'The server does not answer.' : error.message}
@@ -80,6 +81,6 @@ export function DuePage() {
           </Panel>
         );
       })}
-    </main>
+    </BesidePage>
   );
 }

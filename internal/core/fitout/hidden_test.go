@@ -1,9 +1,11 @@
-package api
+package fitout
 
 import (
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
 	"encoding/json"
@@ -16,7 +18,7 @@ func TestRepeatedFields(t *testing.T) {
 		`{"a":1,"a":2}`: "a", `{"b":{"c":[{"d":1,"e":{},"d":2}]}}`: "d", `[{"x":[],"y":[[{}]],"x":0}]`: "x", `{"a":{"q":1},"a":1}`: "a",
 		`{"a":1,"b":{"a":1},"c":["a","a"],"d":"a"}`: "", `{"a":"b","b":"a"}`: "", `{}`: "", `not json`: "", `[[],[]]`: "", `{"a":[],"b":[]}`: "",
 	} {
-		is, twice := repeated([]byte(text))
+		is, twice := RepeatedField([]byte(text))
 		assert.Equal(t, name, is, text)
 		assert.Equal(t, name != "", twice, text)
 	}
@@ -43,8 +45,33 @@ func TestRepeatedFields(t *testing.T) {
 		if err != nil {
 			t.Fatal(err)
 		}
-		if name, twice := repeated(data); twice {
+		if name, twice := RepeatedField(data); twice {
 			t.Fatalf("%s: %s", data, name)
 		}
 	})
+}
+
+func TestNamesThatNobodySeesAreShown(t *testing.T) {
+	j := NewJob("a", "Wagon", AustraliaNZ)
+	data, err := Encode(&j)
+	require.NoError(t, err)
+	for given, want := range map[string]string{
+		`Wagon`: "Wagon", `Żółw №5 Ключ`: "Żółw №5 Ключ", `W\u200bagon`: "W\ufffdagon", "W\u200bagon": "W\ufffdagon",
+		`Wa\u0007gon`: "Wa\ufffdgon", `\u202enogaW`: "\ufffdnogaW", `   `: "\ufffd", "\u00a0": "\ufffd", `a\tb`: "a\ufffdb",
+	} {
+		text := strings.Replace(string(data), `"name": "Wagon"`, `"name": "`+given+`"`, 1)
+		read, err := Decode([]byte(text))
+		require.NoError(t, err, "%+q", given)
+		assert.Equal(t, want, read.Name, "%+q", given)
+		careful, err := carefully([]byte(text))
+		require.NoError(t, err)
+		assert.Equal(t, read, careful)
+		again, err := Encode(&read)
+		require.NoError(t, err)
+		twice, err := Decode(again)
+		require.NoError(t, err)
+		assert.Equal(t, read, twice)
+	}
+	_, err = Decode([]byte(strings.Replace(string(data), `"name": "Wagon"`, `"name": "Wagon", "name": "Van"`, 1)))
+	assert.ErrorContains(t, err, "this field twice was given; accepted is each field once")
 }

@@ -1,0 +1,131 @@
+package demo
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"zaino/internal/catalogue"
+	"zaino/internal/core/assess"
+	"zaino/internal/core/edit"
+	"zaino/internal/core/fitout"
+)
+
+// fair are slips that are none where they are made, with the reason.
+var fair = map[string]string{
+	"river-gauging pantry-pull-out stands 120 mm further left":   "it stands free in the aisle then",
+	"river-gauging camp-light circuit is five times as long":     "it takes little and loses little",
+	"river-gauging Second row opening is 300 mm lower":           "what stands there passes all the same",
+	"queen-bees Rear seat opening is 300 mm lower":               "what stands there passes all the same",
+	"river-gauging  gross limit is a fifth lower":                "an upgrade has moved it",
+	"river-gauging  tyres bear 20 classes less":                  "other tyres are on it",
+	"sound-recordist wing-panels-with-lids lost its latch":       "lids lie by their own weight",
+	"sound-recordist first-child is left behind":                 "the brief does not speak of the child",
+	"sound-recordist second-child is left behind":                "the brief does not speak of the child",
+	"sound-recordist third-child is left behind":                 "the brief does not speak of the child",
+	"sound-recordist station-inverter inverter is a tenth":       "a microphone takes less",
+	"queen-bees comb-rack stands 150 mm further back":            "there is room on the seat",
+	"queen-bees comb-rack stands 120 mm further left":            "there is room on the seat",
+	"queen-bees comb-rack stands 400 mm higher":                  "that nothing holds it is told already",
+	"queen-bees comb-rack is turned round":                       "there is room to open it into",
+	"queen-bees sun panel is all in shade":                       "that the battery runs out is told already",
+	"queen-bees water-tank tank is emptied by nobody knows what": "it holds more than they need",
+	"queen-bees bench-light load draws thirty times as much":     "its circuit is proposed anew, and that the battery runs out is told already",
+}
+
+// Hundreds of single slips, each kind on everything in the demo jobs that it can be made on: each is told by a finding
+// that was not there before, that is graver, or that says something else of that thing. And whatever such a finding offers
+// mends it: made, the finding is gone, and nothing stops the build that did not.
+func TestEverySlipIsToldAndWhatIsOfferedMendsIt(t *testing.T) {
+	jobs, err := Jobs()
+	require.NoError(t, err)
+	components, err := catalogue.Components()
+	require.NoError(t, err)
+	made, offered := 0, map[string]int{}
+	for n := range jobs {
+		sound := assess.Of(&jobs[n]).Findings
+		for _, s := range slices.Concat(everySlip, stageSlips) {
+			for k := range s.of(&jobs[n]) {
+				j := copied(t, &jobs[n])
+				on, slipped := s.make(&j, k)
+				if !slipped || fitout.Validate(&j) != nil {
+					continue
+				}
+				made++
+				name := fmt.Sprintf("%s %s %s", j.ID, on, s.name)
+				findings := assess.Of(&j).Findings
+				before, isTold := said(sound, on), false
+				for what := range said(findings, on) {
+					isTold = isTold || !before[what]
+				}
+				assert.Equal(t, fair[name] == "", isTold, name)
+				for _, f := range findings {
+					if slices.ContainsFunc(
+						sound,
+						func(g fitout.Finding) bool { return g.Key == f.Key && g.Stance == f.Stance },
+					) {
+						continue
+					}
+					for _, fix := range f.Fixes {
+						what := f.Rule + " by " + fix.Edit.Kind
+						if offered[what]++; offered[what] <= mostOfAKind {
+							mends(t, &j, components, findings, &f, &fix)
+						}
+					}
+				}
+			}
+		}
+	}
+	t.Logf("%d slips of %d kinds, %d of them fair where they are made; %d kinds of offers for them",
+		made, len(everySlip)+len(stageSlips), len(fair), len(offered))
+	assert.Greater(t, made, 800)
+	assert.Greater(t, len(offered), 50)
+}
+
+// mostOfAKind is how often one kind of change is tried for one rule.
+const mostOfAKind = 6
+
+// mends makes a change that is offered, and holds that it mends.
+func mends(t *testing.T, j *fitout.Job, components []fitout.Component, before []fitout.Finding, f *fitout.Finding,
+	fix *fitout.Fix) {
+	t.Helper()
+	name := fmt.Sprintf("%s: %s %s", j.ID, f.Sentence, fix.Label)
+	mended, err := edit.Apply(j, components, []fitout.FixEdit{fix.Edit})
+	require.NoError(t, err, name)
+	alone := f.Mend == "" && !strings.HasSuffix(fix.Label, "(not enough alone)")
+	for _, g := range assess.Of(&mended).Findings {
+		if alone && g.Key == f.Key && g.Stance == f.Stance {
+			t.Errorf("%s\nis still there", name)
+		}
+		known := slices.ContainsFunc(before, func(b fitout.Finding) bool {
+			return b.Severity == fitout.Stop && b.Rule == g.Rule && b.Subject.ID == g.Subject.ID
+		})
+		if g.Severity == fitout.Stop && !known && !follows(g.Rule) {
+			t.Errorf("%s\nstops with %s: %s", name, g.Rule, g.Sentence)
+		}
+	}
+}
+
+// said is what findings say: which there are and how grave, and of one thing every word.
+func said(findings []fitout.Finding, of string) map[string]bool {
+	all := map[string]bool{}
+	for _, f := range findings {
+		what := fmt.Sprintf("%s in %s: %s, %s with %v", f.Key, f.Stance, f.Severity, f.Title, f.With)
+		if f.Subject.ID == of {
+			what += f.Sentence
+		}
+		all[what] = true
+	}
+	return all
+}
+
+// follows tells of a rule that speaks of loads, which change with all that is put aboard or moved, of a seat that nobody
+// asked to be kept free, and of somebody put aboard for whom there is none.
+func follows(rule string) bool {
+	return strings.HasSuffix(rule, "-over") || rule == "over-on-the-way" || rule == "seat-built-over" ||
+		rule == "no-seat"
+}
