@@ -41,12 +41,20 @@ func TestPartsAreWeighedAsTheyGoIn(t *testing.T) {
 	take(p)
 	p.waitFor("document.querySelector('[data-part-row=cargo-barrier] td:nth-child(4)').textContent !== ''")
 	p.see("[data-part=water-tank]")
-	p.press("Take it off")
-	p.press("Put it on")
-	scaleReads(p)
+	p.waitText(".weigh-reading", "still Cargo barrier; take it off")
 	p.clickOn("document.querySelector('.weigh-next h3')")
 	p.keys("t")
-	p.waitFor("document.querySelector('[data-part-row=water-tank] td:nth-child(4)').textContent !== ''")
+	p.waitFor("[...document.querySelectorAll('[role=alert], [role=status]')].some(e => " +
+		"e.textContent.includes('Cargo barrier is still on the scale'))")
+	p.press("Take it off")
+	p.waitFor("document.querySelector('.weigh-take').disabled && " +
+		"!document.querySelector('.weigh-reading').textContent.includes('still')")
+	p.press("Put it on")
+	// By key while it still moves: it is taken as soon as it is steady.
+	p.waitFor("!document.querySelector('.weigh-take').disabled")
+	p.clickOn("document.querySelector('.weigh-next h3')")
+	p.keys("t")
+	p.waitFor("Math.abs(parseFloat(document.querySelector('[data-part-row=water-tank] td:nth-child(4)').textContent) - 9) < 1")
 	p.waitFor("!document.querySelector('[data-part=water-tank]')")
 	p.saved()
 

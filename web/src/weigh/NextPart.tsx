@@ -10,15 +10,18 @@ import { speak, useAloud } from './aloud';
 import { usePartWeight } from './usePartWeight';
 import { useScales, withChannel } from './useScales';
 import { useWeigh } from './useWeigh';
+import type { Platform } from './usePlatform';
 
 /** The part that is weighed next: its planned mass, what the scale reads, large, and one button to take it. */
 export function NextPart({
   part,
   after,
+  platform,
   onNext,
 }: {
   part: PartWeight;
   after: PartWeight | undefined;
+  platform: Platform;
   onNext: (id: string | undefined) => void;
 }) {
   const { session, job, say, change } = useWeigh();
@@ -26,14 +29,17 @@ export function NextPart({
   const scales = useScales(job.id, (sentence) => session.tell(sentence));
   const scale = withChannel(scales.scales, 'platform');
   const plate = scale?.plates.find((p) => p.channel === 'platform');
-  const [tare, setTare] = useState(0);
+  const { tare, setTare } = platform;
+  const [wish, setWish] = useState(false);
   const [typed, setTyped] = useState(0);
   const letters = useOutbox(job.id).filter((l) => l.to === 'weighings');
   const [aloud, setAloud] = useAloud();
   const region = useRef<HTMLElement>(null);
   const suggested = scales.suggested.find((s) => s.kind === 'platform');
   const net = plate ? plate.kg - tare : 0;
-  const ready = plate !== undefined && plate.steady && net > 0;
+  // Until the scale has changed, what it reads is the part before.
+  const still = platform.stillOn(part.id, plate);
+  const ready = plate !== undefined && plate.steady && net > 0 && still === '';
   const take = (kg: number, byHand: boolean) => {
     const now = new Date();
     const before = weight.readings(part.id);
@@ -55,6 +61,7 @@ export function NextPart({
       },
     });
     weight.take(part, kg);
+    if (!byHand && plate) platform.setTaken({ id: part.id, name: part.name, kg: plate.kg });
     if (aloud) speak(`${part.name}: ${say(kg)}`);
     setTyped(0);
     onNext(after?.id);
@@ -63,10 +70,25 @@ export function NextPart({
     if (event.target instanceof HTMLInputElement) return;
     if (event.key === 't' || event.key === 'T') {
       event.preventDefault();
-      if (ready) take(net, false);
-      else session.tell('The scale is not steady yet, or reads nothing; it is taken when it is.');
+      ask();
     }
   };
+  // Asked while it still moves, it is taken as soon as it is steady, unless it comes off before.
+  const ask = () => {
+    if (ready) take(net, false);
+    else if (still !== '') session.tell(`${still} is still on the scale: take it off, put ${part.name} on.`);
+    else if (!plate?.fresh || net <= 0) session.tell(`The scale reads nothing: put ${part.name} on, then take it.`);
+    else setWish(true);
+  };
+  useEffect(() => platform.seen(plate));
+  useEffect(() => {
+    if (!wish || (!ready && net > 0)) return;
+    const now = setTimeout(() => {
+      setWish(false);
+      if (ready) take(net, false);
+    });
+    return () => clearTimeout(now);
+  });
   // Ready to be taken by key as soon as the next part is there.
   useEffect(() => region.current?.focus({ preventScroll: true }), [part.id]);
   const off = ready && part.sigma > 0 ? (net - part.planned) / part.sigma : 0;
@@ -104,11 +126,15 @@ export function NextPart({
                 ? plate.doubt
                 : !plate.fresh
                   ? 'nothing comes from the scale'
-                  : plate.steady
-                    ? Math.abs(off) > 3
-                      ? `steady; ${change(net - part.planned)}, more than could be expected`
-                      : 'steady'
-                    : 'moving …'}
+                  : still !== ''
+                    ? `still ${still}; take it off`
+                    : plate.steady
+                      ? Math.abs(off) > 3
+                        ? `steady; ${change(net - part.planned)}, more than could be expected`
+                        : 'steady'
+                      : wish
+                        ? 'moving; taken as soon as it is steady'
+                        : 'moving …'}
               {tare !== 0 && `, tare ${say(tare)}`}
             </span>
           </>
@@ -166,9 +192,9 @@ export function NextPart({
         <button
           type="button"
           className="btn btn-primary btn-lg weigh-take"
-          disabled={!ready}
+          disabled={!plate?.fresh || net <= 0 || still !== ''}
           title="T"
-          onClick={() => take(net, false)}
+          onClick={ask}
         >
           Take
         </button>

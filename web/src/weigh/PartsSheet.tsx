@@ -6,6 +6,7 @@ import { RemoveHead } from '../components/ListButtons';
 import { TextField } from '../components/TextField';
 import { formatMassColumn } from '../quantity/format';
 import { NextPart } from './NextPart';
+import { usePlatform } from './usePlatform';
 import { usePartWeight } from './usePartWeight';
 import { useWeigh } from './useWeigh';
 
@@ -14,6 +15,7 @@ export function PartsSheet({ alone }: { alone?: boolean }) {
   const { view, job, variant, say, change, unit } = useWeigh();
   const weight = usePartWeight();
   const [at, setAt] = useState<string>();
+  const platform = usePlatform();
   if (!view) return null;
   const { sum } = view;
   // What was taken shows at once, also while the server is away.
@@ -46,7 +48,7 @@ export function PartsSheet({ alone }: { alone?: boolean }) {
           )
         }
       >
-        {current && <NextPart key={current.id} part={current} after={after} onNext={setAt} />}
+        {current && <NextPart key={current.id} part={current} after={after} platform={platform} onNext={setAt} />}
         <p className="weigh-sum" role="status" data-weigh-sum>
           Weighed {say(sum.weighed)}, planned {say(sum.planned)} ({change(sum.weighed - sum.planned)}).{' '}
           {open.length === 0
