@@ -22,16 +22,17 @@ var below = map[string]string{
 	"load":     "fitout gauss",
 	"gauss":    "",
 	"propose":  "",
+	"strut":    "",
 	"plan":     "fitout load module words",
 
 	"rating":   "fitout plan quantity words",
-	"ride":     "fitout plan",
+	"ride":     "fitout load plan",
 	"space":    "fitout plan words",
 	"limits":   "fitout load plan quantity words rating",
 	"balance":  "fitout load plan words limits",
 	"baseline": "fitout load plan limits",
 	"brief":    "fitout plan quantity words limits",
-	"fit":      "fitout module plan quantity words space brief",
+	"fit":      "fitout module plan quantity words space brief strut",
 	"power":    "fitout plan words",
 	"wiring":   "fitout module plan quantity words power",
 	"cut":      "",
@@ -49,7 +50,7 @@ var below = map[string]string{
 
 	"supply": "fitout plan power edit",
 
-	"edit":   "fitout load module plan words limits fit brief power trip wiring build weigh",
+	"edit":   "fitout load module plan words limits fit brief power ride trip wiring build weigh",
 	"season": "fitout gauss plan words brief power handover edit",
 	"offer":  "fitout load module plan quantity words limits fit brief edit power",
 	"assess": "fitout plan words edit answer camp chassis balance baseline brief fit limits offer power rating ride space trip wiring build weigh handover",

@@ -290,6 +290,12 @@ func (d drawing) variant(j *fitout.Job, v *fitout.Variant, seat func() string) {
 		for _, t := range j.Brief.Travellers {
 			s.Sleepers = append(s.Sleepers, fitout.Sleeper{Traveller: t.ID})
 		}
+		s.Turned = only(s.Turned, func(t *fitout.SeatTurned) string {
+			return t.Seat
+		}, func(t *fitout.SeatTurned) bool { t.Seat = seat(); return t.Seat != "" })
+		s.Hung = only(s.Hung, func(h *fitout.Hung) string {
+			return h.Traveller
+		}, func(*fitout.Hung) bool { return true })
 		s.People = only(s.People, func(p *fitout.Placed) string {
 			return p.Traveller
 		}, func(p *fitout.Placed) bool {

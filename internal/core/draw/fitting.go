@@ -8,16 +8,7 @@ import (
 // fittings are the mouths of fillers, the taps and the couplings for air, where they are entered, and the
 // lines by which a vessel feeds another or a tap: from middle to middle, as nobody enters how they are led.
 func (s *Scene) fittings() {
-	put := func(id, name string, solids []shape.Prism) {
-		if len(solids) == 0 {
-			return
-		}
-		s.things = append(
-			s.things,
-			thing{id: shape.FittingID + id, name: name, kind: OfFitting, number: -1, solids: solids,
-				box: around(solids), form: shape.Part{ID: shape.FittingID + id, Still: solids}},
-		)
-	}
+	put := func(id, name string, solids []shape.Prism) { s.fixed(shape.FittingID+id, name, OfFitting, solids) }
 	here := func(at fitout.Point) fitout.Point {
 		return fitout.Point{X: s.plan.Given.Vehicle.Stands(at.X, false), Y: at.Y, Z: at.Z}
 	}

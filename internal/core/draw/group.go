@@ -78,6 +78,7 @@ func SceneOf(p *plan.Plan, stance string, open []OpenByHand) *Scene {
 	}
 	s.fittings()
 	s.windows()
+	s.chassis()
 	s.surroundings(&posture)
 	return s
 }

@@ -9,18 +9,12 @@ import (
 // usualHeight is how tall somebody is drawn whose height nobody entered, mm.
 const usualHeight = 1700.0
 
-// around a stance stand people and things on the ground.
+// surroundings are what stands in a stance besides the parts: people, things on the ground, legs and ramps,
+// hammocks and seats that are turned.
 func (s *Scene) surroundings(posture *fit.Posture) {
-	add := func(id, name string, kind Kind, solids []shape.Prism) {
-		s.things = append(
-			s.things,
-			thing{id: id, name: name, kind: kind, number: -1, solids: solids, box: around(solids),
-				form: shape.Part{ID: id, Still: solids}},
-		)
-	}
 	for i := range posture.Stance.Ground {
 		g := &posture.Stance.Ground[i]
-		add(shape.GroundID+g.ID, g.Name, OfGround, shape.Ground(g))
+		s.fixed(shape.GroundID+g.ID, g.Name, OfGround, shape.Ground(g))
 	}
 	for _, placed := range posture.Stance.People {
 		for i := range s.plan.Job.Brief.Travellers {
@@ -32,9 +26,13 @@ func (s *Scene) surroundings(posture *fit.Posture) {
 			if tall == 0 {
 				tall = usualHeight
 			}
-			add(shape.PlacedID+t.ID, t.Name, OfPlaced, shape.Placed(placed.Does, placed.At, tall))
+			s.fixed(shape.PlacedID+t.ID, t.Name, OfPlaced, shape.Placed(placed.Does, placed.At, tall))
 		}
 	}
+	s.legs(posture)
+	s.ramps(posture)
+	s.hammocks(posture)
+	s.turnedSeats(posture)
 }
 
 // windows are the further openings of spaces, as frames in their faces.

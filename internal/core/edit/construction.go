@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"zaino/internal/core/build"
+	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
 )
@@ -41,6 +42,25 @@ var (
 		return false
 	})
 	strutForce = module(func(m *fitout.Module, value float64) { m.Struts, m.Force = max(2, m.Struts), value })
+	// strutPivots turns the struts of a lid where they lift it, hold it in the wind and let one hand close it.
+	strutPivots = Kind{Apply: func(j *fitout.Job, _ []fitout.Component, e *fitout.FixEdit) (fitout.Job, bool) {
+		s := fit.Of(plan.Of(j))
+		at := slices.IndexFunc(s.Parts, func(p fit.Part) bool { return p.ID == e.ID })
+		if at < 0 {
+			return *j, false
+		}
+		w, ok := s.StrutsFor(&s.Parts[at])
+		if !ok {
+			return *j, false
+		}
+		turned := module(func(m *fitout.Module, _ float64) {
+			m.Struts, m.Force, m.StrutAt = w.Count, w.Force, w.At
+			m.Pivots = &fitout.Pivots{Along: w.Along, Below: w.Below, Lid: w.Under, Length: w.Length, Stroke: w.Stroke}
+		})
+		return turned.Apply(j, nil, e)
+	}}
+	// keyed fits a lock.
+	keyed = module(func(m *fitout.Module, _ float64) { m.Keyed = true })
 	// runnersRated exchanges runners for ones of a rating, kg.
 	runnersRated = module(func(m *fitout.Module, value float64) { m.Rated = value })
 	// panelThick and wall rebuild a part that is made here: its mass then follows from its panels.

@@ -5,6 +5,7 @@ import (
 	"slices"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/ride"
 )
 
 // Edits that plan a change of the vehicle: they enter it as counted on and not
@@ -27,10 +28,17 @@ var (
 			m.Kind, m.Name = fitout.NewTyres, fmt.Sprintf("Tyres of load index %.0f", e.Value)
 			m.Axle, m.Tyre = fitout.WhichAxle(e.ID), fitout.Tyre{Index: int(e.Value)}
 		})
-	springs = planned("", func(m *fitout.Modification, e *fitout.FixEdit) {
-		m.Kind, m.Name = fitout.Springs, fmt.Sprintf("Springs of %.0f N/mm", e.Value)
-		m.Axle, m.Rate = fitout.WhichAxle(e.ID), e.Value
-	})
+	// springs fits springs of one rate; with "second" ones of the first rate that there is and another second one.
+	springs = Kind{Apply: func(j *fitout.Job, components []fitout.Component, e *fitout.FixEdit) (fitout.Job, bool) {
+		return planned("", func(m *fitout.Modification, e *fitout.FixEdit) {
+			m.Kind, m.Name = fitout.Springs, fmt.Sprintf("Springs of %.0f N/mm", e.Value)
+			m.Axle, m.Rate = fitout.WhichAxle(e.ID), e.Value
+			if s := ride.On(&j.Vehicle, m.Axle); e.With == "second" {
+				m.Name = fmt.Sprintf("Springs of %.0f and %.0f N/mm", s.Rate-s.Added, e.Value)
+				m.Rate, m.Second, m.From = s.Rate-s.Added, e.Value, s.From
+			}
+		}).Apply(j, components, e)
+	}}
 )
 
 func planned(caution string, plan func(m *fitout.Modification, e *fitout.FixEdit)) Kind {

@@ -45,7 +45,8 @@ func (s *Scene) beds(tell func(b *bed)) {
 		var sleepers []*fitout.Traveller
 		for _, sleeper := range p.Stance.Sleepers {
 			for i := range s.Brief.Travellers {
-				if t := &s.Brief.Travellers[i]; t.ID == sleeper.Traveller && t.Kind == fitout.TravellerPerson {
+				t := &s.Brief.Travellers[i]
+				if t.ID == sleeper.Traveller && t.Kind == fitout.TravellerPerson && !p.hangs(t.ID) {
 					sleepers = append(sleepers, t)
 				}
 			}
@@ -58,6 +59,25 @@ func (s *Scene) beds(tell func(b *bed)) {
 			}
 		}
 	}
+}
+
+// lies calls back for every bed as beds does, and for every hammock as for a bed of its own.
+func (s *Scene) lies(tell func(b *bed)) {
+	s.beds(tell)
+	s.hammocks(func(h *hung) {
+		if !h.hangsFree() {
+			return
+		}
+		b := &bed{posture: h.posture, sleepers: []*fitout.Traveller{h.who}}
+		for k, piece := range h.body(s) {
+			if k == 0 {
+				b.around = piece.Box
+			}
+			b.around = b.around.Around(piece.Box)
+		}
+		b.around.To.Z = h.said.Low // what one climbs out from
+		tell(b)
+	})
 }
 
 // bunkApart is how far two lying faces are apart in height when they are bunks and no longer parts of one bed, mm, and
@@ -116,8 +136,8 @@ func (b *bed) inOrder() {
 	*b = *sorted
 }
 
-// layDown lays the tallest first, each onto the longest bed on which there is room beside those who lie there; where there
-// is none, onto the one with most room left.
+// layDown lays the tallest first, each onto the longest bed on which there is room beside those who lie there;
+// where there is none, onto the one with most room left.
 func (s *Scene) layDown(beds []*bed, sleepers []*fitout.Traveller) {
 	if len(beds) == 0 {
 		return
@@ -170,7 +190,10 @@ func (b *bed) add(i int, top fitout.Box) {
 }
 
 func (s *Scene) aboutBed(b *bed, severity fitout.Severity) fitout.Finding {
-	f := about("", severity, &s.Parts[b.parts[0]])
+	f := fitout.Finding{Severity: severity, Unit: "mm", Subject: fitout.Subject{Kind: "stance", ID: b.posture.Stance.ID}}
+	if len(b.parts) > 0 {
+		f = about("", severity, &s.Parts[b.parts[0]])
+	}
 	f.Stance, f.Source = b.posture.Stance.ID, "practice"
 	return f
 }

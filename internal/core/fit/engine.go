@@ -20,6 +20,7 @@ type PartFigures struct {
 	Mass   float64       `json:"mass" doc:"by construction where it is built and not weighed, kg"`
 	Cells  []CellFigures `json:"cells"`
 	Leaves []module.Leaf `json:"leaves" doc:"what moves when it opens"`
+	Hand   []HandFigures `json:"hand" doc:"at the edge of a lid whose struts are said to turn somewhere, from shut to open"`
 	Gaps   []Gap         `json:"gaps" doc:"to its neighbours and the walls, of a module that stands in a bay"`
 }
 
@@ -91,11 +92,15 @@ func bench(p *plan.Plan) []PartFigures {
 			Mass:   item.Mass,
 			Cells:  []CellFigures{},
 			Leaves: []module.Leaf{},
+			Hand:   []HandFigures{},
 			Gaps:   []Gap{},
 		}
 		if item.Module != nil {
 			f.Cells = append(f.Cells, s.Cells[item.ID]...)
 			f.Leaves = append(f.Leaves, module.Leaves(item)...)
+			if part := s.part(item.ID); part != nil && item.In == nil {
+				f.Hand = s.hand(part)
+			}
 			if bay := s.Bay(item.Bay); bay != nil && item.In == nil {
 				own := PartOf(item)
 				f.Gaps = append(f.Gaps, Gaps(&own, s.Parts, bay)...)

@@ -84,7 +84,16 @@ func mirror(s *Scene) {
 		s.Vehicle.Marks[i].At.Y = -s.Vehicle.Marks[i].At.Y
 		s.Vehicle.Marks[i].From = mirroredFace(s.Vehicle.Marks[i].From)
 	}
+	for i := range s.Vehicle.Seats {
+		s.Vehicle.Seats[i].At.Y = -s.Vehicle.Seats[i].At.Y
+	}
+	for i := range s.Vehicle.Mounts {
+		s.Vehicle.Mounts[i].At.Y = -s.Vehicle.Mounts[i].At.Y
+	}
 	for i := range s.Stances {
+		for k := range s.Stances[i].Turned {
+			s.Stances[i].Turned[k].By = -s.Stances[i].Turned[k].By
+		}
 		for k := range s.Stances[i].Loose {
 			s.Stances[i].Loose[k].At.Y = -s.Stances[i].Loose[k].At.Y
 		}
@@ -169,6 +178,19 @@ func TestLookingChangesNothing(t *testing.T) {
 // made makes an edit of a fix on a scene, as the document's edit would.
 func made(t *testing.T, s *Scene, edit fitout.FixEdit) {
 	t.Helper()
+	for i := range s.Stances {
+		if s.Stances[i].ID != edit.With {
+			continue
+		}
+		switch edit.Kind {
+		case "turn-back":
+			s.Stances[i].Turned = nil
+			return
+		case "hang":
+			s.Stances[i].Hung[0].Low = edit.Value
+			return
+		}
+	}
 	p := s.part(edit.ID)
 	require.NotNil(t, p, "%s is about a part", edit.Kind)
 	at := p.Box.Middle()
@@ -206,6 +228,14 @@ func made(t *testing.T, s *Scene, edit fitout.FixEdit) {
 	case "hold", "hold-anew":
 		s.Vehicle.Mounts = append(s.Vehicle.Mounts, fitout.Mount{ID: "bolt-" + p.ID, Name: "Bolt", Rating: 1000})
 		p.Module().Fixings = []fitout.Fixing{{Mount: "bolt-" + p.ID}}
+	case "keyed":
+		p.Module().Keyed = true
+	case "strut-pivots":
+		w, ok := s.StrutsFor(p)
+		require.True(t, ok)
+		m := p.Module()
+		m.Struts, m.Force, m.StrutAt = w.Count, w.Force, w.At
+		m.Pivots = &fitout.Pivots{Along: w.Along, Below: w.Below, Lid: w.Under, Length: w.Length, Stroke: w.Stroke}
 	case "strut-force":
 		p.Module().Struts, p.Module().Force = 2, edit.Value
 	case "outside":

@@ -12,7 +12,7 @@ var (
 	needsDry = needs("dry", "needs a dry place", "is not sealed", "Seal that space, or put it into a sealed box.",
 		func(g *fitout.Gear) bool { return g.Dry }, func(b *Bay, _ *Part) bool { return b.Sealed || b.Shared })
 	needsLock = needs("locked", "needs a lock", "cannot be locked", "Fit a lock there, or put it elsewhere.",
-		func(g *fitout.Gear) bool { return g.Locked }, func(b *Bay, _ *Part) bool { return b.Lockable })
+		func(g *fitout.Gear) bool { return g.Locked }, func(b *Bay, holder *Part) bool { return b.Lockable || holder.keyed() })
 	needsAway = needs("away", "belongs away from people", "is where people travel or sleep", "Put it into another space.",
 		func(g *fitout.Gear) bool { return g.Away }, func(b *Bay, _ *Part) bool { return !b.Shared })
 	needsCool = needs("cool", "needs cooling", "does not cool it", "Put it into a fridge.",
@@ -39,11 +39,15 @@ func needs(id, what, but, fix string, wants func(*fitout.Gear) bool,
 			if id == "cool" && holder != nil {
 				where = holder.Name()
 			}
-			found = append(found, fitout.Finding{
+			f := fitout.Finding{
 				Severity: fitout.Caution, Subject: fitout.Subject{Kind: "module", ID: itemID}, Source: "practice", Margin: -1,
 				Title:    fmt.Sprintf("%s %s", name, what),
 				Sentence: fmt.Sprintf("The brief says that it %s; %s %s. %s", what, words.Lower(where), but, fix),
-			})
+			}
+			if id == "locked" && holder.lockable() {
+				f.Fixes = []fitout.Fix{edit("Fit a lock to "+words.Lower(holder.Name()), "keyed", holder.ID, 0)}
+			}
+			found = append(found, f)
 		}
 		for i := range s.Parts {
 			p := &s.Parts[i]
@@ -57,4 +61,12 @@ func needs(id, what, but, fix string, wants func(*fitout.Gear) bool,
 		}
 		return found
 	}
+}
+
+// keyed tells whether a part has a lock of its own and is held: what stands free is carried off locked.
+func (p *Part) keyed() bool { return p != nil && p.Module().Keyed && len(p.Module().Fixings) > 0 }
+
+// lockable tells whether a lock on a part would keep what lies in it.
+func (p *Part) lockable() bool {
+	return p != nil && !p.Module().Keyed && len(p.Module().Fixings) > 0 && p.Motion != Still
 }

@@ -89,7 +89,7 @@ const (
 // standing before them.
 func sleepExits(s *Scene) []fitout.Finding {
 	var found []fitout.Finding
-	s.beds(func(b *bed) {
+	s.lies(func(b *bed) {
 		ways, joins := 0, s.roomOf(b)
 		blocked := ""
 		for k := range s.Bays {
@@ -130,8 +130,8 @@ func sleepExits(s *Scene) []fitout.Finding {
 	return found
 }
 
-// roomOf are the spaces that one reaches from a bed inside: that in which it lies, and those that join it. Where the bed
-// lies in none that was measured, every one counts.
+// roomOf are the spaces that one reaches from a bed inside: that in which it lies, and those that join it. Where
+// the bed lies in none that was measured, every one counts.
 func (s *Scene) roomOf(b *bed) map[string]bool {
 	joins := map[string]bool{}
 	for k := range s.Bays {

@@ -67,6 +67,14 @@ func part(id string, kind fitout.ModuleKind, motion Motion, b fitout.Box, kg flo
 	return p
 }
 
+// eyes puts two eyes on the right side, so far apart and 1600 high, that hold so many kg each.
+func (s *Scene) eyes(apart, kg float64) {
+	for n, id := range []string{"eye-0", "eye-1"} {
+		s.Vehicle.Mounts = append(s.Vehicle.Mounts, fitout.Mount{ID: id, Name: "Eye",
+			At: fitout.Point{X: 2300 + float64(n)*apart, Y: 350, Z: 1600}, Rating: kg})
+	}
+}
+
 // sound is a wagon with a fitout that has nothing wrong with it: a drawer unit
 // and a fridge side by side on a floor that clears the lip, a board and a battery
 // at the front with a barrier, a box for gear with room above its lid, a bed for
@@ -343,6 +351,33 @@ var trips = map[string]struct {
 		s.Stances = append(s.Stances, fitout.Stance{ID: "school", Name: "School run", Use: fitout.StanceDrive,
 			Folded: []fitout.SeatKept{{Seat: "rear"}}})
 	}, "rear", 0, "Unfold it there"},
+	"seat-turn": {func(s *Scene) {
+		// A square of 400 reaches 283 from its middle when it turns; the crate stands 250 behind it.
+		s.Vehicle.Seats = append(s.Vehicle.Seats, fitout.Seat{ID: "turns", Name: "Side seat",
+			At: fitout.Point{X: 2250, Y: 320, Z: 1000}, Turns: 180, Size: fitout.Size{Length: 400, Width: 400, Height: 600}})
+		crate := part("crate", fitout.Locker, Still, box(2500, 300, 700, 60, 40, 200), 2)
+		crate.Bay, crate.Item.Bay = "row", "row"
+		s.add(crate)
+		s.Stances[0].Turned = []fitout.SeatTurned{{Seat: "turns", By: -90}}
+	}, "cook", 33, "Move that 33 mm toward the rear"},
+	"hammock-pull": {func(s *Scene) {
+		s.eyes(2000, 100)
+		s.Stances[0].Hung = []fitout.Hung{{Traveller: "ann", Head: "eye-0", Foot: "eye-1", Low: 1400}}
+		s.Brief.Travellers[0].Mass = 70
+		s.Stances[0].Hung[0].Kg = 2
+	}, "cook", 72 / (2 * 0.19612), "Hang it "},
+	"hammock-short": {func(s *Scene) {
+		s.eyes(1500, 400)
+		s.Stances[0].Hung = []fitout.Hung{{Traveller: "ann", Head: "eye-0", Foot: "eye-1", Low: 1300}}
+	}, "cook", 2 * 807.77, "further apart by 184 mm"},
+	"hammock-meets": {func(s *Scene) {
+		s.eyes(2000, 900)
+		s.Stances[0].Hung = []fitout.Hung{{Traveller: "ann", Head: "eye-0", Foot: "eye-1", Low: 950}}
+	}, "cook", 90, "higher it clears it"},
+	"strut-swing": {func(s *Scene) {
+		m := s.part("chest").Module()
+		m.StrutAt, m.Pivots = 100, &fitout.Pivots{Along: 60, Below: 150, Length: 230, Stroke: 40}
+	}, "chest", 34, "nearer to each other than the strut goes in"},
 	"seat-built-over": {func(s *Scene) {
 		// Whoever sits at 1400 takes up 1250 to 1550.
 		s.Vehicle.Seats = []fitout.Seat{{ID: "back", Name: "Back seat", At: fitout.Point{X: 1400, Z: 1000}}}

@@ -28,18 +28,13 @@ func strutForce(s *Scene) []fitout.Finding {
 	for i := range s.Parts {
 		p := &s.Parts[i]
 		m := p.Module()
-		if p.Motion != LidUp || m.Unfolds > 0 {
-			continue
+		lid, _, ok := s.lidOf(p)
+		if !ok || m.Pivots != nil {
+			continue // where its struts turn is said: the whole swing is looked at
 		}
-		lid := p.Leaves[0]
-		length := lid.Swept.To.Z - lid.Swept.From.Z
-		if length <= 0 {
-			continue // a lid without a length is not drawn yet
-		}
-		size := p.Box.Size()
-		kg := s.lidMass(p)
+		kg, length := lid.Kg, lid.Length
 		lifts := kg * gravity * length / 2
-		wind := s.Practice.Wind * size.Length * size.Width / 1e6 * length / 2
+		wind := lid.Wind * length / 2
 		at := m.StrutAt
 		if at == 0 {
 			at = length / 2

@@ -13,6 +13,7 @@ var lifts = [...]func(document map[string]any){
 	toVersion9,
 	toVersion10,
 	toVersion11,
+	toVersion12,
 }
 
 // lift brings a document of an older version up to the present one and returns
@@ -194,6 +195,12 @@ func toVersion11(job map[string]any) {
 			}
 		}
 	}
+}
+
+// toVersion12 says nothing new of what stands: no seat turns, no box has a lock of its own, springs have one rate, and
+// where struts turn is not said.
+func toVersion12(job map[string]any) {
+	job["version"] = json.Number("12")
 }
 
 // substance says of a thing what its name told before.

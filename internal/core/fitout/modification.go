@@ -16,6 +16,8 @@ type Modification struct {
 	Limits      []LimitMoved     `json:"limits" key:"limit" maxItems:"20" doc:"limits that it moves: an upgrade replaces the plate's, anything else can only lower them"`
 	Axle        WhichAxle        `json:"axle" enum:"none,front,rear,both" doc:"for springs, airbags and tyres: where"`
 	Rate        float64          `json:"rate" minimum:"0" maximum:"2000" unit:"N/mm" doc:"springs: the new rate at the wheel; airbags: what they add to it; N/mm, 0 = unknown"`
+	Second      float64          `json:"second" minimum:"0" maximum:"2000" unit:"N/mm" doc:"springs: their rate at the wheel from a deflection on, N/mm; 0 = one rate"`
+	From        float64          `json:"from" minimum:"0" maximum:"1000" unit:"mm" doc:"springs: how far the axle is down from unladen where the second rate begins, mm"`
 	Lift        float64          `json:"lift" minimum:"-500" maximum:"500" unit:"mm" doc:"raises the unladen vehicle at that axle, mm"`
 	Tyre        Tyre             `json:"tyre" doc:"for tyres: the new ones"`
 	Note        string           `json:"note" maxLength:"1000"`
@@ -130,9 +132,18 @@ type Tyre struct {
 
 // Axle is what is known of one axle besides its limit.
 type Axle struct {
-	Rate float64 `json:"rate" minimum:"0" maximum:"2000" unit:"N/mm" doc:"spring rate at the wheel, N/mm; 0 = unknown"`
-	Bump float64 `json:"bump" minimum:"0" maximum:"1000" unit:"mm" doc:"from the unladen height to the bump stop, mm; 0 = unknown"`
-	Tyre Tyre    `json:"tyre"`
+	Rate   float64     `json:"rate" minimum:"0" maximum:"2000" unit:"N/mm" doc:"spring rate at the wheel, N/mm; 0 = unknown"`
+	Second float64     `json:"second" minimum:"0" maximum:"2000" unit:"N/mm" doc:"spring rate at the wheel from a deflection on, N/mm; 0 = one rate"`
+	From   float64     `json:"from" minimum:"0" maximum:"1000" unit:"mm" doc:"how far it is down from unladen where the second rate begins, mm"`
+	Wanted *RideWanted `json:"wanted,omitempty" doc:"how it should stand when it is loaded; absent: nobody said"`
+	Bump   float64     `json:"bump" minimum:"0" maximum:"1000" unit:"mm" doc:"from the unladen height to the bump stop, mm; 0 = unknown"`
+	Tyre   Tyre        `json:"tyre"`
+}
+
+// RideWanted is how an axle should stand: the springs have to bring it there.
+type RideWanted struct {
+	Case string  `json:"case" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the case in which; empty for the state shown"`
+	Down float64 `json:"down" minimum:"-500" maximum:"500" unit:"mm" doc:"at most below the unladen height, mm; negative is above"`
 }
 
 // LowPoint is a low point of the underside, which decides the angles.

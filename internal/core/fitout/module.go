@@ -26,6 +26,8 @@ type Module struct {
 	Struts   float64    `json:"struts" minimum:"0" maximum:"8" doc:"gas struts on its lid"`
 	Force    float64    `json:"force" minimum:"0" maximum:"5000" unit:"N" doc:"of each gas strut, N"`
 	StrutAt  float64    `json:"strutAt" minimum:"0" maximum:"3000" unit:"mm" doc:"along the lid from its hinge to where a strut takes it, mm"`
+	Pivots   *Pivots    `json:"pivots,omitempty" doc:"where its gas struts turn; absent: not said, angles of a usual mounting are reckoned with"`
+	Keyed    bool       `json:"keyed" doc:"it has a lock of its own"`
 	Follows  Follows    `json:"follows" enum:",chain,fold,elastic" doc:"how cable or hose follows what slides; empty for not said"`
 	Fixings  []Fixing   `json:"fixings" key:"mount" maxItems:"40" doc:"mounting points that hold it"`
 	Gaps     *Gaps      `json:"gaps,omitempty" doc:"what its drawers leave free; absent: 3 mm below, 5 above, 2 behind"`
@@ -35,6 +37,16 @@ type Module struct {
 	Scribed  bool       `json:"scribed" doc:"its back is fitted to the vehicle by hand"`
 	Holes    []Hole     `json:"holes" key:"id" maxItems:"200" doc:"holes and cut-outs in its panels"`
 	Mirrored bool       `json:"mirrored" doc:"hinges and compartments the other way round"`
+}
+
+// Pivots say where a gas strut turns and how long it is, in the plane of the lid's swing; where it takes the lid along
+// its length is Module.StrutAt.
+type Pivots struct {
+	Along  float64 `json:"along" minimum:"-1000" maximum:"3000" unit:"mm" doc:"on the box: from the hinge toward the lid's free edge, mm; negative is behind the hinge"`
+	Below  float64 `json:"below" minimum:"-1000" maximum:"3000" unit:"mm" doc:"on the box: below the hinge, mm"`
+	Lid    float64 `json:"lid" minimum:"-500" maximum:"500" unit:"mm" doc:"on the lid: below the hinge when it is shut, mm"`
+	Length float64 `json:"length" minimum:"0" maximum:"3000" unit:"mm" doc:"of the strut between its pivots, out all the way, mm"`
+	Stroke float64 `json:"stroke" minimum:"0" maximum:"2000" unit:"mm" doc:"by which it goes in, mm"`
 }
 
 // ModuleKind is what a module is.

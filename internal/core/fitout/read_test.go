@@ -3,6 +3,7 @@ package fitout
 import (
 	"bytes"
 	"encoding/json"
+	"fmt"
 	"math/rand/v2"
 	"os"
 	"reflect"
@@ -16,7 +17,7 @@ import (
 
 // latest is the latest document that people have in their hands.
 func latest(t testing.TB) []byte {
-	data, err := os.ReadFile("testdata/v11.zaino.json")
+	data, err := os.ReadFile(fmt.Sprintf("testdata/v%d.zaino.json", Version))
 	require.NoError(t, err)
 	return data
 }
@@ -35,7 +36,7 @@ func TestQuickAndCarefulReadTheSame(t *testing.T) {
 	for name, text := range map[string]string{
 		"as written": string(data), "in another order": string(shuffled), "without blanks": compact.String(), "specially": special,
 		"nothing for a list": strings.Replace(string(data), `"marked": [`, `"marked": null, "made": [`, 1),
-		"without most":       `{"version":11,"format":"zaino.job","id":"a"}`,
+		"without most":       `{"version":12,"format":"zaino.job","id":"a"}`,
 		"numbers":            strings.Replace(compact.String(), `"seed":7`, `"seed":70`, 1),
 	} {
 		job := Job{}
@@ -115,7 +116,7 @@ func TestTheQuickWayTakesNothingElse(t *testing.T) {
 
 // A list that is longer than any may be is refused before its things fill the memory.
 func TestAListWithoutEndIsRefusedWhileItIsRead(t *testing.T) {
-	text := `{"format":"zaino.job","version":11,"variants":[{"id":"a","items":[` + strings.Repeat(
+	text := `{"format":"zaino.job","version":12,"variants":[{"id":"a","items":[` + strings.Repeat(
 		"{},",
 		1_300_000,
 	) + `{}]}]}`

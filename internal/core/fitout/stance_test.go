@@ -62,6 +62,7 @@ func full() Job {
 	v.Stances = []Stance{{ID: "cook", Name: "Cook", Use: StanceCook, Open: []Opened{{Module: "fridge"}},
 		Doors: []Door{{Bay: "tray"}},
 		Loose: []LoosePlace{{Item: "fridge", Outside: true}}, Folded: []SeatKept{{Seat: "passenger"}},
+		Turned: []SeatTurned{{Seat: "driver", By: 180}}, Hung: []Hung{{Traveller: "ann", Head: "a", Foot: "b", Low: 900}},
 		Sleepers: []Sleeper{{Traveller: "ann"}}, People: []Placed{}, Ground: []GroundThing{}}}
 	v.Cases = []Case{{ID: "full", Name: "Full", Switches: []CaseSwitch{{Switch: "raft", On: true}},
 		Choices: []CaseChoice{{Choice: "roof", Member: "m"}},

@@ -156,10 +156,12 @@ const (
 
 // Seat is a place where a person or an animal travels.
 type Seat struct {
-	ID     string `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
-	Name   string `json:"name" minLength:"1" maxLength:"120"`
-	Driver bool   `json:"driver" doc:"true for the driver's seat"`
-	At     Point  `json:"at" doc:"centre of the person who sits there"`
+	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	Name   string  `json:"name" minLength:"1" maxLength:"120"`
+	Driver bool    `json:"driver" doc:"true for the driver's seat"`
+	At     Point   `json:"at" doc:"centre of the person who sits there"`
+	Turns  float64 `json:"turns" minimum:"0" maximum:"360" unit:"°" doc:"how far it turns from looking ahead; 0: it does not turn"`
+	Size   Size    `json:"size" doc:"outside of the seat that turns, cushion and back: about the station, upward from half a metre below it"`
 }
 
 // Part is a part of the vehicle that can be taken off or moved, or was added

@@ -208,6 +208,37 @@ func TestSpringsBringBackTheWayToTheStop(t *testing.T) {
 	assert.Empty(t, tight[0].Fixes, "too near to the stop unladen, springs are not the matter")
 }
 
+// An axle that stands too low in a case is told the springs that bring it there, of one rate or of a second one.
+func TestSpringsRestoreTheHeightThatIsWanted(t *testing.T) {
+	j := example.Ute()
+	j.Vehicle.Rear.Rate, j.Vehicle.Rear.Second, j.Vehicle.Rear.From = 30, 34, 40
+	example.Add(&j, "ballast", 420, 3100)
+	switched := j.ChosenVariant()
+	switched.Cases = append(switched.Cases, fitout.Case{ID: "away", Name: "Leaving home"})
+	j.Vehicle.Rear.Wanted = &fitout.RideWanted{Case: "away", Down: 55}
+	low := example.Found(t, j, "stands-low")
+	require.Len(t, low, 1)
+	assert.Equal(t, fitout.Caution, low[0].Severity)
+	assert.Contains(t, low[0].Sentence, "in “Leaving home”")
+	require.Len(t, low[0].Fixes, 2)
+	for _, fix := range low[0].Fixes {
+		made := fix.Edit
+		sprung, err := edit.Apply(&j, nil, []fitout.FixEdit{made})
+		require.NoError(t, err)
+		assert.Empty(t, example.Found(t, sprung, "stands-low"), fix.Label)
+		made.Value -= 5
+		soft, err := edit.Apply(&j, nil, []fitout.FixEdit{made})
+		require.NoError(t, err)
+		assert.NotEmpty(t, example.Found(t, soft, "stands-low"), "5 N/mm less do not do: %s", fix.Label)
+	}
+	j.Vehicle.Rear.Wanted.Down = 400
+	assert.Empty(t, example.Found(t, j, "stands-low"), "it stands higher than that")
+	j.Vehicle.Rear.Rate = 0
+	unknown := example.Found(t, j, "stands-low")
+	require.Len(t, unknown, 1)
+	assert.Equal(t, fitout.Note, unknown[0].Severity)
+}
+
 func TestWhatCanBeMended(t *testing.T) {
 	j := example.Ute()
 	for _, id := range []string{"front", "rear", "gross", "front-share", "sides", "tip", "seats"} {

@@ -54,20 +54,19 @@ func Over(x, h, r, wheelbase float64) (degrees float64, ok bool) {
 
 // Suspension is an axle as the springs and airbags that count leave it.
 type Suspension struct {
-	Rate float64 // N/mm at the wheel; 0 = unknown
-	Bump float64 // mm from the unladen height to the stop, without lift; 0 = unknown
-	Lift float64 // mm
+	Rate   float64 // N/mm at the wheel, with what airbags add; 0 = unknown
+	Second float64 // N/mm from a deflection on, with what airbags add; 0 = one rate
+	From   float64 // mm below unladen where the second rate begins
+	Added  float64 // N/mm of airbags within both rates
+	Bump   float64 // mm from the unladen height to the stop, without lift; 0 = unknown
+	Lift   float64 // mm
 }
 
-// On returns the suspension of an axle: springs replace the rate, airbags add
-// to it, and both may lift.
+// On returns the suspension of an axle: springs replace the rates, airbags add
+// to them, and both may lift.
 func On(v *fitout.Vehicle, axle fitout.WhichAxle) Suspension {
-	own := v.Front
-	if axle == fitout.RearAxle {
-		own = v.Rear
-	}
-	s := Suspension{Rate: own.Rate, Bump: own.Bump}
-	added := 0.0
+	own := AxleOf(v, axle)
+	s := Suspension{Rate: own.Rate, Second: own.Second, From: own.From, Bump: own.Bump}
 	for i := range v.Modifications {
 		m := &v.Modifications[i]
 		if !m.Counted || !m.Axle.On(axle) {
@@ -76,17 +75,61 @@ func On(v *fitout.Vehicle, axle fitout.WhichAxle) Suspension {
 		switch m.Kind {
 		case fitout.Springs:
 			if m.Rate > 0 {
-				s.Rate = m.Rate
+				s.Rate, s.Second, s.From = m.Rate, m.Second, m.From
 			}
 		case fitout.Airbags:
-			added += m.Rate
+			s.Added += m.Rate
 		}
 		s.Lift += m.Lift
 	}
-	if s.Rate > 0 {
-		s.Rate += added
+	if s.Rate == 0 {
+		s.Added = 0
+		return s
+	}
+	s.Rate += s.Added
+	if s.Second > 0 {
+		s.Second += s.Added
 	}
 	return s
+}
+
+// AxleOf is what is known of an axle of a vehicle.
+func AxleOf(v *fitout.Vehicle, axle fitout.WhichAxle) fitout.Axle {
+	if axle == fitout.RearAxle {
+		return v.Rear
+	}
+	return v.Front
+}
+
+// Drop returns how far the axle goes down, mm, when its load grows by kg: up to where the second rate begins
+// Δz = ΔF·g/(2k₁), from there on what is left over the second rate k₂. ok is false for a rate that is not known.
+func (s Suspension) Drop(kg float64) (mm float64, ok bool) {
+	mm, ok = Drop(kg, s.Rate)
+	if !ok || s.Second <= 0 || mm <= s.From {
+		return mm, ok
+	}
+	further, _ := Drop(kg-2*s.Rate*s.From/gravity, s.Second)
+	return s.From + further, true
+}
+
+// RateFor returns the one rate of springs, N/mm at the wheel, by which an axle whose load grows by kg goes down by
+// mm, without what airbags add: ΔF·g/(2Δz). It is 0 where nothing goes down.
+func (s Suspension) RateFor(kg, mm float64) float64 {
+	if kg <= 0 || mm <= 0 {
+		return 0
+	}
+	return max(0, kg*gravity/(2*mm)-s.Added)
+}
+
+// SecondFor returns the second rate, N/mm at the wheel, by which it goes down by mm while the first stays, without
+// what airbags add: (ΔF·g/2 − k₁ s)/(Δz − s), s where it begins. It is 0 where the first rate alone is
+// stiff enough, or begins too late.
+func (s Suspension) SecondFor(kg, mm float64) float64 {
+	left := kg*gravity/2 - s.Rate*s.From
+	if s.Rate <= 0 || mm <= s.From || left <= 0 {
+		return 0
+	}
+	return max(0, left/(mm-s.From)-s.Added)
 }
 
 // Height is how one axle stands.
@@ -100,8 +143,11 @@ type Height struct {
 
 // Stands returns how an axle stands when it carries kg more than unladen.
 func Stands(s Suspension, kg float64) Height {
-	drop, known := Drop(kg, s.Rate)
+	drop, known := s.Drop(kg)
 	h := Height{Drop: drop - s.Lift, Known: known, Rate: s.Rate}
+	if known && s.Second > 0 && drop > s.From {
+		h.Rate = s.Second
+	}
 	if known && s.Bump > 0 {
 		h.Bump, h.BumpKnown = s.Bump+s.Lift-drop, true
 	}

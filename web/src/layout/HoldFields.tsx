@@ -1,9 +1,14 @@
-import type { Item, Job, Module } from '../api/types';
+import type { HandFigures, Item, Job, Module } from '../api/types';
 import { Field } from '../components/Field';
 import { RemoveButton } from '../components/ListButtons';
 import { SelectField } from '../components/SelectField';
 import { followings, latches } from '../words/layout';
 import { FigureOf } from './FigureOf';
+import { StrutFields } from './StrutFields';
+import { Tick } from './Tick';
+
+/** Kinds that have a lid to hold up, whichever way it opens. */
+const lidded: readonly Module['kind'][] = ['lidded-box', 'platform', 'wing-panels', 'battery-box'];
 
 interface Props {
   item: Item;
@@ -11,11 +16,13 @@ interface Props {
   job: Job;
   /** It opens: a latch has something to hold. */
   opens: boolean;
+  /** Force at the hand over the swing of its lid, where it is known where its struts turn. */
+  hand: readonly HandFigures[];
   onEdit: (label: string, change: (m: Module) => void) => void;
 }
 
 /** What holds a part: its latch, its struts, its fixings; and what follows it out. */
-export function HoldFields({ item, module: m, job, opens, onEdit }: Props) {
+export function HoldFields({ item, module: m, job, opens, hand, onEdit }: Props) {
   const number = (
     label: string,
     value: number,
@@ -51,7 +58,7 @@ export function HoldFields({ item, module: m, job, opens, onEdit }: Props) {
           {m.latch === 'rated' && number('Latch holds', m.holds, (x, v) => (x.holds = v), 'N; empty is not stated')}
         </>
       )}
-      {m.faces === 'top' || m.kind === 'lidded-box' || m.kind === 'platform' ? (
+      {m.faces === 'top' || lidded.includes(m.kind) ? (
         <>
           {number('Gas struts', m.struts, (x, v) => (x.struts = Math.round(v)))}
           {m.struts > 0 && number('Force of each', m.force, (x, v) => (x.force = v), 'N')}
@@ -63,6 +70,7 @@ export function HoldFields({ item, module: m, job, opens, onEdit }: Props) {
               'where a strut takes the lid; empty: its middle',
               'length',
             )}
+          {m.struts > 0 && opens && <StrutFields item={item} module={m} job={job} hand={hand} onEdit={onEdit} />}
         </>
       ) : null}
       {number(
@@ -82,6 +90,12 @@ export function HoldFields({ item, module: m, job, opens, onEdit }: Props) {
           />
         </Field>
       )}
+      <Tick
+        label="It has a lock of its own"
+        name={`${item.name} has a lock of its own`}
+        on={m.keyed}
+        set={(on) => onEdit('Lock', (x) => (x.keyed = on))}
+      />
       {m.fixings.map((f) => {
         const name = mounts.find((p) => p.id === f.mount)?.name ?? f.mount;
         return (

@@ -274,6 +274,7 @@ function OnePart({ part, bench }: { part: Part; bench: Bench }) {
           module={m}
           job={job}
           opens={(figures?.leaves.length ?? 0) > 0}
+          hand={figures?.hand ?? []}
           onEdit={(label, change) => editModule(label, change)}
         />
       )}

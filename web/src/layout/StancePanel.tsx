@@ -11,6 +11,7 @@ import { stanceUses } from '../words/layout';
 import { middle } from './parts';
 import { StanceOpen } from './StanceOpen';
 import { StanceGround, StancePeople } from './StancePlaces';
+import { StanceHung, StanceTurned } from './StanceSeats';
 import { Tick } from './Tick';
 import type { Bench } from './useBench';
 
@@ -31,6 +32,8 @@ export function StancePanel({ bench }: { bench: Bench }) {
         doors: [],
         loose: [],
         folded: [],
+        turned: [],
+        hung: [],
         sleepers: [],
         people: [],
         off: false,
@@ -173,6 +176,7 @@ function OneStance({ stance, bench }: { stance: Stance; bench: Bench }) {
             />
           ))}
       </fieldset>
+      <StanceTurned bench={bench} stance={stance} edit={edit} />
       {job.vehicle.carrier && (
         <Tick
           label={`${job.vehicle.carrier.name} stands off the vehicle, on its legs`}
@@ -207,6 +211,7 @@ function OneStance({ stance, bench }: { stance: Stance; bench: Bench }) {
           )}
         </fieldset>
       )}
+      {stance.use === 'sleep' && <StanceHung bench={bench} stance={stance} edit={edit} />}
       <button
         type="button"
         className="btn btn-sm btn-outline-secondary"

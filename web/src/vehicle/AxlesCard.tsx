@@ -1,11 +1,13 @@
 import type { Vehicle } from '../api/types';
 import { Panel } from '../components/Panel';
+import { SelectField } from '../components/SelectField';
+import { chosenVariant } from '../document/SessionContext';
 import { capital, useVocabulary } from '../words/words';
 import { useVehicleEdit } from './useVehicleEdit';
 
 /** Tyres and springs of each axle. */
 export function AxlesCard() {
-  const { job, vehicle, input, box, unit } = useVehicleEdit();
+  const { job, vehicle, edit, input, box, unit } = useVehicleEdit();
   const tyre = useVocabulary()(job.region, 'tyre').word;
   const axles: { key: 'front' | 'rear'; label: string }[] = [
     { key: 'front', label: 'Front axle' },
@@ -30,12 +32,6 @@ export function AxlesCard() {
             </th>
             <th scope="col" className="over-figures" title="The second figure on the side wall, for dual fitment">
               Dual index
-            </th>
-            <th scope="col" className="over-figures" title="Of the spring, at the wheel">
-              Rate {unit('rate')}
-            </th>
-            <th scope="col" className="over-figures" title="From the unladen height to the bump stop">
-              To the stop {unit('length')}
             </th>
           </tr>
         </thead>
@@ -64,26 +60,97 @@ export function AxlesCard() {
                   true,
                 )}
               </td>
-              <td>
-                {input(
-                  `Spring rate, ${key}`,
-                  vehicle[key].rate,
-                  'rate',
-                  (v, k) => set(key, (a) => (a.rate = k))(v),
-                  true,
-                )}
-              </td>
-              <td>
-                {input(
-                  `Way to the bump stop, ${key}`,
-                  vehicle[key].bump,
-                  'length',
-                  (v, mm) => set(key, (a) => (a.bump = mm))(v),
-                  true,
-                )}
-              </td>
             </tr>
           ))}
+        </tbody>
+      </table>
+      <table className="sheet-table" aria-label="Springs">
+        <thead>
+          <tr>
+            <th scope="col">Axle</th>
+            <th scope="col" className="over-figures" title="Of the spring, at the wheel">
+              Rate {unit('rate')}
+            </th>
+            <th scope="col" className="over-figures" title="From a deflection on; empty is one rate">
+              Second rate {unit('rate')}
+            </th>
+            <th scope="col" className="over-figures" title="Where the second rate begins, down from the unladen height">
+              It begins {unit('length')}
+            </th>
+            <th scope="col" className="over-figures" title="From the unladen height to the bump stop">
+              To the stop {unit('length')}
+            </th>
+            <th scope="col" title="In which case it should stand so: springs are then asked for by that height">
+              Should stand, in
+            </th>
+            <th scope="col" className="over-figures" title="At most so far below the unladen height">
+              At most down {unit('length')}
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {axles.map(({ key, label }) => {
+            const axle = vehicle[key];
+            return (
+              <tr key={key} data-thing={`${key}-axle`}>
+                <th scope="row">{label}</th>
+                <td>
+                  {input(`Spring rate, ${key}`, axle.rate, 'rate', (v, k) => set(key, (a) => (a.rate = k))(v), true)}
+                </td>
+                <td>
+                  {input(
+                    `Second spring rate, ${key}`,
+                    axle.second,
+                    'rate',
+                    (v, k) => set(key, (a) => (a.second = k))(v),
+                    true,
+                  )}
+                </td>
+                <td>
+                  {axle.second > 0 &&
+                    input(`Where the second rate begins, ${key}`, axle.from, 'length', (v, mm) =>
+                      set(key, (a) => (a.from = mm))(v),
+                    )}
+                </td>
+                <td>
+                  {input(
+                    `Way to the bump stop, ${key}`,
+                    axle.bump,
+                    'length',
+                    (v, mm) => set(key, (a) => (a.bump = mm))(v),
+                    true,
+                  )}
+                </td>
+                <td>
+                  <SelectField
+                    label={`Case in which the ${key} should stand so`}
+                    value={axle.wanted ? `=${axle.wanted.case}` : ''}
+                    options={[
+                      { value: '', label: 'Nobody said' },
+                      { value: '=', label: 'The state shown' },
+                      ...chosenVariant(job).cases.map((c) => ({ value: `=${c.id}`, label: c.name })),
+                    ]}
+                    onCommit={(chosen) =>
+                      edit(`How the ${key} should stand`, (v) =>
+                        set(key, (a) => {
+                          if (chosen === '') delete a.wanted;
+                          else a.wanted = { down: a.wanted?.down ?? 0, case: chosen.slice(1) };
+                        })(v),
+                      )
+                    }
+                  />
+                </td>
+                <td>
+                  {axle.wanted &&
+                    input(`Most that the ${key} should be down`, axle.wanted.down, 'length', (v, mm) =>
+                      set(key, (a) => {
+                        if (a.wanted) a.wanted.down = mm;
+                      })(v),
+                    )}
+                </td>
+              </tr>
+            );
+          })}
         </tbody>
       </table>
     </Panel>

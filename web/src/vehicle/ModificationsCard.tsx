@@ -52,6 +52,8 @@ function fresh(v: Vehicle, kind: Kind): Modification {
     limits: [],
     axle: withAxle.includes(kind) ? 'rear' : 'none',
     rate: 0,
+    second: 0,
+    from: 0,
     lift: 0,
     tyre: { index: 0, dual: false, dualIndex: 0 },
     note: '',
@@ -252,6 +254,24 @@ function Details({ m }: { m: Modification }) {
               m.kind === 'springs' ? 'At the wheel, in the place of the old' : 'To the rate at the wheel',
               true,
             )}
+            {m.kind === 'springs' &&
+              line(
+                ['Second rate', `Second rate of ${m.name}`],
+                m.second,
+                'rate',
+                (v, k) => own((x) => (x.second = k))(v),
+                'From a deflection on; empty is one rate',
+                true,
+              )}
+            {m.kind === 'springs' &&
+              m.second > 0 &&
+              line(
+                ['It begins', `Where the second rate of ${m.name} begins`],
+                m.from,
+                'length',
+                (v, mm) => own((x) => (x.from = mm))(v),
+                'Down from the unladen height',
+              )}
             {line(
               ['Lifts by', `Lift of ${m.name}`],
               m.lift,

@@ -53,7 +53,7 @@ export function OpeningsCard({ bay }: { bay: Bay }) {
         below={(o) => (
           <tr>
             <td colSpan={8}>
-              <div className="opening-more">
+              <div className="more-line">
                 <SelectField
                   label={`Hinge of ${o.name}`}
                   value={o.opening.hinge}

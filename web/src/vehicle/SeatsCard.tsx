@@ -8,10 +8,17 @@ import { useVehicleEdit } from './useVehicleEdit';
 
 /** Where people and animals travel. */
 export function SeatsCard() {
-  const { vehicle, edit, placeColumns } = useVehicleEdit();
+  const { vehicle, edit, input, unit, placeColumns } = useVehicleEdit();
   const add = () =>
     edit('Add seat', (v) =>
-      v.seats.push({ id: newId(v.seats, 'seat'), name: 'New seat', driver: false, at: { x: 2000, y: 0, z: 950 } }),
+      v.seats.push({
+        id: newId(v.seats, 'seat'),
+        name: 'New seat',
+        driver: false,
+        at: { x: 2000, y: 0, z: 950 },
+        turns: 0,
+        size: { length: 0, width: 0, height: 0 },
+      }),
     );
   const remove = (seat: Seat) =>
     edit(`Remove ${seat.name}`, (v, job) => {
@@ -26,6 +33,14 @@ export function SeatsCard() {
         }
       }
     });
+  const side = (seat: Seat, key: keyof Seat['size'], how: string) =>
+    input(
+      `${how} ${seat.name} is`,
+      seat.size[key],
+      'length',
+      (v, mm) => on(v.seats, seat.id, (s) => (s.size[key] = mm)),
+      true,
+    );
   return (
     <Panel title="Seats" className="wide" actions={<AddButton label="Add seat" onClick={add} />}>
       <ThingTable
@@ -53,7 +68,36 @@ export function SeatsCard() {
             ),
           },
           ...placeColumns((v) => v.seats),
+          {
+            head: `Turns ${unit('angle')}`,
+            title: 'How far it turns from looking ahead; empty: it does not',
+            cell: (seat) =>
+              input(
+                `How far ${seat.name} turns`,
+                seat.turns,
+                'angle',
+                (v, by) => on(v.seats, seat.id, (s) => (s.turns = by)),
+                true,
+              ),
+          },
         ]}
+        below={(seat) =>
+          seat.turns > 0 && (
+            <tr>
+              <td colSpan={7}>
+                <div className="more-line">
+                  <span>The seat itself, for what it turns past: long</span>
+                  {side(seat, 'length', 'How long')}
+                  <span>broad</span>
+                  {side(seat, 'width', 'How broad')}
+                  <span>high</span>
+                  {side(seat, 'height', 'How high')}
+                  <span>{unit('length')}</span>
+                </div>
+              </td>
+            </tr>
+          )
+        }
       />
     </Panel>
   );
