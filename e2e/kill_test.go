@@ -57,6 +57,7 @@ const kills = 100
 // TestKilledUnderWriteLoad kills the server at any moment while several people save, backs it up meanwhile and puts a
 // backup in its place between, and finds every acknowledged save in a whole database after each.
 func TestKilledUnderWriteLoad(t *testing.T) {
+	t.Parallel()
 	folder := t.TempDir()
 	db, backup := filepath.Join(folder, "jobs.db"), filepath.Join(folder, "backup.db")
 	w := writers{t: t, jobs: make([]document, 4)}

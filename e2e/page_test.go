@@ -8,6 +8,7 @@ import (
 	"testing"
 	"time"
 
+	"github.com/chromedp/cdproto/emulation"
 	"github.com/chromedp/chromedp"
 	"github.com/chromedp/chromedp/kb"
 	"github.com/stretchr/testify/require"
@@ -30,6 +31,9 @@ func open(t testing.TB, url string) *page {
 	t.Cleanup(closeTab)
 	p := &page{t, ctx}
 	p.do(chromedp.EmulateViewport(1280, 800))
+	// As if its window were before all others, although another test has one too.
+	_, err := chromedp.Call(ctx, emulation.SetFocusEmulationEnabled, emulation.SetFocusEmulationEnabledParams{Enabled: true})
+	require.NoError(t, err)
 	p.visit(url)
 	return p
 }
@@ -256,6 +260,13 @@ func (p *page) saved() {
 func (p *page) pad(id, figure string) string {
 	p.t.Helper()
 	return p.see(fmt.Sprintf("[data-pad=%s] [data-figure=%s]", id, figure))
+}
+
+// leavesPad waits until a figure of a pad is another.
+func (p *page) leavesPad(id, figure, was string) {
+	p.t.Helper()
+	p.waitFor(fmt.Sprintf("document.querySelector('[data-pad=%s] [data-figure=%s]').textContent.replace(/[\\u202f\\u00a0]/g, ' ') !== %s",
+		id, figure, quoted(was)))
 }
 
 func (p *page) waitPad(id, figure, want string) {

@@ -24,6 +24,7 @@ func TestAnEarlierStateIsFoundNamedAndGoneBackTo(t *testing.T) {
 	p.press("Go back to it: revision 1")
 	p.waitText("[role=status]", "as it was at revision 1")
 	p.waitText("[data-revision='3']", "newest")
+	p.see("[data-revision='3']")
 	p.press("Back to the job")
 	p.waitFor(field("Customer") + "?.value === 'Varrow Basin Gauging, crew of two'")
 	p.visit(s.url + "/jobs/river-gauging/revisions")

@@ -63,6 +63,7 @@ var screens = []screen{
 // TestEveryScreenIsForFingersToo opens every screen on a phone with a finger: what can be touched is 40 px, each screen
 // has a title of its own, and nothing jumps while it comes.
 func TestEveryScreenIsForFingersToo(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url)
 	p.do(chromedp.EmulateViewport(390, 844, chromedp.EmulateMobile, chromedp.EmulateTouch))

@@ -12,6 +12,7 @@ import (
 // TestEveryScreenFitsDeskTabletAndPhone opens every screen at three widths: nothing is wider
 // than the screen, and the stages, undo and the state of saving are always in reach.
 func TestEveryScreenFitsDeskTabletAndPhone(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	const wide = `(() => { const w = innerWidth; const out = [];
 		// What scrolls inside something that fits is clipped by it.

@@ -45,7 +45,7 @@ func TestEverySlipIsToldAndWhatIsOfferedMendsIt(t *testing.T) {
 	require.NoError(t, err)
 	components, err := catalogue.Components()
 	require.NoError(t, err)
-	made, offered := 0, map[string]int{}
+	made, offered, brought, mendable := 0, map[string]int{}, 0, 0
 	for n := range jobs {
 		sound := assess.Of(&jobs[n]).Findings
 		for _, s := range slices.Concat(everySlip, stageSlips) {
@@ -70,6 +70,12 @@ func TestEverySlipIsToldAndWhatIsOfferedMendsIt(t *testing.T) {
 					) {
 						continue
 					}
+					if f.Severity != fitout.Note {
+						brought++
+						if len(f.Fixes) > 0 || f.Mend != "" {
+							mendable++
+						}
+					}
 					for _, fix := range f.Fixes {
 						what := f.Rule + " by " + fix.Edit.Kind
 						if offered[what]++; offered[what] <= mostOfAKind {
@@ -82,7 +88,9 @@ func TestEverySlipIsToldAndWhatIsOfferedMendsIt(t *testing.T) {
 	}
 	t.Logf("%d slips of %d kinds, %d of them fair where they are made; %d kinds of offers for them",
 		made, len(everySlip)+len(stageSlips), len(fair), len(offered))
+	t.Logf("%d of %d stops and cautions that slips bring offer a change", mendable, brought)
 	assert.Greater(t, made, 800)
+	assert.Greater(t, mendable*10, brought*4, "so many offer a change")
 	assert.Greater(t, len(offered), 50)
 }
 

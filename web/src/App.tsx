@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
-import { useLayoutEffect } from 'react';
+import { lazy, useEffect, useLayoutEffect } from 'react';
 import { BrowserRouter, Navigate, Route, Routes, useLocation } from 'react-router';
 
 import { AboutPage } from './about/AboutPage';
@@ -9,23 +9,11 @@ import { BriefPage } from './brief/BriefPage';
 import { GearSheet } from './brief/GearSheet';
 import { PeopleSheet } from './brief/PeopleSheet';
 import { WaysSheet } from './brief/WaysSheet';
-import { BenchPage } from './build/BenchPage';
-import { BuildPage } from './build/BuildPage';
-import { BuySheet } from './build/BuySheet';
-import { CostSheet } from './build/CostSheet';
-import { CutSheet } from './build/CutSheet';
-import { OrderSheet } from './build/OrderSheet';
-import { PapersSheet } from './build/PapersSheet';
 import { ErrorBoundary } from './components/ErrorBoundary';
 import { Trouble } from './components/Trouble';
 import { useKept } from './document/useKept';
 import { screenTitle } from './job/title';
 import { FindingsPage } from './findings/FindingsPage';
-import { HandoverPage } from './handover/HandoverPage';
-import { PackSheet } from './handover/PackSheet';
-import { PapersKeysSheet } from './handover/PapersKeysSheet';
-import { TestsSheet } from './handover/TestsSheet';
-import { WalkSheet } from './handover/WalkSheet';
 import { JobPage } from './job/JobPage';
 import { JobsPage } from './jobs/JobsPage';
 import { LayoutPage } from './layout/LayoutPage';
@@ -50,20 +38,38 @@ import { RevisionsPage } from './revisions/RevisionsPage';
 import { FittedSheet } from './vehicle/FittedSheet';
 import { PlateSheet } from './vehicle/PlateSheet';
 import { SpaceSheet } from './vehicle/SpaceSheet';
-import { DuePage } from './season/DuePage';
-import { LogPage } from './season/LogPage';
-import { SeasonsSheet } from './season/SeasonsSheet';
 import { HandPage } from './weigh/HandPage';
 import { PartsSheet } from './weigh/PartsSheet';
 import { ScaleSheet } from './weigh/ScaleSheet';
 import { WeighPage } from './weigh/WeighPage';
+import { DuePage } from './season/DuePage';
 import { VariantsPage } from './variants/VariantsPage';
 import { VehiclePage } from './vehicle/VehiclePage';
 import { WeightSheet } from './vehicle/WeightSheet';
 
+const last = () => import('./lastStages');
+const later = (page: keyof Awaited<ReturnType<typeof last>>) =>
+  lazy(() => last().then((pages) => ({ default: pages[page] })));
+const BenchPage = later('BenchPage');
+const BuildPage = later('BuildPage');
+const BuySheet = later('BuySheet');
+const CostSheet = later('CostSheet');
+const CutSheet = later('CutSheet');
+const OrderSheet = later('OrderSheet');
+const PapersSheet = later('PapersSheet');
+const HandoverPage = later('HandoverPage');
+const PackSheet = later('PackSheet');
+const PapersKeysSheet = later('PapersKeysSheet');
+const TestsSheet = later('TestsSheet');
+const WalkSheet = later('WalkSheet');
+const LogPage = later('LogPage');
+const SeasonsSheet = later('SeasonsSheet');
+
 const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
 
 export function App() {
+  // Fetched before anybody asks, so that it is there when the server is away.
+  useEffect(() => void last(), []);
   return (
     <QueryClientProvider client={client}>
       <ErrorBoundary>

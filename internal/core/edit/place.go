@@ -13,6 +13,21 @@ var (
 	height = figure(func(i *fitout.Item) *float64 { return &i.Size.Height })
 )
 
+// placed puts a thing to another place, in another space where one is named, and makes it as large as is said.
+var placed = item(func(_ *fitout.Job, i *fitout.Item, e *fitout.FixEdit) bool {
+	if e.At == nil {
+		return false
+	}
+	i.At = *e.At
+	if e.With != "" {
+		i.Bay = e.With
+	}
+	if e.Size != nil {
+		i.Size = *e.Size
+	}
+	return true
+})
+
 // figure is the edit that sets one figure of an item.
 func figure(of func(*fitout.Item) *float64) Kind {
 	return item(func(_ *fitout.Job, i *fitout.Item, e *fitout.FixEdit) bool {

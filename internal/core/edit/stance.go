@@ -23,6 +23,12 @@ var (
 		s.Turned = slices.DeleteFunc(slices.Clone(s.Turned), func(t fitout.SeatTurned) bool { return t.Seat == e.ID })
 		return len(s.Turned) < was
 	})
+	// leaveShut opens a part no more.
+	leaveShut = inStance(func(_ *fitout.Variant, s *fitout.Stance, e *fitout.FixEdit) bool {
+		was := len(s.Open)
+		s.Open = slices.DeleteFunc(slices.Clone(s.Open), func(o fitout.Opened) bool { return o.Module == e.ID })
+		return len(s.Open) < was
+	})
 	// hang sets how low the hammock of a traveller hangs, mm.
 	hang = inStance(func(_ *fitout.Variant, s *fitout.Stance, e *fitout.FixEdit) bool {
 		s.Hung = slices.Clone(s.Hung)

@@ -158,12 +158,16 @@ func rules(p *plan.Plan) []fitout.Finding {
 		for k := range found[i].Fixes {
 			fix := &found[i].Fixes[k]
 			part := s.part(fix.Edit.ID)
-			if fix.Edit.Kind != "part-x" || part == nil {
+			x := &fix.Edit.Value
+			if at := fix.Edit.At; at != nil {
+				x = &at.X
+			}
+			if fix.Edit.Kind != "part-x" && fix.Edit.Kind != "part-place" || part == nil {
 				continue
 			}
-			fix.Rear = part.Kg() * (fix.Edit.Value - part.Box.Middle().X) / s.Wheelbase
+			fix.Rear = part.Kg() * (*x - part.Box.Middle().X) / s.Wheelbase
 			fix.Front = -fix.Rear
-			fix.Edit.Value = p.Stored(p.Index(part.ID), fix.Edit.Value)
+			*x = p.Stored(p.Index(part.ID), *x)
 		}
 	}
 	return found

@@ -183,6 +183,9 @@ func made(t *testing.T, s *Scene, edit fitout.FixEdit) {
 			continue
 		}
 		switch edit.Kind {
+		case "leave-shut":
+			s.Stances[i].Open = slices.DeleteFunc(s.Stances[i].Open, func(o fitout.Opened) bool { return o.Module == edit.ID })
+			return
 		case "turn-back":
 			s.Stances[i].Turned = nil
 			return
@@ -228,6 +231,13 @@ func made(t *testing.T, s *Scene, edit fitout.FixEdit) {
 	case "hold", "hold-anew":
 		s.Vehicle.Mounts = append(s.Vehicle.Mounts, fitout.Mount{ID: "bolt-" + p.ID, Name: "Bolt", Rating: 1000})
 		p.Module().Fixings = []fitout.Fixing{{Mount: "bolt-" + p.ID}}
+	case "part-place":
+		*p = p.movedBy(edit.At.X-at.X, edit.At.Y-at.Y, edit.At.Z-at.Z)
+		if edit.Size != nil {
+			p.Item.Size, p.Item.At = *edit.Size, *edit.At
+			p.Box = p.Item.Box()
+			p.Leaves = module.Leaves(p.Item)
+		}
 	case "keyed":
 		p.Module().Keyed = true
 	case "strut-pivots":

@@ -4,6 +4,7 @@ import (
 	"slices"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/words"
 )
 
 // Posture is a scene in one stance: where each part stands, and what is open.
@@ -155,6 +156,13 @@ func (s *Scene) leaves(o OpenLeaf, bay int) bool {
 
 // moved tells whether a part stands elsewhere than on the road.
 func (p *Posture) moved(s *Scene, i int) bool { return p.Gone[i] || p.Boxes[i] != s.Parts[i].Box }
+
+// leaveShut offers to open a part no more in a stance.
+func (p *Posture) leaveShut(q *Part) fitout.Fix {
+	shut := edit("Leave "+words.Lower(q.Name())+" shut in “"+p.Stance.Name+"”", "leave-shut", q.ID, 0)
+	shut.Edit.With = p.Stance.ID
+	return shut
+}
 
 // in returns the words that put a finding into its stance.
 func (p *Posture) in() string {

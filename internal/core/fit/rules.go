@@ -90,7 +90,7 @@ func Rules() []Rule {
 func (s *Scene) Check() []fitout.Finding {
 	told := map[string]bool{}
 	var found []fitout.Finding
-	rules := Rules()
+	rules, placed := Rules(), 0
 	tell := func(on *Scene, stance *fitout.Stance) {
 		for _, rule := range rules {
 			for _, f := range rule.Check(on) {
@@ -109,6 +109,11 @@ func (s *Scene) Check() []fitout.Finding {
 					f.Sentence += " In “" + stance.Name + "”."
 				}
 				f.Fixes = slices.DeleteFunc(f.Fixes, func(fix fitout.Fix) bool { return !on.soundMove(&f, &fix) })
+				if p := on.part(f.Subject.ID); p != nil && len(f.Fixes) == 0 && stance == nil && f.Stance == "" &&
+					replaced[f.Rule] && placed < mostPlaced {
+					f.Fixes = append(on.otherPlace(p), on.smaller(p, &f)...)
+					placed++
+				}
 				found = append(found, f)
 			}
 		}

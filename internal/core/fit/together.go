@@ -25,6 +25,11 @@ func openTogether(s *Scene) []fitout.Finding {
 			if a.Box == p.Boxes[indexOf(s.Parts, a.ID)] {
 				f.Fixes = s.movesBy(a, steps(own, other), nil)
 			}
+			for _, id := range []string{a.ID, with} {
+				if one := s.part(id); one != nil {
+					f.Fixes = append(f.Fixes, p.leaveShut(one))
+				}
+			}
 			found = append(found, f)
 		}
 		for i, a := range p.Open {

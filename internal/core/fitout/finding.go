@@ -112,5 +112,7 @@ type FixEdit struct {
 	Kind  string  `json:"kind" maxLength:"20" doc:"what is set"`
 	ID    string  `json:"id" maxLength:"64" doc:"id of the item, tank, switch, limit or axle; empty for what there is one of"`
 	With  string  `json:"with" maxLength:"64" doc:"id of the seat, component or stance; empty for the others"`
+	At    *Point  `json:"at,omitempty" doc:"new middle of what is put to another place"`
+	Size  *Size   `json:"size,omitempty" doc:"its new outside, where that changes too"`
 	Value float64 `json:"value" doc:"new middle, size, travel, drop or extension in mm, litres, newtons, thickness in mm, kg, kg·mm, load index or N/mm; 0 for the others"`
 }

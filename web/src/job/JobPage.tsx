@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
+import { Suspense, useCallback, useEffect, useState, useSyncExternalStore } from 'react';
 import { Link, Outlet, useLocation, useParams } from 'react-router';
 
 import { Refused } from '../api/client';
@@ -103,7 +103,9 @@ export function JobPage() {
             <Pads />
           </div>
           <TrainingPanel />
-          <Outlet />
+          <Suspense fallback={<div aria-busy="true" />}>
+            <Outlet />
+          </Suspense>
           <p className="caution-line">
             Limits come from the vehicle’s plate and papers. Figures are estimates until weighed; the last word has a
             public weighbridge. Brakes, seat belts, gas, fuel, mains and structural work belong to licensed or certified

@@ -1,0 +1,216 @@
+package fit
+
+import (
+	"fmt"
+	"math"
+
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/module"
+	"zaino/internal/core/words"
+)
+
+// Where a part stands in what is not free, and no move along one way frees it, another place in its space is offered; of no
+// more than so many parts at once, and in no space that holds more: it takes time.
+const (
+	mostPlaced   = 3
+	mostBesides  = 40
+	stillTheSame = 5  // mm: no other place
+	highestLip   = 60 // mm that a floor is raised by
+)
+
+// replaced are the rules that another place mends.
+var replaced = map[string]bool{"outside-bay": true, "parts-clash": true, "hatch-lean": true, "opening-frame": true}
+
+// otherPlace offers the nearest free place of its space in which a part stands on something, or over a lip that it has to
+// clear, and in which it opens wherever a stance opens it.
+func (s *Scene) otherPlace(p *Part) []fitout.Fix {
+	bay := s.bay(p)
+	if bay == nil || p.Fixed || p.Item == nil || p.Traits().HungBelow || p.Traits().OnRoof ||
+		len(s.standOn(indexOf(s.Parts, p.ID))) > 0 { // what stands on it would be left behind
+		return nil
+	}
+	var others []Part
+	for i := range s.Parts {
+		if q := &s.Parts[i]; q.ID != p.ID && least(q.Box.Overlap(bay.Room)) > slack {
+			others = append(others, *q)
+		}
+	}
+	if len(others) > mostBesides {
+		return nil
+	}
+	size, at := p.Box.Size(), p.Box.Middle()
+	var best *fitout.Point
+	nearest := 0.0
+	for _, free := range Free(bay, others, size) {
+		to := fitout.Point{
+			X: min(max(at.X, free.From.X+size.Length/2), free.To.X-size.Length/2),
+			Y: min(max(at.Y, free.From.Y+size.Width/2), free.To.Y-size.Width/2),
+			Z: free.From.Z + size.Height/2,
+		}
+		moved := p.movedBy(to.X-at.X, to.Y-at.Y, to.Z-at.Z)
+		if !s.carried(&moved, bay) {
+			continue
+		}
+		if lip := s.inFrame(&moved); lip > slack && lip <= highestLip { // on a floor that clears it
+			to.Z += lip
+			moved = p.movedBy(to.X-at.X, to.Y-at.Y, to.Z-at.Z)
+		}
+		by := fitout.Point{X: to.X - at.X, Y: to.Y - at.Y, Z: to.Z - at.Z}
+		far := math.Abs(by.X) + math.Abs(by.Y) + math.Abs(by.Z)
+		if far < stillTheSame || best != nil && far >= nearest || s.inFrame(&moved) > slack ||
+			!s.StandsAs(p.ID, func(b fitout.Box) fitout.Box { return b.Moved(by.X, by.Y, by.Z) }) || !s.opensAt(&moved) {
+			continue
+		}
+		best, nearest = &to, far
+	}
+	if best == nil {
+		return nil
+	}
+	fix := edit("Put "+words.Lower(p.Name())+" to the nearest free place: "+s.saidWay(at, *best), "part-place", p.ID, 0)
+	fix.Edit.At = best
+	return []fitout.Fix{fix}
+}
+
+// opensAt tells whether a part that stands elsewhere opens there, where a stance opens it, and stands in the way of nothing
+// that a stance opens.
+func (s *Scene) opensAt(moved *Part) bool {
+	k := indexOf(s.Parts, moved.ID)
+	for i := range s.Postures {
+		p := &s.Postures[i]
+		if p.moved(s, k) {
+			continue // it stands elsewhere then
+		}
+		for _, o := range p.Open {
+			if o.Part != k {
+				if least(meets(&o, moved.Box)) > slack {
+					return false
+				}
+				continue
+			}
+			for _, leaf := range moved.Leaves {
+				if leaf.Cell != o.Leaf.Cell {
+					continue
+				}
+				for n, box := range p.Boxes {
+					if n != k && !p.Gone[n] && least(leaf.Swept.Overlap(box)) > slack && !s.clears(p, n, leaf.Swept) {
+						return false
+					}
+				}
+			}
+		}
+	}
+	return true
+}
+
+// saidWay is a way in words.
+func (s *Scene) saidWay(from, to fitout.Point) string {
+	var ways []string
+	for _, m := range []struct {
+		mm        float64
+		way, back string
+	}{{to.X - from.X, "toward the rear", "toward the front"}, {to.Y - from.Y, "to the right", "to the left"},
+		{to.Z - from.Z, "up", "down"}} {
+		switch {
+		case m.mm >= 0.5:
+			ways = append(ways, s.Say.Length(m.mm)+" "+m.way)
+		case m.mm <= -0.5:
+			ways = append(ways, s.Say.Length(-m.mm)+" "+m.back)
+		}
+	}
+	return words.List(ways)
+}
+
+// carried tells whether a part stands with at least half of its foot on the floor of its space or on other parts.
+func (s *Scene) carried(p *Part, bay *Bay) bool {
+	if math.Abs(p.Box.From.Z-bay.Room.From.Z) <= touching {
+		return true
+	}
+	on := 0.0
+	for i := range s.Parts {
+		q := &s.Parts[i]
+		by := q.Box.Overlap(p.Box)
+		if q.ID != p.ID && math.Abs(q.Box.To.Z-p.Box.From.Z) <= touching && by.X > 0 && by.Y > 0 {
+			on += by.X * by.Y
+		}
+	}
+	size := p.Box.Size()
+	return on*2 >= size.Length*size.Width
+}
+
+// mostOff is by how much of a side a part is made smaller, as a share of it: with more taken off it is another part.
+const mostOff = 0.35
+
+// smaller offers to make a part that is built here smaller, by as much as it stands out of its space or in one other part,
+// where all that lies in it still goes in.
+func (s *Scene) smaller(p *Part, f *fitout.Finding) []fitout.Fix {
+	bay := s.bay(p)
+	if bay == nil || p.Fixed || p.Item == nil || p.Module().Wall == fitout.NoMaterial || p.Item.Source == fitout.ByScale {
+		return nil
+	}
+	small := p.Box
+	switch f.Rule {
+	case "outside-bay":
+		small = p.Box.Cut(bay.Room)
+	case "parts-clash":
+		if len(f.With) != 1 || s.part(f.With[0]) == nil {
+			return nil
+		}
+		small = without1(p.Box, s.part(f.With[0]).Box)
+	default:
+		return nil
+	}
+	was, is := p.Box.Size(), small.Size()
+	less := ""
+	for _, side := range []struct {
+		was, is float64
+		word    string
+	}{{was.Length, is.Length, "shorter"}, {was.Width, is.Width, "narrower"}, {was.Height, is.Height, "lower"}} {
+		off := side.was - side.is
+		switch {
+		case off <= 0:
+		case off > mostOff*side.was:
+			return nil
+		case less == "":
+			less = s.Say.Length(off) + " " + side.word
+		default:
+			less += ", " + s.Say.Length(off) + " " + side.word
+		}
+	}
+	item := *p.Item
+	item.Size, item.At = is, small.Middle()
+	if less == "" || !s.stillHolds(&item) || !s.StandsAs(p.ID, func(fitout.Box) fitout.Box { return small }) {
+		return nil
+	}
+	fix := edit(fmt.Sprintf("Build %s %s", words.Lower(p.Name()), less), "part-place", p.ID, 0)
+	at := small.Middle()
+	fix.Edit.At, fix.Edit.Size = &at, &is
+	return []fitout.Fix{fix}
+}
+
+// without1 is what is left of a box when it is cut off along one side until it is clear of another: the largest such.
+func without1(own, other fitout.Box) fitout.Box {
+	best := own
+	most := 0.0
+	for _, left := range without(own, other, fitout.Size{}) {
+		if litres := left.Litres(); litres > most {
+			best, most = left, litres
+		}
+	}
+	return best
+}
+
+// stillHolds tells whether all that lies in a part goes into it as it is built now.
+func (s *Scene) stillHolds(item *fitout.Item) bool {
+	for i := range s.Things {
+		t := &s.Things[i]
+		if t.Part != item.ID {
+			continue
+		}
+		for _, c := range module.Cells(item) {
+			if over, _ := TooLarge(t.Item.Size, c.Inside.Size()); c.ID == t.Cell && over > 0 {
+				return false
+			}
+		}
+	}
+	return true
+}
