@@ -41,7 +41,7 @@ func apart(own, other fitout.Box, may func(step) bool) step {
 }
 
 // said is a move in words.
-func (s *Scene) said(m step) string { return s.Say.Length(m.mm) + " " + m.way }
+func (s *Scene) said(m step) string { return s.Say.LengthAtLeast(m.mm) + " " + m.way }
 
 // mostMovesOffered is how many moves of one part are offered.
 const mostMovesOffered = 2

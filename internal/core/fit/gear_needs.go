@@ -145,7 +145,7 @@ func ratingUnsaid(s *Scene) []fitout.Finding {
 				"Enter the rating, or add fixings that hold %s.",
 			s.Say.Mass(need),
 			words.List(unsaid),
-			s.Say.Mass(need-held),
+			s.Say.MassAtLeast(need-held),
 		)
 		f.Value, f.Limit, f.Margin, f.Unit, f.Source = need, held, held-need, "kg", "practice"
 		found = append(found, f)

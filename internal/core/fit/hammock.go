@@ -208,10 +208,10 @@ func (s *Scene) tornOut(h *hung, eye *fitout.Mount, pull float64) fitout.Finding
 		}
 		enough = math.Floor(enough)
 		by := s.Say.Length(h.said.Low - enough)
-		sentence += fmt.Sprintf(" Hang it %s deeper, or choose an eye that holds %s.", by, s.Say.Mass(pull))
+		sentence += fmt.Sprintf(" Hang it %s deeper, or choose an eye that holds %s.", by, s.Say.MassAtLeast(pull))
 		fixes = []fitout.Fix{h.lower("Hang it "+by+" deeper", enough)}
 	} else {
-		sentence += fmt.Sprintf(" No usual depth makes that enough; choose an eye that holds %s.", s.Say.Mass(pull))
+		sentence += fmt.Sprintf(" No usual depth makes that enough; choose an eye that holds %s.", s.Say.MassAtLeast(pull))
 	}
 	f := h.about(s, fitout.Stop, fmt.Sprintf("%s does not hold the hammock of %s", eye.Name, h.who.Name), sentence)
 	f.With = []string{eye.ID}
@@ -224,6 +224,20 @@ func (s *Scene) tornOut(h *hung, eye *fitout.Mount, pull float64) fitout.Finding
 func (h *hung) cloth() float64 {
 	half := h.span() / 2
 	return math.Hypot(half, h.head.At.Z-h.said.Low) + math.Hypot(half, h.foot.At.Z-h.said.Low)
+}
+
+// spanFor is how far its eyes have to be apart for a cloth of a length, its lowest point and their heights staying, mm.
+func (h *hung) spanFor(cloth float64) float64 {
+	low, high := 0.0, cloth
+	for range 40 {
+		half := (low + high) / 4
+		if math.Hypot(half, h.head.At.Z-h.said.Low)+math.Hypot(half, h.foot.At.Z-h.said.Low) < cloth {
+			low = 2 * half
+		} else {
+			high = 2 * half
+		}
+	}
+	return high
 }
 
 // hammockShort cautions of a hammock that is shorter than who lies in it, with the allowance of a bed.
@@ -249,7 +263,7 @@ func hammockShort(s *Scene) []fitout.Finding {
 				h.who.Name,
 				s.Say.Length(need),
 				s.Say.Length(s.Brief.Assumptions.BedLength),
-				s.Say.Length(need-long),
+				s.Say.LengthAtLeast(h.spanFor(need)-h.span()),
 			),
 		)
 		f.Value, f.Limit, f.Margin, f.Unit, f.Source = long, need, long-need, "mm", "practice"

@@ -36,7 +36,7 @@ func latchMissing(s *Scene) []fitout.Finding {
 			"%s on the road; friction, magnets and a hatch that presses count as nothing. Fit a latch "+
 				"rated for %.0f N forward, or runners that lock.",
 			what,
-			s.Practice.Restraint.Forward*gravity*p.Kg(),
+			math.Ceil(s.Practice.Restraint.Forward*gravity*p.Kg()),
 		)
 		f.Value, f.Limit, f.Margin, f.Unit, f.Source = 0, 1, -1, "", "practice"
 		f.Fixes = []fitout.Fix{edit("Fit a rated latch", "latch", p.ID, 0)}
@@ -71,7 +71,7 @@ func latchWeak(s *Scene) []fitout.Finding {
 			share,
 			s.Say.Mass(p.Kg()),
 			m.Holds,
-			need,
+			math.Ceil(need),
 		)
 		f.Value, f.Limit, f.Margin, f.Unit, f.Source = need, m.Holds, m.Holds-need, "N", "data sheet"
 		strong := 10 * math.Ceil(need/10)

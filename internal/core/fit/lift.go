@@ -41,7 +41,7 @@ func liftOut(s *Scene) []fitout.Finding {
 		f.Title = fmt.Sprintf("%s is too heavy to lift out", p.Name())
 		f.Sentence = fmt.Sprintf("%s weighs %s with what lies in it; %.0f to lift it should have no more than %s. Empty it "+
 			"first, split it, or make it %s lighter.", p.Name(), s.Say.Mass(p.Kg()), people, s.Say.Mass(most),
-			s.Say.Mass(p.Kg()-most))
+			s.Say.MassAtLeast(p.Kg()-most))
 		f.Value, f.Limit, f.Margin, f.Unit, f.Source = p.Kg(), most, most-p.Kg(), "kg", "workshop rule"
 		found = append(found, f)
 	})

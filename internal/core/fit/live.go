@@ -38,7 +38,7 @@ func liveLoad(s *Scene) []fitout.Finding {
 		f.Title = fmt.Sprintf("%s does not carry a person", p.Name())
 		f.Sentence = fmt.Sprintf("Someone %s: with %s and what it carries that is %s, and it is rated %s. Rate it %s "+
 			"higher, support its end with a leg, or mark it.", on, s.Say.Mass(s.Practice.Standing), s.Say.Mass(load),
-			s.Say.Mass(rated), s.Say.Mass(load-rated))
+			s.Say.Mass(rated), s.Say.MassAtLeast(load-rated))
 		f.Value, f.Limit, f.Margin, f.Unit, f.Source = load, rated, rated-load, "kg", "data sheet"
 		found = append(found, f)
 	}
@@ -61,7 +61,7 @@ func doorLoad(s *Scene) []fitout.Finding {
 		case rated > 0 && quantity.Exceeds(kg, rated):
 			f.Title = fmt.Sprintf("Hinges of %s %s over", words.Lower(p.Name()), s.Say.Mass(kg-rated))
 			f.Sentence = fmt.Sprintf("It weighs %s and its hinges carry %s. Take %s off it, or hang it on the body.",
-				s.Say.Mass(kg), s.Say.Mass(rated), s.Say.Mass(kg-rated))
+				s.Say.Mass(kg), s.Say.Mass(rated), s.Say.MassAtLeast(kg-rated))
 		case rated == 0 && kg > s.Practice.HeavyFrom:
 			f.Severity, f.Source = fitout.Note, "workshop rule"
 			f.Title = fmt.Sprintf("What carries %s is not stated", words.Lower(p.Name()))

@@ -147,7 +147,7 @@ func (s *Scene) smaller(p *Part, f *fitout.Finding) []fitout.Fix {
 	if bay == nil || p.Fixed || p.Item == nil || p.Module().Wall == fitout.NoMaterial || p.Item.Source == fitout.ByScale {
 		return nil
 	}
-	small := p.Box
+	var small fitout.Box
 	switch f.Rule {
 	case "outside-bay":
 		small = p.Box.Cut(bay.Room)

@@ -369,7 +369,7 @@ var trips = map[string]struct {
 	"hammock-short": {func(s *Scene) {
 		s.eyes(1500, 400)
 		s.Stances[0].Hung = []fitout.Hung{{Traveller: "ann", Head: "eye-0", Foot: "eye-1", Low: 1300}}
-	}, "cook", 2 * 807.77, "further apart by 184 mm"},
+	}, "cook", 2 * 807.77, "further apart by 197 mm"},
 	"hammock-meets": {func(s *Scene) {
 		s.eyes(2000, 900)
 		s.Stances[0].Hung = []fitout.Hung{{Traveller: "ann", Head: "eye-0", Foot: "eye-1", Low: 950}}

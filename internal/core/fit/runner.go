@@ -75,7 +75,8 @@ func runnerLoad(s *Scene) []fitout.Finding {
 		f.Title = fmt.Sprintf("Runners of %s %s over", words.Lower(p.Name()), s.Say.Mass(load-most))
 		f.Sentence = fmt.Sprintf("%s carries %s; its runners are rated %s out by %s, of which %.0f %% are used off road: "+
 			"%s. Take %s out, or choose runners rated %s.", name, s.Say.Mass(load), s.Say.Mass(rated), s.Say.Length(travelOf(p)),
-			100*s.Practice.RunnerFactor, s.Say.Mass(most), s.Say.Mass(load-most), s.Say.Mass(load/s.Practice.RunnerFactor))
+			100*s.Practice.RunnerFactor, s.Say.Mass(most), s.Say.MassAtLeast(load-most),
+			s.Say.MassAtLeast(load/s.Practice.RunnerFactor))
 		f.Value, f.Limit, f.Margin, f.Unit, f.Source = load, most, most-load, "kg", source
 		f.Lines = []fitout.Line{
 			line(p.Leaves[0].Closed.Middle(), p.Leaves[0].Open.Middle(), s.Say.Length(travelOf(p))),

@@ -11,8 +11,8 @@ import (
 // SeatFoot is how far the seat of a person reaches below their middle, mm: down to what it turns on.
 const SeatFoot = 500
 
-// turnStep is how finely the way of a turning seat is looked at, °.
-const turnStep = 1.5
+// turnStep is how finely the way of a turning seat is looked at, °: a corner half a metre out goes 2 mm between.
+const turnStep = 0.25
 
 // turned is the way of a seat that turns: its outline at each moment, and from where to where it stands up.
 type turned struct {
@@ -45,6 +45,10 @@ func turnOf(seat *fitout.Seat, by float64) turned {
 func (t *turned) clears(b fitout.Box) (moves []step, hit bool) {
 	if b.From.Z >= t.top-slack || b.To.Z <= t.low+slack {
 		return nil, false
+	}
+	reach := math.Hypot(t.seat.Size.Length, t.seat.Size.Width) / 2
+	if at := t.seat.At; math.Hypot(max(b.From.X-at.X, at.X-b.To.X, 0), max(b.From.Y-at.Y, at.Y-b.To.Y, 0)) >= reach {
+		return nil, false // no corner comes so far
 	}
 	var rear, front, right, left float64
 	for _, outline := range t.outlines {

@@ -53,13 +53,13 @@ func TestATurningSeatMeetsWhatItPassesThrough(t *testing.T) {
 		way := turnOf(&seat, by)
 		moves, hit := way.clears(b)
 		inside := func(b fitout.Box, shrunk float64) bool {
-			for i := range 25 {
-				for k := range 25 {
+			for i := range 13 {
+				for k := range 13 {
 					if within(
 						&seat,
 						by,
-						b.From.X+shrunk+(b.To.X-b.From.X-2*shrunk)*float64(i)/24,
-						b.From.Y+shrunk+(b.To.Y-b.From.Y-2*shrunk)*float64(k)/24,
+						b.From.X+shrunk+(b.To.X-b.From.X-2*shrunk)*float64(i)/12,
+						b.From.Y+shrunk+(b.To.Y-b.From.Y-2*shrunk)*float64(k)/12,
 					) {
 						return true
 					}

@@ -38,7 +38,7 @@ func openingCovered(s *Scene) []fitout.Finding {
 				s.Parts[by].Name(),
 				words.Lower(o.Said.Name),
 				words.Lower(bay.Name),
-				s.Say.Length(exitRoom),
+				s.Say.LengthAtLeast(o.reaches(s.Parts[by].Box)),
 			)
 			f.Under(max(0, 100*free/whole), 50, "%")
 			f.Source = "practice"
@@ -46,6 +46,18 @@ func openingCovered(s *Scene) []fitout.Finding {
 		}
 	}
 	return found
+}
+
+// reaches is how far a box stands within the room that an opening needs before it, square to the opening, mm.
+func (o *Opening) reaches(b fitout.Box) float64 {
+	by := o.before(exitRoom).Overlap(b)
+	switch o.Face {
+	case fitout.FaceRear, fitout.FaceFront:
+		return by.X
+	case fitout.FaceLeft, fitout.FaceRight:
+		return by.Y
+	}
+	return by.Z
 }
 
 // before is the room of a depth behind an opening, inside.

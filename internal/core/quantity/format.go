@@ -34,6 +34,21 @@ func Format(value float64, kind Kind, system System) string {
 	return text + before + system.unitOf(kind)
 }
 
+// FormatAtLeast writes a value as Format does, rounded up: whoever does by as much as is written has done enough. The value is
+// finite.
+func FormatAtLeast(value float64, kind Kind, system System) string {
+	own := system.fromBase(value, kind)
+	steps := math.Pow10(decimals(own, kind, system))
+	if kind == Length && system == US {
+		steps = 16
+	}
+	if kind == Copper && system == US {
+		return Format(value, kind, system) // gauges are sizes that there are
+	}
+	up := math.Ceil(own*steps-1e-6) / steps
+	return Format(system.toBase(up, kind), kind, system)
+}
+
 // decimals is how many a kind is shown with.
 func decimals(own float64, kind Kind, system System) int {
 	switch kind {

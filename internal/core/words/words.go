@@ -25,6 +25,19 @@ func For(j *fitout.Job) Speaker { return Speaker{quantity.System(j.Units), j.Reg
 // Mass puts kg into words.
 func (s Speaker) Mass(kg float64) string { return quantity.Format(kg, quantity.Mass, s.Units) }
 
+// MassAtLeast puts kg into words that somebody has to take off, or that something has to hold: rounded up.
+func (s Speaker) MassAtLeast(kg float64) string {
+	return quantity.FormatAtLeast(kg, quantity.Mass, s.Units)
+}
+
+// enough is what a move may be short of without being felt, mm: half of what measuring with a tape leaves.
+const enough = 0.4
+
+// LengthAtLeast puts mm into words by which something has to be moved or made smaller: rounded up.
+func (s Speaker) LengthAtLeast(mm float64) string {
+	return quantity.FormatAtLeast(mm-enough, quantity.Length, s.Units)
+}
+
 // Length puts mm into words.
 func (s Speaker) Length(mm float64) string { return quantity.Format(mm, quantity.Length, s.Units) }
 

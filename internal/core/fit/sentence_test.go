@@ -1,0 +1,112 @@
+package fit
+
+import (
+	"regexp"
+	"strconv"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// named is an amount that the sentence of a rule names, and what somebody does who follows it.
+type named struct {
+	rule, says string // says is a pattern with the amount in it
+	do         func(s *Scene, by float64)
+}
+
+// grown moves one side of a part.
+func (s *Scene) grown(id string, dx, dy, dz float64) {
+	p := s.part(id)
+	p.Box.To.X, p.Box.To.Y, p.Box.To.Z = p.Box.To.X+dx, p.Box.To.Y+dy, p.Box.To.Z+dz
+}
+
+// followed are the amounts that sentences name besides those of the changes that are offered.
+var followed = []named{
+	{"bed-headroom", `Lower the bed by ([\d.]+) mm`, func(s *Scene, mm float64) { s.put("platform", 0, 0, -mm) }},
+	{"bed-narrow", `Widen it by ([\d.]+) mm`, func(s *Scene, mm float64) { s.grown("platform", 0, mm, 0) }},
+	{"bed-short", `Lengthen it by ([\d.]+) mm`, func(s *Scene, mm float64) { s.grown("platform", mm, 0, 0) }},
+	{"bed-uneven", `Raise the lower one by ([\d.]+) mm`, func(s *Scene, mm float64) {
+		low := ""
+		for i := range s.Parts {
+			if p := &s.Parts[i]; p.Traits().Bed && (low == "" || p.Box.To.Z < s.part(low).Box.To.Z) {
+				low = p.ID
+			}
+		}
+		s.put(low, 0, 0, mm)
+	}},
+	{"door-load", `Take ([\d.]+) kg off it`, func(s *Scene, kg float64) { s.part("carrier").Mass -= kg }},
+	{"hammock-short", `further apart by ([\d.]+) mm`, func(s *Scene, mm float64) { s.Vehicle.Mounts[2].At.X += mm }},
+	{"hatch-lean", `shorter, by ([\d.]+) mm`, func(s *Scene, mm float64) { s.grown("unit", -mm, 0, 0) }},
+	{"hatch-lean", `or lower by ([\d.]+) mm`, func(s *Scene, mm float64) { s.grown("unit", 0, 0, -mm) }},
+	{"heavy-high", `put it ([\d.]+) mm lower`, func(s *Scene, mm float64) { s.put("fridge", 0, 0, -mm) }},
+	{"hides", `Move it ([\d.]+) mm up`, func(s *Scene, mm float64) { s.put("carrier", 0, 0, mm) }},
+	{"latch-weak", `Fit one that holds ([\d.]+) N`, func(s *Scene, n float64) { s.part("unit").Module().Holds = n }},
+	{"lid-blocked", `Lower the box by ([\d.]+) mm`, func(s *Scene, mm float64) { s.put("chest", 0, 0, -mm) }},
+	{"lift-out", `make it ([\d.]+) kg lighter`, func(s *Scene, kg float64) { s.part("unit").Mass -= kg }},
+	{"lip", `Raise it by ([\d.]+) mm`, func(s *Scene, mm float64) { s.put("unit", 0, 0, mm) }},
+	{"live-load", `Rate it ([\d.]+) kg higher`, func(s *Scene, kg float64) { s.part("platform").Module().Rated += kg }},
+	{"opening-covered", `Move it ([\d.]+) mm away`, func(s *Scene, mm float64) { s.put("unit", 0, mm, 0) }},
+	{"opening-frame", `stands ([\d.]+) mm into the frame`, func(s *Scene, mm float64) { s.put("unit", 0, mm, 0) }},
+	{"outside-bay", `smaller by that much|stands ([\d.]+) mm out of`, func(s *Scene, mm float64) { s.grown("chest", 0, -mm, 0) }},
+	{"parts-clash", `Move it ([\d.]+) mm to the left`, func(s *Scene, mm float64) { s.put("unit", 0, -mm, 0) }},
+	{"reach-depth", `Bring it ([\d.]+) mm nearer`, func(s *Scene, mm float64) {
+		for i := range s.Things {
+			if s.Things[i].Item.ID == "pot" {
+				s.Things[i].Item.At.X += mm
+				return
+			}
+		}
+		s.put("pot", mm, 0, 0)
+	}},
+	{"reach-height", `Put it ([\d.]+) mm lower`, func(s *Scene, mm float64) { s.Things[0].Item.At.Z -= mm }},
+	{"rim-height", `Put it ([\d.]+) mm lower`, func(s *Scene, mm float64) { s.put("fridge", 0, 0, -mm) }},
+	{"runner-load", `Take ([\d.]+) kg out`, func(s *Scene, kg float64) { s.part("unit").Cells[0].Load -= kg }},
+	{"runner-load", `runners rated ([\d.]+) kg`, func(s *Scene, kg float64) { s.part("unit").Module().Rated = kg }},
+	{"service-reach", `there are ([\d.]+) mm`, func(s *Scene, mm float64) { s.put("wall", 120-mm, 0, 0) }},
+	{"shut-in", `Move that ([\d.]+) mm to the left`, func(s *Scene, mm float64) { s.put("post", 0, -mm, 0) }},
+	{"tight", `narrower, by ([\d.]+) mm`, func(s *Scene, mm float64) { s.put("fridge", 0, mm, 0) }},
+	{"way-blocked", `Move that ([\d.]+) mm down`, func(s *Scene, mm float64) { s.put("crate", 0, 0, -mm) }},
+}
+
+// Whoever does by as much as a sentence says is rid of its finding; with a twentieth less, it is there still.
+func TestWhatASentenceNamesMends(t *testing.T) {
+	byID := map[string]Rule{}
+	for _, rule := range Rules() {
+		byID[rule.ID] = rule
+	}
+	for _, n := range followed {
+		t.Run(n.rule, func(t *testing.T) {
+			rule := byID[n.rule]
+			scene := func() *Scene {
+				s := sound()
+				trips[n.rule].spoil(s)
+				s.Prepare()
+				return s
+			}
+			f := rule.Check(scene())[0]
+			said := regexp.MustCompile(n.says).FindStringSubmatch(
+				strings.NewReplacer("\u00a0", " ", "\u202f", "").Replace(f.Sentence))
+			require.NotNil(t, said, f.Sentence)
+			by, err := strconv.ParseFloat(said[1], 64)
+			require.NoError(t, err)
+			stays := func(by float64, alike bool) bool {
+				s := scene()
+				n.do(s, by)
+				s.Prepare()
+				for _, g := range rule.Check(s) {
+					same := strings.Join(g.With, " ") == strings.Join(f.With, " ")
+					if g.Subject == f.Subject && g.Stance == f.Stance && (same || alike) {
+						return true
+					}
+				}
+				return false
+			}
+			assert.False(t, stays(by, false), "followed: %s", f.Sentence)
+			if n.rule != "service-reach" && n.rule != "bed-uneven" { // its whole step is named, of which a part is borne
+				assert.True(t, stays(by*0.95-2, true), "a little less would do: %s", f.Sentence)
+			}
+		})
+	}
+}
