@@ -88,6 +88,9 @@ func (s *Scene) StrutsFor(p *Part) (strut.Struts, bool) {
 	return strut.Propose(&l, max(2, p.Module().Struts), room)
 }
 
+// mostProposed is for how many lids at once struts are proposed: it takes a millisecond each.
+const mostProposed = 20
+
 // strutSwing cautions about gas struts of which somebody said where they turn, and that do not fit the swing of
 // their lid, do not lift it, do not hold it in the wind, or do not let one hand close it.
 func strutSwing(s *Scene) []fitout.Finding {
@@ -141,7 +144,9 @@ func strutSwing(s *Scene) []fitout.Finding {
 		)
 		tell(t.Closes, "N", fmt.Sprintf("Closing it takes %.0f N at %s; one hand gives %d N.", t.Closes+strut.OneHand,
 			s.Say.Temperature(l.Hot), strut.OneHand))
-		if want, ok := s.StrutsFor(p); ok {
+		if len(found) >= mostProposed {
+			f.Sentence += "Propose them with the part. "
+		} else if want, ok := s.StrutsFor(p); ok {
 			f.Sentence += s.saidStruts(&want) + " "
 			f.Fixes = []fitout.Fix{
 				edit("Turn the struts where they lift, hold and close it", "strut-pivots", p.ID, 0),

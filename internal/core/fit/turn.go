@@ -50,6 +50,9 @@ func (t *turned) clears(b fitout.Box) (moves []step, hit bool) {
 	if at := t.seat.At; math.Hypot(max(b.From.X-at.X, at.X-b.To.X, 0), max(b.From.Y-at.Y, at.Y-b.To.Y, 0)) >= reach {
 		return nil, false // no corner comes so far
 	}
+	if !t.near(b, reach) {
+		return nil, false
+	}
 	var rear, front, right, left float64
 	for _, outline := range t.outlines {
 		if !crosses(outline, b) {
@@ -76,6 +79,20 @@ func (t *turned) clears(b fitout.Box) (moves []step, hit bool) {
 		{rear, "toward the rear", fitout.Point{X: 1}}, {front, "toward the front", fitout.Point{X: -1}},
 		{right, "to the right", fitout.Point{Y: 1}}, {left, "to the left", fitout.Point{Y: -1}},
 	}, hit
+}
+
+// near tells roughly whether a seat comes by a box, by every twentieth moment: between them no corner goes further
+// than the box is taken to be larger.
+func (t *turned) near(b fitout.Box, reach float64) bool {
+	const every = 20
+	further := reach * math.Sin(every/2*turnStep*math.Pi/180)
+	b.From.X, b.From.Y, b.To.X, b.To.Y = b.From.X-further, b.From.Y-further, b.To.X+further, b.To.Y+further
+	for n := 0; n < len(t.outlines)+every-1; n += every {
+		if crosses(t.outlines[min(n, len(t.outlines)-1)], b) {
+			return true
+		}
+	}
+	return false
 }
 
 // crosses tells whether an outline and a box meet by more than nothing, seen from above: neither a side of the box nor
@@ -129,16 +146,27 @@ func along(o [4]fitout.Point, low, high float64, swapped bool) (from, to float64
 	return from, to
 }
 
+// mostTurned is how many turned seats of a job are looked at, in all stances together, and mostMet how many things
+// one is told to meet: it takes time, and no vehicle has so many.
+const (
+	mostTurned = 40
+	mostMet    = 3
+)
+
 // seatTurn stops a seat that a stance turns further than it goes, that is turned on the road, or that meets on its way
 // what stands there or the side of its space; of one whose size nobody said it notes that.
 func seatTurn(s *Scene) []fitout.Finding {
 	var found []fitout.Finding
+	looked := 0
 	for i := range s.Postures {
 		p := &s.Postures[i]
 		for _, set := range p.Stance.Turned {
 			k := seatIndex(s.Vehicle.Seats, set.Seat)
 			if k < 0 || set.By == 0 {
 				continue
+			}
+			if looked++; looked > mostTurned {
+				return found
 			}
 			found = append(found, s.turnIn(p, &s.Vehicle.Seats[k], set.By)...)
 		}
@@ -207,8 +235,11 @@ func (s *Scene) turnIn(p *Posture, seat *fitout.Seat, by float64) (found []fitou
 	}
 	for k := range s.Parts {
 		q := &s.Parts[k]
+		if p.Gone[k] || len(found) == mostMet {
+			continue
+		}
 		moves, hit := way.clears(p.Boxes[k])
-		if p.Gone[k] || !hit {
+		if !hit {
 			continue
 		}
 		severity := fitout.Stop
