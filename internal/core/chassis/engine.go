@@ -9,7 +9,7 @@ import (
 
 // Rules hold a plan against its tyres, body mounts, mirrors and aerials.
 func Rules() []plan.Rule {
-	return []plan.Rule{tyreHits, bodyTwist, bodyMountOver, mirrorsNarrow, aerialShaded, legOver, legsTip, legsFew}
+	return []plan.Rule{tyreHits, bodyTwist, bodyMountOver, mirrorsNarrow, aerialShaded, legOver, legsTip, legsFew, offUncharged}
 }
 
 // slack is what two boxes may reach into each other without a word, mm.

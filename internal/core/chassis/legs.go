@@ -126,3 +126,50 @@ func legsFew(p *plan.Plan) []fitout.Finding {
 	f.Margin = -1
 	return []fitout.Finding{f}
 }
+
+// offUncharged notes a battery that comes off with the carrier and that nothing charges while it stands on its legs: the
+// engine is away, and no panel, mains lead or generator stays with it.
+func offUncharged(p *plan.Plan) []fitout.Finding {
+	if !takenOff(p) {
+		return nil
+	}
+	var found []fitout.Finding
+	off, e := p.Vehicle.Carrier.ComesOff(p.Variant), &p.Variant.Electrics
+	for i := range e.Systems {
+		sys := &e.Systems[i]
+		if !off[sys.Item] || sys.Kind == fitout.StartSystem || sys.Kind == fitout.ReserveSystem || charged(e, sys.ID, off) {
+			continue
+		}
+		found = append(found, fitout.Finding{
+			Rule: "off-uncharged", Severity: fitout.Note, Source: "practice", Margin: -1,
+			Subject: fitout.Subject{Kind: "power", ID: sys.ID},
+			Title:   fmt.Sprintf("Nothing charges %s off the vehicle", words.Lower(sys.Name)),
+			Sentence: fmt.Sprintf("While %s stands on its legs, the engine is away, and no panel, mains lead or generator of "+
+				"%s stays with it. A loose panel, or a mains charger that comes off too, keeps it full.",
+				words.Lower(p.Vehicle.Carrier.Name), words.Lower(sys.Name)),
+		})
+	}
+	return found
+}
+
+// charged tells whether something charges a system while the carrier is off: a source that is not the engine's and is
+// carried by hand or comes off too, straight or through a charger that comes off. Of what nobody said which item it is,
+// nobody knows that it stays behind.
+func charged(e *fitout.Electrics, system string, off map[string]bool) bool {
+	comes := func(item string) bool { return item == "" || off[item] }
+	for i := range e.Sources {
+		source := &e.Sources[i]
+		if source.Kind == fitout.Alternator || source.Kind == fitout.Solar && !source.Loose && !comes(source.Item) {
+			continue
+		}
+		if source.System == system {
+			return true
+		}
+		for k := range e.Chargers {
+			if c := &e.Chargers[k]; c.ID == source.Charger && c.System == system && comes(c.Item) {
+				return true
+			}
+		}
+	}
+	return false
+}
