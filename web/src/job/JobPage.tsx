@@ -103,7 +103,7 @@ export function JobPage() {
             <Pads />
           </div>
           <TrainingPanel />
-          <Suspense fallback={<div aria-busy="true" />}>
+          <Suspense fallback={<div className="stage-wait" aria-busy="true" />}>
             <Outlet />
           </Suspense>
           <p className="caution-line">
