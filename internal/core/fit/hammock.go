@@ -291,8 +291,8 @@ func (h *hung) body(s *Scene) (all []lying) {
 		if t > 0.5 {
 			end, share = h.foot, 2*t-1
 		}
-		share -= 1.0 / pieces // at its lower end
-		z := h.said.Low + (end.At.Z-h.said.Low)*share
+		share -= 1.0 / pieces                               // at its lower end
+		z := h.said.Low + (end.At.Z-h.said.Low)*share*share // as loaded cloth hangs, and as it is drawn
 		x, y := h.head.At.X+(h.foot.At.X-h.head.At.X)*t, h.head.At.Y+(h.foot.At.Y-h.head.At.Y)*t
 		long := h.span() / pieces / 2
 		dx, dy := max(half*nx, long*ny), max(half*ny, long*nx)
@@ -300,7 +300,7 @@ func (h *hung) body(s *Scene) (all []lying) {
 			From: fitout.Point{X: x - dx, Y: y - dy, Z: z},
 			To:   fitout.Point{X: x + dx, Y: y + dy, Z: z + lyingHigh},
 		}
-		all = append(all, lying{b, 1 - share})
+		all = append(all, lying{b, 1 - share*share})
 	}
 	return all
 }

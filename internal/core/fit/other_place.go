@@ -155,7 +155,7 @@ func (s *Scene) smaller(p *Part, f *fitout.Finding) []fitout.Fix {
 		if len(f.With) != 1 || s.part(f.With[0]) == nil {
 			return nil
 		}
-		small = without1(p.Box, s.part(f.With[0]).Box)
+		small = cutClear(p.Box, s.part(f.With[0]).Box)
 	default:
 		return nil
 	}
@@ -187,8 +187,8 @@ func (s *Scene) smaller(p *Part, f *fitout.Finding) []fitout.Fix {
 	return []fitout.Fix{fix}
 }
 
-// without1 is what is left of a box when it is cut off along one side until it is clear of another: the largest such.
-func without1(own, other fitout.Box) fitout.Box {
+// cutClear is what is left of a box when it is cut off along one side until it is clear of another: the largest such.
+func cutClear(own, other fitout.Box) fitout.Box {
 	best := own
 	most := 0.0
 	for _, left := range without(own, other, fitout.Size{}) {

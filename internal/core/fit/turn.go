@@ -150,7 +150,7 @@ func along(o [4]fitout.Point, low, high float64, swapped bool) (from, to float64
 // one is told to meet: it takes time, and no vehicle has so many.
 const (
 	mostTurned = 40
-	mostMet    = 3
+	mostMet    = 20
 )
 
 // seatTurn stops a seat that a stance turns further than it goes, that is turned on the road, or that meets on its way
@@ -166,7 +166,12 @@ func seatTurn(s *Scene) []fitout.Finding {
 				continue
 			}
 			if looked++; looked > mostTurned {
-				return found
+				return append(found, fitout.Finding{
+					Severity: fitout.Note, Subject: fitout.Subject{Kind: "stance", ID: p.Stance.ID}, Stance: p.Stance.ID,
+					Source: "practice", Title: "More seats are turned than are looked at", Margin: -1,
+					Sentence: fmt.Sprintf("Stances turn more than %d seats; of those from here on nobody knows what they meet. "+
+						"Turn fewer.", mostTurned) + p.in(),
+				})
 			}
 			found = append(found, s.turnIn(p, &s.Vehicle.Seats[k], set.By)...)
 		}
@@ -186,8 +191,8 @@ func seatIndex(seats []fitout.Seat, id string) int {
 func (s *Scene) turnIn(p *Posture, seat *fitout.Seat, by float64) (found []fitout.Finding) {
 	about := func(severity fitout.Severity, title, sentence string) *fitout.Finding {
 		found = append(found, fitout.Finding{
-			Severity: severity, Subject: fitout.Subject{Kind: "stance", ID: p.Stance.ID, Measure: "turned/" + seat.ID}, Stance: p.Stance.ID, Source: "practice",
-			Title: title, Sentence: sentence + p.in(), Margin: -1,
+			Severity: severity, Stance: p.Stance.ID, Source: "practice", Title: title, Sentence: sentence + p.in(), Margin: -1,
+			Subject: fitout.Subject{Kind: "stance", ID: p.Stance.ID, Measure: "turned/" + seat.ID},
 		})
 		return &found[len(found)-1]
 	}

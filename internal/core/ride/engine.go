@@ -121,7 +121,7 @@ func standsLow(p *plan.Plan) []fitout.Finding {
 			found = append(found, f)
 			continue
 		}
-		if h.Drop <= own.Wanted.Down+quantityStep {
+		if h.Drop <= own.Wanted.Down+unfelt {
 			continue
 		}
 		f.Severity = fitout.Caution
@@ -144,8 +144,8 @@ func standsLow(p *plan.Plan) []fitout.Finding {
 	return found
 }
 
-// quantityStep is less than anybody measures a height to, mm.
-const quantityStep = 0.5
+// unfelt is less than anybody measures a height to, mm.
+const unfelt = 0.5
 
 // loaded are the axle loads in a case by its id, and words for it; those of the state shown where there is no such
 // case.

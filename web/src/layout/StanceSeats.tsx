@@ -97,14 +97,15 @@ export function StanceHung({ bench, stance, edit }: Props) {
               />
             </div>
             {(['head', 'foot'] as const).map((end) => (
-              <Field key={end} label={end === 'head' ? 'Eye at the head' : 'Eye at the feet'}>
+              <div key={end} className="whole-line">
+                <span>{end === 'head' ? 'Eye at the head' : 'Eye at the feet'}</span>
                 <SelectField
                   label={`${end === 'head' ? 'Eye at the head' : 'Eye at the feet'} of ${name}`}
                   value={h[end]}
                   options={eyes}
                   onCommit={(id) => one('Eye', (x) => (x[end] = id))}
                 />
-              </Field>
+              </div>
             ))}
             <Field label="Lowest point" hint="Above the ground, with somebody in it">
               <QuantityField
