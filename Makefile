@@ -4,7 +4,7 @@ GO    := go
 VERSION := $(shell git describe --always --dirty 2>/dev/null || echo dev)
 export CGO_ENABLED = 1
 
-.PHONY: demo build web test check e2e bench fuzz generate screenshots clean
+.PHONY: demo build web test check check-static check-web check-go check-race e2e bench fuzz generate screenshots clean
 
 ## demo: build everything and start with the demo jobs
 demo: build
@@ -32,15 +32,24 @@ web/dist/index.html: web/node_modules/.installed $(WEB_SOURCES)
 test: check e2e
 	@echo "make test: everything passed"
 
-## check: all that needs no browser
+## check: all that needs no browser, two things at a time: the race detector's run and the linter use one processor each
 check: web
 	@scripts/need gcc
+	@$(MAKE) --no-print-directory -j2 --output-sync=line check-race check-static check-web check-go
+
+check-static:
 	@echo "== gofmt" && test -z "$$(gofmt -l cmd internal e2e web/*.go | tee /dev/stderr)"
 	@echo "== vet and staticcheck" && $(GO) vet ./cmd/... ./internal/... ./e2e/... ./web && $(GO) tool staticcheck ./cmd/... ./internal/... ./e2e/... ./web
 	@echo "== columns" && scripts/columns
 	@echo "== generated contract is fresh" && scripts/fresh
+
+check-web:
 	@echo "== front end: lint and tests" && cd web && npm run --silent lint && npm run --silent test
+
+check-go:
 	@echo "== Go tests" && $(GO) test $$($(GO) list -f '{{.Dir}}' ./cmd/... ./internal/... ./web | sed 's|^$(CURDIR)|.|' | grep -vxF "$$(scripts/racing)")
+
+check-race:
 	@echo "== Go tests with the race detector" && $(GO) test -race $$(scripts/racing)
 
 ## e2e: the real interface in a real browser

@@ -60,32 +60,36 @@ var screens = []screen{
 	{"/jobs/none/load", "[role=alert]"},
 }
 
-// TestEveryScreenIsForFingersToo opens every screen on a phone with a finger: what can be touched is 40 px, each screen
-// has a title of its own, and nothing jumps while it comes.
-func TestEveryScreenIsForFingersToo(t *testing.T) {
+// TestEveryScreenAtADesk opens every screen on a desk and makes it as narrow as a tablet: nothing is wider than the
+// screen, what comes later moves nothing that is there, and a text that is cut can be read whole somewhere.
+func TestEveryScreenAtADesk(t *testing.T) {
+	t.Parallel()
+	s := startDemo(t)
+	p := open(t, s.url)
+	for _, screen := range screens {
+		p.do(chromedp.EmulateViewport(1280, 800))
+		p.show(s, screen)
+		p.nothingJumps(screen)
+		p.nothingIsCut(screen)
+		p.fits(screen, 1280)
+		p.do(chromedp.EmulateViewport(1024, 768))
+		p.fits(screen, 1024)
+	}
+}
+
+// TestEveryScreenOnAPhone opens every screen on a phone with a finger: nothing is wider than the phone, what can be
+// touched is 40 px, and each screen has a title of its own.
+func TestEveryScreenOnAPhone(t *testing.T) {
 	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url)
 	p.do(chromedp.EmulateViewport(390, 844, chromedp.EmulateMobile, chromedp.EmulateTouch))
 	titles := map[string]string{}
 	for _, screen := range screens {
-		p.visit(s.url + screen.path)
-		p.waitFor("document.querySelector(" + quoted(screen.ready) + ") !== null")
+		p.show(s, screen)
 		assert.True(t, js[bool](p, "matchMedia('(pointer: coarse)').matches"))
-		small := js[[]string](p, `(() => {
-			const out = [];
-			for (const e of document.querySelectorAll('button, a[href], input, select, textarea, summary, [role=tab]')) {
-				if (e.closest('svg') || e.matches('.skip-link, [type=hidden]') || e.disabled) continue; // drawn to scale
-				if (e.matches('p a, p button, li a:not(.rail a), .caution-line a')) continue; // in a sentence
-				const box = e.matches('[type=checkbox], [type=radio], [type=file], [type=range]') ? e.closest('label') ?? e : e;
-				const r = box.getBoundingClientRect();
-				if (r.width <= 1 || r.height <= 1 || getComputedStyle(e).visibility === 'hidden') continue;
-				if (Math.min(r.width, r.height) < 39.5)
-					out.push(e.tagName + '.' + e.className + ' [' + (e.ariaLabel ?? e.textContent.slice(0, 20)) + '] ' + Math.round(r.width) + 'x' + Math.round(r.height));
-			}
-			return out;
-		})()`)
-		assert.Empty(t, small[:min(len(small), 8)], fmt.Sprint(len(small), " at ", screen.path))
+		p.fits(screen, 390)
+		p.isForFingers(screen)
 		title := js[string](p, "document.title")
 		assert.True(t, strings.HasSuffix(title, "Zaino"), title)
 		assert.Empty(t, titles[title], "the title %q of %s is that of another screen", title, screen.path)
@@ -93,29 +97,76 @@ func TestEveryScreenIsForFingersToo(t *testing.T) {
 	}
 }
 
-// TestNothingJumpsOrIsCut opens every screen at the desk: what comes later moves nothing that is there, and a text that
-// is cut can be read whole somewhere.
-func TestNothingJumpsOrIsCut(t *testing.T) {
-	s := startDemo(t)
-	p := open(t, s.url)
-	for _, screen := range screens {
-		p.visit(s.url + screen.path)
-		p.waitFor("document.querySelector(" + quoted(screen.ready) + ") !== null")
-		js[any](
-			p,
-			`void (window.shift = 0, window.settled = performance.now(), new PerformanceObserver(list => list.getEntries()
-			.filter(e => !e.hadRecentInput).forEach(e => { window.shift += e.value })).observe({type: 'layout-shift', buffered: true}))`,
-		)
-		p.waitFor("performance.now() - window.settled > 300")
-		shift := js[float64](p, "window.shift")
-		assert.Less(t, shift, 0.05, screen.path)
-		cut := js[[]string](p, `[...document.querySelectorAll('body *')].filter(e => {
-			const style = getComputedStyle(e);
-			return e.clientWidth > 0 && e.scrollWidth > e.clientWidth + 1 && style.overflowX === 'hidden' && style.textOverflow === 'ellipsis' &&
-				!e.title && !e.closest('[title]') && !e.ariaLabel && !e.closest('a, button')?.ariaLabel;
-		}).map(e => e.tagName + '.' + e.className + ': ' + e.textContent.slice(0, 40)).slice(0, 6)`)
-		assert.Empty(t, cut, screen.path)
+// show opens a screen and waits until it is ready.
+func (p *page) show(s *server, at screen) {
+	p.t.Helper()
+	p.visit(s.url + at.path)
+	p.waitFor("document.querySelector(" + quoted(at.ready) + ") !== null")
+}
+
+// fits holds that nothing of a screen is wider than the window, and that stages, undo and the state of saving are in
+// reach.
+func (p *page) fits(at screen, width int) {
+	p.t.Helper()
+	p.waitFor(fmt.Sprintf("innerWidth === %d", width))
+	assert.Empty(p.t, js[[]string](p, `(() => { const w = innerWidth; const out = [];
+		// What scrolls inside something that fits is clipped by it.
+		const clipped = e => { for (let p = e.parentElement; p && !p.matches('.stage'); p = p.parentElement)
+			if (getComputedStyle(p).overflowX !== 'visible' && p.getBoundingClientRect().right <= w + 1) return true;
+			return false; };
+		if (document.documentElement.scrollWidth > w) out.push('page is ' + document.documentElement.scrollWidth);
+		const main = document.querySelector('.stage, main');
+		if (main && main.scrollWidth > main.clientWidth + 1) out.push('stage is ' + main.scrollWidth + ' in ' + main.clientWidth);
+		for (const e of document.querySelectorAll('body *')) {
+			const r = e.getBoundingClientRect();
+			if (r.width > 0 && r.right > w + 1 && !clipped(e) && !e.closest('svg')) out.push(e.tagName + '.' + e.className + ' ends at ' + Math.round(r.right));
+		} return out.slice(0, 6); })()`), "%s at %d", at.path, width)
+	if !strings.HasPrefix(at.path, "/jobs/") || strings.HasSuffix(at.path, "/revisions") || at.path == "/jobs/none/load" {
+		return
 	}
+	for _, control := range []string{".top-actions button", "[data-save]", ".rail a:last-child"} {
+		assert.True(p.t, js[bool](p, fmt.Sprintf(`[...document.querySelectorAll(%q)].some(e => { const r = e.getBoundingClientRect();
+			return r.width > 0 && r.left >= 0 && r.right <= innerWidth && r.top >= 0 && r.bottom <= innerHeight })`, control)),
+			"%s is in reach at %s, %d", control, at.path, width)
+	}
+}
+
+// isForFingers holds that what can be touched is 40 px wide and high.
+func (p *page) isForFingers(at screen) {
+	p.t.Helper()
+	small := js[[]string](p, `(() => {
+		const out = [];
+		for (const e of document.querySelectorAll('button, a[href], input, select, textarea, summary, [role=tab]')) {
+			if (e.closest('svg') || e.matches('.skip-link, [type=hidden]') || e.disabled) continue; // drawn to scale
+			if (e.matches('p a, p button, li a:not(.rail a), .caution-line a')) continue; // in a sentence
+			const box = e.matches('[type=checkbox], [type=radio], [type=file], [type=range]') ? e.closest('label') ?? e : e;
+			const r = box.getBoundingClientRect();
+			if (r.width <= 1 || r.height <= 1 || getComputedStyle(e).visibility === 'hidden') continue;
+			if (Math.min(r.width, r.height) < 39.5)
+				out.push(e.tagName + '.' + e.className + ' [' + (e.ariaLabel ?? e.textContent.slice(0, 20)) + '] ' + Math.round(r.width) + 'x' + Math.round(r.height));
+		}
+		return out;
+	})()`)
+	assert.Empty(p.t, small[:min(len(small), 8)], fmt.Sprint(len(small), " at ", at.path))
+}
+
+// nothingJumps holds that what comes later moves nothing that is there.
+func (p *page) nothingJumps(at screen) {
+	p.t.Helper()
+	js[any](p, `void (window.shift = 0, window.settled = performance.now(), new PerformanceObserver(list => list.getEntries()
+		.filter(e => !e.hadRecentInput).forEach(e => { window.shift += e.value })).observe({type: 'layout-shift', buffered: true}))`)
+	p.waitFor("performance.now() - window.settled > 300")
+	assert.Less(p.t, js[float64](p, "window.shift"), 0.05, at.path)
+}
+
+// nothingIsCut holds that a text that is cut can be read whole somewhere.
+func (p *page) nothingIsCut(at screen) {
+	p.t.Helper()
+	assert.Empty(p.t, js[[]string](p, `[...document.querySelectorAll('body *')].filter(e => {
+		const style = getComputedStyle(e);
+		return e.clientWidth > 0 && e.scrollWidth > e.clientWidth + 1 && style.overflowX === 'hidden' && style.textOverflow === 'ellipsis' &&
+			!e.title && !e.closest('[title]') && !e.ariaLabel && !e.closest('a, button')?.ariaLabel;
+	}).map(e => e.tagName + '.' + e.className + ': ' + e.textContent.slice(0, 40)).slice(0, 6)`), at.path)
 }
 
 // TestTheKeyboardGetsPastTheLedger begins at the top of the load screen and skips what is long.
