@@ -46,7 +46,7 @@ func holeNearEdge(l *Look) []fitout.Finding {
 			"It leaves %s; two thicknesses, %s, hold. Move it %s inward, or make it smaller.",
 			l.Say.Length(least),
 			l.Say.Length(2*p.Thickness),
-			l.Say.Length(2*p.Thickness-least),
+			l.Say.LengthAtLeast(2*p.Thickness-least),
 		)
 		if least < 0 {
 			f.Severity = fitout.Stop

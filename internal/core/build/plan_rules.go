@@ -95,7 +95,10 @@ func priceMissing(l *Look) []fitout.Finding {
 		return nil
 	}
 	f := about("price-missing", fitout.Note, "")
-	f.Title = fmt.Sprintf("%d prices are missing", len(missing))
+	f.Title = "A price is missing"
+	if len(missing) > 1 {
+		f.Title = fmt.Sprintf("%d prices are missing", len(missing))
+	}
 	shown := missing[:min(6, len(missing))]
 	f.Sentence = "Without " + words.List(shown)
 	if len(missing) > len(shown) {

@@ -229,7 +229,7 @@ func passage(p *plan.Plan) []fitout.Finding {
 					b.who.Name,
 					s.Say.Length(need),
 					s.Say.Length(passing),
-					s.Say.Length(need-free),
+					s.Say.LengthAtLeast(need-free),
 					in(posture),
 				)
 				f.Under(free, need, "mm")
@@ -334,7 +334,7 @@ func workHeight(p *plan.Plan) []fitout.Finding {
 					what,
 					s.Say.Length(rim-b.At.Z),
 					s.Say.Length(at),
-					s.Say.Length(rim-b.At.Z-at),
+					s.Say.LengthAtLeast(rim-b.At.Z-at),
 					in(posture),
 				)
 				f.Over(rim-b.At.Z, at, "mm")
@@ -348,7 +348,7 @@ func workHeight(p *plan.Plan) []fitout.Finding {
 					b.who.Name,
 					s.Say.Length(at-belowElbow),
 					s.Say.Length(at-belowElbow-stoop),
-					s.Say.Length(at-belowElbow-stoop-hand),
+					s.Say.LengthAtLeast(at-belowElbow-stoop-hand),
 					in(posture),
 				)
 				f.Under(hand, at-belowElbow-stoop, "mm")

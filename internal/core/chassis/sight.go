@@ -53,7 +53,7 @@ func mirrorsNarrow(p *plan.Plan) []fitout.Finding {
 		p.Say.Length(most),
 		p.Say.Length(p.Vehicle.MirrorWidth/2),
 		p.Say.Length(pastBody),
-		p.Say.Length(most-half),
+		p.Say.LengthAtLeast(most-half),
 	)
 	f.Over(most, half, "mm")
 	return []fitout.Finding{f}
@@ -81,7 +81,7 @@ func aerialShaded(p *plan.Plan) []fitout.Finding {
 			f.Title = fmt.Sprintf("%s stands over %s", s.Parts[i].Name(), words.Lower(m.Name))
 			f.Sentence = fmt.Sprintf(
 				"It is %s higher than the tip, and nearer than %s. Raise the aerial by that much, or put it elsewhere.",
-				p.Say.Length(b.To.Z-m.At.Z),
+				p.Say.LengthAtLeast(b.To.Z-m.At.Z),
 				p.Say.Length(aroundAnten),
 			)
 			f.Over(b.To.Z-m.At.Z, 0, "mm")

@@ -155,8 +155,8 @@ func frontLight(p *plan.Plan) []fitout.Finding {
 	f.Title = fmt.Sprintf("Front axle carries only %.0f %%", f.Value)
 	f.Sentence = words.Sentences(
 		fmt.Sprintf("%s of %s rest on the front axle.", kg(front), kg(gross)),
-		fmt.Sprintf("Below %.0f %% steering and braking suffer; %s more on the front would reach it.", f.Limit,
-			kg(f.Limit/100*gross-front)))
+		fmt.Sprintf("Below %.0f %% steering and braking suffer; %s of it on the front instead of the rear would reach it.", f.Limit,
+			p.Say.MassAtLeast(f.Limit/100*gross-front)))
 	return []fitout.Finding{f}
 }
 
@@ -216,7 +216,7 @@ func ballShare(p *plan.Plan) []fitout.Finding {
 	if f, _, light := broken(p, "ball-least"); light {
 		wanted := f.Limit / 100 * mass
 		f.Sentence = fmt.Sprintf("%s, less than the %.0f %% of the workshop's rule: it may sway. Load it further forward, "+
-			"by %s more on the ball.", is(&f), f.Limit, kg(wanted-now))
+			"by %s more on the ball.", is(&f), f.Limit, p.Say.MassAtLeast(wanted-now))
 		f.Fixes = ballTo(p, "forward", math.Ceil(wanted))
 		f.Mend = ""
 		return []fitout.Finding{f}
@@ -224,7 +224,7 @@ func ballShare(p *plan.Plan) []fitout.Finding {
 	if f, _, heavy := broken(p, "ball-most"); heavy {
 		wanted := f.Limit / 100 * mass
 		f.Sentence = fmt.Sprintf("%s, more than the %.0f %% of the workshop's rule. Load it further back, by %s less on "+
-			"the ball.", is(&f), f.Limit, kg(now-wanted))
+			"the ball.", is(&f), f.Limit, p.Say.MassAtLeast(now-wanted))
 		f.Fixes = ballTo(p, "back", math.Floor(wanted))
 		f.Mend = ""
 		return []fitout.Finding{f}

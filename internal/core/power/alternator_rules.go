@@ -21,11 +21,12 @@ func alternatorAsked(l *Look) []fitout.Finding {
 	}
 	rated, own := l.E.Sources[vehicle].Amps, VehicleDraw(&l.E.Days)
 	makes, when, severity := rated*hotDriving, "driving", fitout.Stop
+	idling := fmt.Sprintf(", %s for idling too", l.Say.AmpsAtLeast(asked+own-rated*hotIdling))
 	if l.spared() {
 		severity = fitout.Caution
 	}
 	if asked+own <= makes {
-		makes, when, severity = rated*hotIdling, "idling", fitout.Caution
+		makes, when, severity, idling = rated*hotIdling, "idling", fitout.Caution, ""
 	}
 	if asked+own <= makes {
 		return nil
@@ -41,8 +42,8 @@ func alternatorAsked(l *Look) []fitout.Finding {
 		fmt.Sprintf("Hot and %s it makes %s of its %s. What is missing comes out of the starting battery, and the "+
 			"alternator "+
 			"ages.", when, l.Say.Amps(makes), l.Say.Amps(rated)),
-		fmt.Sprintf("Set the chargers %s lower together, or let one of them work only at speed.",
-			l.Say.Amps(asked+own-makes)))
+		fmt.Sprintf("Set the chargers %s lower together%s, or let one of them work only at speed.",
+			l.Say.AmpsAtLeast(asked+own-makes), idling))
 	f.Over(asked+own, makes, "A")
 	return []fitout.Finding{f}
 }

@@ -2,7 +2,6 @@ package power
 
 import (
 	"fmt"
-	"math"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/words"
@@ -57,7 +56,7 @@ func belowReserve(l *Look) []fitout.Finding {
 		f.Title = sys.Def.Name + " falls below its reserve"
 		f.Sentence = fmt.Sprintf("%s are kept for the worst; on %s less is left, and on %s it is down to %s. Take %s out "+
 			"less by then, or keep less.", l.Say.Percent(sys.Def.Reserve), l.at(run.ReserveAt), l.at(run.LowestAt),
-			l.Say.Percent(run.Lowest), l.Say.Charge((sys.Def.Reserve-run.Lowest)*sys.Capacity))
+			l.Say.Percent(run.Lowest), l.Say.ChargeAtLeast((sys.Def.Reserve-run.Lowest)*sys.Capacity))
 		f.Mend = "power:" + sys.Def.ID
 		f.Under(100*run.Lowest, 100*sys.Def.Reserve, "%")
 		return []fitout.Finding{f}
@@ -78,7 +77,7 @@ func batteryCurrent(l *Look) []fitout.Finding {
 				l.Say.Amps(run.Peak), words.Lower(l.using(i, run.PeakAt)), l.Say.Amps(most),
 				assumed(sys.Def.Battery.Discharge, " (not said: taken from its kind)")),
 			fmt.Sprintf("Run what is heavy one after another, or choose a battery that gives %s.",
-				l.Say.Amps(math.Ceil(run.Peak))))
+				l.Say.AmpsAtLeast(run.Peak)))
 		f.Over(run.Peak, most, "A")
 		f.Source, f.Waivable = "data sheet", false
 		return []fitout.Finding{f}
@@ -106,7 +105,7 @@ func chargedFast(l *Look) []fitout.Finding {
 		f.Sentence = fmt.Sprintf("What charges it gives up to %s together; it may be charged with %s%s. Its protection "+
 			"shuts "+
 			"it off, or it ages. Set the chargers %s lower together.", l.Say.Amps(run.ChargePeak), l.Say.Amps(most),
-			assumed(sys.Def.Battery.Charge, " (not said: taken from its kind)"), l.Say.Amps(run.ChargePeak-most))
+			assumed(sys.Def.Battery.Charge, " (not said: taken from its kind)"), l.Say.AmpsAtLeast(run.ChargePeak-most))
 		f.Over(run.ChargePeak, most, "A")
 		f.Source = "data sheet"
 		return []fitout.Finding{f}
@@ -147,7 +146,7 @@ func tooColdToGive(l *Look) []fitout.Finding {
 		f.Title = sys.Def.Name + " gives less in the cold"
 		f.Sentence = fmt.Sprintf("At %s it gives %s of its %s; %s are taken out of it. Keep it warmer, or take %s less.",
 			l.Say.Temperature(cold), l.Say.Charge(gives*sys.Capacity), l.Say.Charge(sys.Capacity),
-			l.Say.Charge(taken*sys.Capacity), l.Say.Charge((taken-gives)*sys.Capacity))
+			l.Say.Charge(taken*sys.Capacity), l.Say.ChargeAtLeast((taken-gives)*sys.Capacity))
 		f.Over(taken*sys.Capacity, gives*sys.Capacity, "Ah")
 		return []fitout.Finding{f}
 	})

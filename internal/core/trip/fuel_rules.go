@@ -91,13 +91,13 @@ func (l *Look) wayOut(leg int, missing float64) string {
 		return fmt.Sprintf("Fill that more %s: the tanks have room for %s.", at, l.Say.Volume(room))
 	case room < 0.5:
 		return fmt.Sprintf("The tanks are full already %s: another vessel of %s, or a pump on the way, would do.", at,
-			l.Say.Volume(missing))
+			l.Say.VolumeAtLeast(missing))
 	default:
 		return fmt.Sprintf(
 			"The tanks take only %s more %s: another vessel of %s, or a pump on the way, would do.",
 			l.Say.Volume(room),
 			at,
-			l.Say.Volume(missing-room),
+			l.Say.VolumeAtLeast(missing-room),
 		)
 	}
 }

@@ -393,7 +393,7 @@ func pumpSmall(l *Look) []fitout.Finding {
 				"It gives %s; %s together want %s.",
 				l.Say.Flow(p.Flow),
 				words.List(names),
-				l.Say.Flow(wanted),
+				l.Say.FlowAtLeast(wanted),
 			),
 			"A larger pump, or say which of them is never open with another.",
 		)

@@ -30,6 +30,26 @@ func (s Speaker) MassAtLeast(kg float64) string {
 	return quantity.FormatAtLeast(kg, quantity.Mass, s.Units)
 }
 
+// AmpsAtLeast puts A into words by which something has to be set lower: rounded up.
+func (s Speaker) AmpsAtLeast(a float64) string {
+	return quantity.FormatAtLeast(a, quantity.Current, s.Units)
+}
+
+// ChargeAtLeast puts Ah into words that have to be saved: rounded up.
+func (s Speaker) ChargeAtLeast(ah float64) string {
+	return quantity.FormatAtLeast(ah, quantity.Charge, s.Units)
+}
+
+// VolumeAtLeast puts litres into words that are missing: rounded up.
+func (s Speaker) VolumeAtLeast(litres float64) string {
+	return quantity.FormatAtLeast(litres, quantity.Volume, s.Units)
+}
+
+// FlowAtLeast puts litres a minute into words that are wanted: rounded up.
+func (s Speaker) FlowAtLeast(litres float64) string {
+	return quantity.FormatAtLeast(litres, quantity.Flow, s.Units)
+}
+
 // enough is what a move may be short of without being felt, mm: half of what measuring with a tape leaves.
 const enough = 0.4
 
