@@ -104,6 +104,9 @@ func mends(t *testing.T, j *fitout.Job, components []fitout.Component, before []
 	name := fmt.Sprintf("%s: %s %s", j.ID, f.Sentence, fix.Label)
 	mended, err := edit.Apply(j, components, []fitout.FixEdit{fix.Edit})
 	require.NoError(t, err, name)
+	if belongs := map[string]string{"seat": "belt", "hold": "drilled"}[fix.Edit.Kind]; belongs != "" {
+		assert.Contains(t, fix.Caution, belongs, name)
+	}
 	alone := f.Mend == "" && !strings.HasSuffix(fix.Label, "(not enough alone)")
 	for _, g := range assess.Of(&mended).Findings {
 		if alone && g.Key == f.Key && g.Stance == f.Stance {

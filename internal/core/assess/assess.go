@@ -111,6 +111,12 @@ func Of(j *fitout.Job) Assessment {
 	}
 	a.Findings, a.Fallen = findings(p)
 	offer.To(p, a.Findings, harmless(p, a.Findings))
+	for i := range a.Findings {
+		for k := range a.Findings[i].Fixes {
+			fix := &a.Findings[i].Fixes[k]
+			fix.Caution = edit.CautionOf(fix.Edit.Kind)
+		}
+	}
 	return a
 }
 

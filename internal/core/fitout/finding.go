@@ -101,10 +101,11 @@ type Subject struct {
 
 // Fix is one change that would mend a finding, with its effect on the axles.
 type Fix struct {
-	Label string  `json:"label"`
-	Edit  FixEdit `json:"edit"`
-	Front float64 `json:"front" doc:"change of the front axle load, kg"`
-	Rear  float64 `json:"rear" doc:"change of the rear axle load, kg"`
+	Label   string  `json:"label"`
+	Edit    FixEdit `json:"edit"`
+	Caution string  `json:"caution" doc:"what belongs to it; empty for nothing"`
+	Front   float64 `json:"front" doc:"change of the front axle load, kg"`
+	Rear    float64 `json:"rear" doc:"change of the rear axle load, kg"`
 }
 
 // FixEdit is the edit of the document that makes a fix.

@@ -59,6 +59,7 @@ export const FindingItem = memo(function FindingItem({ finding, fallen, stance, 
                   </small>
                 )}
               </button>
+              {fix.caution !== '' && <small className="hint">{fix.caution}</small>}
             </li>
           ))}
         </ul>
