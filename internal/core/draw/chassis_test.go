@@ -2,6 +2,7 @@ package draw_test
 
 import (
 	"math"
+	"slices"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -58,6 +59,13 @@ func TestWhatCarriesAndWhatHangsIsDrawn(t *testing.T) {
 		assert.False(t, ok, "%s is of the stance alone", id)
 		_, ok = there(stance.ID, id)
 		assert.True(t, ok, id)
+	}
+	for i := range j.Variants[0].Items {
+		if item := &j.Variants[0].Items[i]; item.Bay == bay && item.Module != nil && item.Work != fitout.WorkLater {
+			_, ok := there(stance.ID, item.ID)
+			outside := slices.ContainsFunc(stance.Loose, func(l fitout.LoosePlace) bool { return l.Item == item.ID })
+			assert.Equal(t, !outside, ok, "%s stands in the carrier on its legs", item.ID)
+		}
 	}
 	leg, _ := there(stance.ID, "~leg-l")
 	assert.InDelta(t, 0, leg.From.Z, 0.5)

@@ -120,6 +120,11 @@ func (s *Scene) vehicle(doors map[string]bool) {
 	}
 }
 
+// putOutside tells whether a stance puts a thing on the ground.
+func putOutside(stance *fitout.Stance, id string) bool {
+	return slices.ContainsFunc(stance.Loose, func(l fitout.LoosePlace) bool { return l.Item == id && l.Outside })
+}
+
 func (s *Scene) item(item *fitout.Item, number int, posture *fit.Posture, open []OpenByHand) {
 	t := thing{id: item.ID, name: item.Name, kind: OfGear, number: number, bay: item.Bay, work: item.Work,
 		absent: item.Work.Now() && !s.plan.Load.Items[number].Present}
@@ -134,7 +139,8 @@ func (s *Scene) item(item *fitout.Item, number int, posture *fit.Posture, open [
 		t.in, holder, t.lies = item.In.Module, item.In.Module, item.In
 	}
 	if k := slices.IndexFunc(s.fit.Parts, func(p fit.Part) bool { return p.ID == holder }); k >= 0 {
-		if posture.Gone[k] {
+		// A carrier that is off is drawn where it stands on its legs, with all that is in it.
+		if posture.Gone[k] && (!posture.Stance.Off || !s.fit.ComesOff[holder] || putOutside(&posture.Stance, holder)) {
 			return
 		}
 		from, to := s.fit.Parts[k].Box.From, posture.Boxes[k].From

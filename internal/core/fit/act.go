@@ -12,8 +12,8 @@ import (
 
 // Act is one thing to do on the way from the road to a stance, or to a thing.
 type Act struct {
-	Kind    string  `json:"kind" enum:"fold,door,open,move"`
-	ID      string  `json:"id" doc:"of the seat, bay or item"`
+	Kind    string  `json:"kind" enum:"fold,turn,carrier,door,open,move,hang,ground"`
+	ID      string  `json:"id" doc:"of the seat, bay, item, traveller or thing on the ground; empty for the carrier"`
 	Text    string  `json:"text"`
 	Minutes float64 `json:"minutes" doc:"an estimate"`
 }
@@ -30,8 +30,8 @@ const (
 )
 
 // Change returns what has to be done from the road to a posture, in an order in
-// which it goes: seats, doors, what is put elsewhere, then what is opened, each
-// after what stands in its way.
+// which it goes: seats, the carrier, doors, what is put elsewhere, then what is opened, each
+// after what stands in its way, then what hangs and what stands on the ground.
 func (s *Scene) Change(p *Posture) []Act {
 	var steps []Act
 	for _, seat := range p.Stance.Folded {
@@ -44,6 +44,8 @@ func (s *Scene) Change(p *Posture) []Act {
 			}
 		}
 	}
+	first, last := s.settle(&p.Stance)
+	steps = append(steps, first...)
 	for _, d := range p.Doors {
 		steps = append(steps, s.beforeDoor(d, p)...)
 		steps = append(
@@ -62,7 +64,7 @@ func (s *Scene) Change(p *Posture) []Act {
 			steps = append(steps, step)
 		}
 	}
-	return steps
+	return append(steps, last...)
 }
 
 // beforeDoor is what swings away before the door of a bay can be opened.
@@ -268,6 +270,9 @@ func (s *Scene) DriveAway() []Act {
 	}
 	for n := range s.Postures {
 		p := &s.Postures[n]
+		for _, step := range s.unsettle(&p.Stance) {
+			once(step)
+		}
 		for _, l := range p.Stance.Loose {
 			if i := indexOf(s.Parts, l.Item); i >= 0 {
 				once(

@@ -99,3 +99,44 @@ func TestATableCarriesWhatStandsOnIt(t *testing.T) {
 	assert.Equal(t, fridge.Leaves[0].Open.Moved(950, 0, 0), p.Open[1].Leaf.Open)
 	assert.False(t, s.Postures[0].moved(s, 1), "on the road it stands where it stood")
 }
+
+// A stance is more than what opens: a seat turns, the canopy comes off, a hammock hangs, an awning stands. All of it takes
+// time, and all of it is undone before driving off.
+func TestWhatIsPitchedIsTakenBack(t *testing.T) {
+	s := sound()
+	s.Vehicle.Carrier = &fitout.Carrier{Name: "Canopy"}
+	s.Brief.Travellers = append(s.Brief.Travellers, fitout.Traveller{ID: "ann", Name: "Ann"})
+	s.Stances = []fitout.Stance{{
+		ID: "camp", Name: "Camp", Off: true,
+		Turned: []fitout.SeatTurned{{Seat: s.Vehicle.Seats[0].ID, By: -180}, {Seat: "gone", By: 90}},
+		Hung:   []fitout.Hung{{Traveller: "ann"}, {Traveller: "gone"}},
+		Ground: []fitout.GroundThing{
+			{ID: "shade", Name: "Shade", Kind: fitout.GroundAwning},
+			{ID: "caravan", Name: "Caravan", Kind: fitout.GroundTrailer},
+			{ID: "fire", Name: "Fire", Kind: fitout.GroundFire},
+		},
+	}}
+	s.Prepare()
+	acts := s.Change(&s.Postures[1])
+	var kinds []string
+	minutes := 0.0
+	for _, a := range acts {
+		kinds = append(kinds, a.Kind)
+		minutes += a.Minutes
+	}
+	assert.Equal(t, []string{"turn", "carrier", "hang", "ground", "ground", "ground"}, kinds)
+	assert.InDelta(t, 0.5+20+2+5+5+10, minutes, 1e-9)
+	said := texts(acts)
+	for _, part := range []string{"180° to the left", "Set canopy on its legs", "hammock of Ann", "Put up shade and peg it down",
+		"uncouple caravan"} {
+		assert.Contains(t, said, part)
+	}
+	back := texts(s.DriveAway())
+	for _, part := range []string{"look ahead until it latches", "Back in under canopy", "Take down the hammock of Ann",
+		"Take down shade and stow it", "Couple caravan, with its chain", "Put out fire with water and earth"} {
+		assert.Contains(t, back, part)
+	}
+	for _, kind := range []fitout.GroundKind{"awning", "tent", "table", "chair", "ladder", "trailer", "fire", "other"} {
+		assert.Positive(t, pitching[kind].minutes, kind)
+	}
+}
