@@ -120,11 +120,6 @@ func (s *Scene) vehicle(doors map[string]bool) {
 	}
 }
 
-// putOutside tells whether a stance puts a thing on the ground.
-func putOutside(stance *fitout.Stance, id string) bool {
-	return slices.ContainsFunc(stance.Loose, func(l fitout.LoosePlace) bool { return l.Item == id && l.Outside })
-}
-
 func (s *Scene) item(item *fitout.Item, number int, posture *fit.Posture, open []OpenByHand) {
 	t := thing{id: item.ID, name: item.Name, kind: OfGear, number: number, bay: item.Bay, work: item.Work,
 		absent: item.Work.Now() && !s.plan.Load.Items[number].Present}
@@ -140,7 +135,7 @@ func (s *Scene) item(item *fitout.Item, number int, posture *fit.Posture, open [
 	}
 	if k := slices.IndexFunc(s.fit.Parts, func(p fit.Part) bool { return p.ID == holder }); k >= 0 {
 		// A carrier that is off is drawn where it stands on its legs, with all that is in it.
-		if posture.Gone[k] && (!posture.Stance.Off || !s.fit.ComesOff[holder] || putOutside(&posture.Stance, holder)) {
+		if posture.Gone[k] && !s.fit.OnLegs(posture, holder) {
 			return
 		}
 		from, to := s.fit.Parts[k].Box.From, posture.Boxes[k].From

@@ -140,3 +140,21 @@ func TestWhatIsPitchedIsTakenBack(t *testing.T) {
 		assert.Positive(t, pitching[kind].minutes, kind)
 	}
 }
+
+// What comes off with the canopy stands in it on its legs, where it always does; only what is put outside is not there.
+func TestWhatIsOffStandsOnItsLegs(t *testing.T) {
+	s := sound()
+	s.ComesOff = map[string]bool{"unit": true, "chest": true}
+	s.Stances = []fitout.Stance{{
+		ID: "off", Name: "Off", Off: true, Loose: []fitout.LoosePlace{{Item: "chest", Outside: true}},
+	}}
+	s.Prepare()
+	p := &s.Postures[1]
+	assert.True(t, s.OnLegs(p, "unit"))
+	assert.False(t, s.OnLegs(p, "chest"), "it stands on the ground")
+	assert.False(t, s.OnLegs(p, "fridge"), "it stays on the vehicle")
+	assert.False(t, s.OnLegs(&s.Postures[0], "unit"), "on the road all is on the vehicle")
+	for _, id := range []string{"unit", "chest"} {
+		assert.True(t, p.Gone[indexOf(s.Parts, id)], "%s is in no other's way", id)
+	}
+}

@@ -123,7 +123,7 @@ func handling(s *Scene) Handling {
 			f.Minutes += step.Minutes
 		}
 		for k := range s.Parts {
-			if p.moved(s, k) {
+			if p.moved(s, k) && !s.OnLegs(p, s.Parts[k].ID) {
 				f.Parts = append(f.Parts, StancePlace{s.Parts[k].ID, p.Gone[k], p.Boxes[k]})
 			}
 		}

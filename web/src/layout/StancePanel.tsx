@@ -262,7 +262,7 @@ function Acts({ title, acts, minutes, empty }: { title: string; acts: Act[]; min
         {title}
         {minutes !== undefined && acts.length > 0 && (
           <small className="figure">
-            {acts.length} steps, about {Math.max(1, Math.round(minutes))} min
+            {acts.length} {acts.length === 1 ? 'step' : 'steps'}, about {Math.max(1, Math.round(minutes))} min
           </small>
         )}
       </legend>
