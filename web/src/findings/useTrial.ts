@@ -5,7 +5,7 @@ import { useSession, useSnapshot } from '../document/SessionContext';
 /** Tries changes that mend a finding; what is being tried already is put back. */
 export function useToggleTrial() {
   const session = useSession();
-  return (label: string, changes: Fix[]) => {
+  return (label: string, changes: Pick<Fix, 'edit'>[]) => {
     if (session.getSnapshot().trial?.label === label) session.putBack();
     else
       void session.try(label, (job) =>

@@ -36,7 +36,7 @@ export function FillCard({ view }: { view: RangeView }) {
       ) : (
         <ul className="fill-ways">
           {view.proposals.map((p) => {
-            const edits = [{ label: p.name, edit: derived('fill-plan', { with: p.manner }), front: 0, rear: 0 }];
+            const edits = [{ edit: derived('fill-plan', { with: p.manner }) }];
             return (
               <li key={p.manner} data-manner={p.manner} className={p.same ? 'fill-same' : ''}>
                 <h3>{p.name}</h3>
