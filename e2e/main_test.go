@@ -26,6 +26,7 @@ import (
 
 var (
 	program   string          // path of the built binary
+	demoJobs  string          // a database with the demo jobs, of which each test has a copy
 	browserIn context.Context // the one browser, whose tabs the tests open
 )
 
@@ -45,6 +46,11 @@ func run(m *testing.M) int {
 	program = filepath.Join(folder, "zaino")
 	if out, err := exec.Command("go", "build", "-o", program, "../cmd/zaino").CombinedOutput(); err != nil {
 		fmt.Fprintf(os.Stderr, "e2e: %v\n%s", err, out)
+		return 1
+	}
+	demoJobs = filepath.Join(folder, "demo.db")
+	if err := makeDemoJobs(); err != nil {
+		fmt.Fprintln(os.Stderr, "e2e: the demo does not start:", err)
 		return 1
 	}
 	options := append(chromedp.DefaultExecAllocatorOptions[:], chromedp.WindowSize(1280, 800))
@@ -84,9 +90,32 @@ func (b *syncBuffer) Write(p []byte) (int, error) {
 	return b.Buffer.Write(p)
 }
 
+// makeDemoJobs starts the demo once and stops it.
+func makeDemoJobs() error {
+	demo := exec.Command(program, "demo", "--db", demoJobs, "--listen", "127.0.0.1:0")
+	out, err := demo.StdoutPipe()
+	if err != nil {
+		return err
+	}
+	if err := demo.Start(); err != nil {
+		return err
+	}
+	lines := bufio.NewScanner(out)
+	for lines.Scan() && !strings.HasPrefix(lines.Text(), "Jobs are kept in") {
+	}
+	if err := demo.Process.Signal(syscall.SIGTERM); err != nil {
+		return err
+	}
+	return demo.Wait()
+}
+
 // startDemo serves the demo jobs.
 func startDemo(t testing.TB) *server {
-	return start(t, "demo", filepath.Join(t.TempDir(), "demo.db"), "127.0.0.1:0")
+	db := filepath.Join(t.TempDir(), "demo.db")
+	jobs, err := os.ReadFile(demoJobs)
+	require.NoError(t, err)
+	require.NoError(t, os.WriteFile(db, jobs, 0o600))
+	return start(t, "demo", db, "127.0.0.1:0")
 }
 
 // start runs `zaino serve` or `zaino demo` and waits until it answers.

@@ -25,6 +25,18 @@ var guard = circuit(func(c *fitout.Circuit, e *fitout.FixEdit) bool {
 	return true
 })
 
+// plugHeld takes a plug that is held, plugCoded one that fits one socket only.
+var (
+	plugHeld  = circuit(func(c *fitout.Circuit, _ *fitout.FixEdit) bool { c.Latched = true; return c.Plug != "" })
+	plugCoded = circuit(func(c *fitout.Circuit, _ *fitout.FixEdit) bool { c.Coded = true; return c.Plug != "" })
+)
+
+// behindIsolator joins a circuit behind the isolator, behindMeter behind the shunt.
+var (
+	behindIsolator = circuit(func(c *fitout.Circuit, _ *fitout.FixEdit) bool { c.OffBattery = false; return true })
+	behindMeter    = circuit(func(c *fitout.Circuit, _ *fitout.FixEdit) bool { c.PastMeter = false; return true })
+)
+
 // circuit makes an edit of what was said of one circuit.
 func circuit(change func(*fitout.Circuit, *fitout.FixEdit) bool) Kind {
 	return electrics(func(e *fitout.Electrics, edit *fitout.FixEdit) bool {

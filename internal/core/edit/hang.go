@@ -34,18 +34,6 @@ var hangOn = electrics(func(e *fitout.Electrics, edit *fitout.FixEdit) bool {
 	return false
 })
 
-// chargerFor sets a charger for a chemistry.
-var chargerFor = Kind{
-	Caution: "Only where the charger can be set so, by its own manual.",
-	Apply: electrics(func(e *fitout.Electrics, edit *fitout.FixEdit) bool {
-		k := slices.IndexFunc(e.Chargers, func(c fitout.Charger) bool { return c.ID == edit.ID })
-		if k >= 0 {
-			e.Chargers[k].For = edit.With
-		}
-		return k >= 0
-	}).Apply,
-}
-
 // isolator puts an isolator beside a battery.
 var isolator = electrics(func(e *fitout.Electrics, edit *fitout.FixEdit) bool {
 	k := slices.IndexFunc(e.Systems, func(s fitout.PowerSystem) bool { return s.ID == edit.ID })

@@ -2,6 +2,7 @@ package power
 
 import (
 	"fmt"
+	"math"
 	"slices"
 
 	"zaino/internal/core/fitout"
@@ -45,7 +46,32 @@ func alternatorAsked(l *Look) []fitout.Finding {
 		fmt.Sprintf("Set the chargers %s lower together%s, or let one of them work only at speed.",
 			l.Say.AmpsAtLeast(asked+own-makes), idling))
 	f.Over(asked+own, makes, "A")
+	f.Fixes = l.chargersLower(asked+own-rated*hotIdling, func(c *charger) bool { return l.onAlternator(c) })
 	return []fitout.Finding{f}
+}
+
+// chargersLower offers to set one charger of some lower by so many A, rounded down to whole ones: what it takes falls by
+// more than what it gives.
+func (l *Look) chargersLower(by float64, of func(*charger) bool) []fitout.Fix {
+	fixes := []fitout.Fix{}
+	for k := range l.Setup.chargers {
+		c := &l.Setup.chargers[k]
+		if to := math.Floor(c.def.Amps - by); c.usable && to >= 1 && of(c) {
+			fixes = append(fixes, fitout.Fix{Label: fmt.Sprintf("Set %s to %s", words.Lower(c.def.Name), l.Say.Amps(to)),
+				Edit: fitout.FixEdit{Kind: "charger-lower", ID: c.def.ID, Value: to}})
+		}
+	}
+	return fixes
+}
+
+// onAlternator tells whether a charger lives on the alternator.
+func (l *Look) onAlternator(c *charger) bool {
+	if c.from >= 0 && l.Setup.starts(c.from) {
+		return true
+	}
+	return slices.ContainsFunc(c.sources, func(n int) bool {
+		return l.E.Sources[n].Kind == fitout.Alternator && l.Setup.sources[n].usable
+	})
 }
 
 // spared tells whether a logic takes a charger off before the starting battery suffers.
@@ -84,11 +110,7 @@ func (l *Look) askedOfAlternator() (amps float64, by []string) {
 	}
 	for k := range l.Setup.chargers {
 		c := &l.Setup.chargers[k]
-		driven := c.from >= 0 && l.Setup.starts(c.from)
-		for _, n := range c.sources {
-			driven = driven || l.E.Sources[n].Kind == fitout.Alternator && l.Setup.sources[n].usable
-		}
-		if c.usable && driven {
+		if c.usable && l.onAlternator(c) {
 			amps += input(c.def.Amps, c.to, c.def.Efficiency)
 			by = append(by, c.def.Name)
 		}

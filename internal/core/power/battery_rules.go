@@ -2,6 +2,8 @@ package power
 
 import (
 	"fmt"
+	"math"
+	"slices"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/words"
@@ -107,9 +109,27 @@ func chargedFast(l *Look) []fitout.Finding {
 			"it off, or it ages. Set the chargers %s lower together.", l.Say.Amps(run.ChargePeak), l.Say.Amps(most),
 			assumed(sys.Def.Battery.Charge, " (not said: taken from its kind)"), l.Say.AmpsAtLeast(run.ChargePeak-most))
 		f.Over(run.ChargePeak, most, "A")
+		f.Fixes = l.chargersLower(run.ChargePeak-most, func(c *charger) bool {
+			return c.to == i && l.peakWith(i, c.def.ID, run.ChargePeak-most) <= most*1.000001
+		})
 		f.Source = "data sheet"
 		return []fitout.Finding{f}
 	})
+}
+
+// peakWith is the greatest current into a system with one charger set lower by so many A, A: of what charges it at other
+// times it changes nothing.
+func (l *Look) peakWith(system int, id string, lower float64) float64 {
+	e := *l.E
+	e.Chargers = slices.Clone(e.Chargers)
+	for k := range e.Chargers {
+		if c := &e.Chargers[k]; c.ID == id {
+			c.Amps = math.Floor(c.Amps - lower)
+		}
+	}
+	setup := SetupFor(l.Plan, &e)
+	setup.until = system + 1
+	return setup.Run(AsPlanned, nil).Systems[system].ChargePeak
 }
 
 // chargedInFrost cautions where lithium is offered current while it is too cold for it.

@@ -160,6 +160,10 @@ func standbyAllNight(l *Look) []fitout.Finding {
 			"when all is "+
 			"packed, or let it be on only with its loads.", l.Say.Energy(wh))
 		f.Over(wh, standbyMost, "Wh")
+		f.Fixes = []fitout.Fix{
+			{Label: "Let it be on only with its loads", Edit: fitout.FixEdit{Kind: "on-with-loads", ID: def.ID}},
+			{Label: "A switch for it in reach", Edit: fitout.FixEdit{Kind: "switch-in-reach", ID: def.ID}},
+		}
 		return f, def.Always && !def.Remote && wh > standbyMost
 	})
 	return append(found, l.consumers(func(_ int, c *consumer) []fitout.Finding {
@@ -171,6 +175,9 @@ func standbyAllNight(l *Look) []fitout.Finding {
 		f.Title = c.def.Name + " draws while it waits"
 		f.Sentence = fmt.Sprintf("Waiting it takes %s a day. Put a switch for it where it is in reach.", l.Say.Energy(wh))
 		f.Over(wh, standbyMost, "Wh")
+		f.Fixes = []fitout.Fix{
+			{Label: "A switch for it in reach", Edit: fitout.FixEdit{Kind: "switch-in-reach", ID: c.def.ID}},
+		}
 		return []fitout.Finding{f}
 	})...)
 }

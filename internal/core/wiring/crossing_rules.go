@@ -119,6 +119,12 @@ func plugsMixed(b *Board) []fitout.Finding {
 			"Code them, or "+
 			"use another kind for each current and voltage.", words.Capital(words.List(names)))
 		measured(&f, float64(len(of)), 1, 1-float64(len(of)), "")
+		if len(of) == 2 {
+			for _, line := range of {
+				f.Fixes = append(f.Fixes, fitout.Fix{Label: "Code the plug of " + words.Lower(line.Name),
+					Edit: fitout.FixEdit{Kind: "plug-coded", ID: line.given.Of}})
+			}
+		}
 		found = append(found, f)
 	}
 	return found
@@ -132,6 +138,7 @@ func plugLoose(b *Board) []fitout.Finding {
 		f.Sentence = fmt.Sprintf("It carries %s, and corrugations shake it out; a plug that sits badly gets hot. Choose "+
 			"one that is held.",
 			b.Say.Amps(line.Amps))
+		f.Fixes = []fitout.Fix{{Label: "A plug that is held", Edit: fitout.FixEdit{Kind: "plug-held", ID: line.given.Of}}}
 		return f, line.given.Plug != "" && !line.given.Latched && line.Amps >= 5
 	})
 }

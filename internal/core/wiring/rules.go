@@ -191,6 +191,9 @@ func pastMeter(b *Board) []fitout.Finding {
 			words.Lower(s.Name),
 			b.Say.Amps(line.Amps),
 		)
+		f.Fixes = []fitout.Fix{
+			{Label: "Join it behind the shunt", Edit: fitout.FixEdit{Kind: "behind-meter", ID: line.given.Of}},
+		}
 		return f, line.given.PastMeter && s.Meter
 	})
 }
@@ -207,6 +210,9 @@ func pastIsolator(b *Board) []fitout.Finding {
 				"both ends.",
 			words.Lower(s.Name),
 		)
+		f.Fixes = []fitout.Fix{
+			{Label: "Join it behind the isolator", Edit: fitout.FixEdit{Kind: "behind-isolator", ID: line.given.Of}},
+		}
 		return f, line.given.OffBattery && s.Isolator
 	})
 }
