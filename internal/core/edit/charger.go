@@ -49,6 +49,15 @@ var switchInReach = electrics(func(e *fitout.Electrics, edit *fitout.FixEdit) bo
 	return false
 })
 
+// neverDrop lets no battery drop a load by itself.
+var neverDrop = electrics(func(e *fitout.Electrics, edit *fitout.FixEdit) bool {
+	k := slices.IndexFunc(e.Loads, func(l fitout.PowerLoad) bool { return l.ID == edit.ID })
+	if k >= 0 {
+		e.Loads[k].Shed = 0
+	}
+	return k >= 0
+})
+
 // onWithLoads lets an inverter be on only with its loads.
 var onWithLoads = electrics(func(e *fitout.Electrics, edit *fitout.FixEdit) bool {
 	k := slices.IndexFunc(e.Inverters, func(i fitout.Inverter) bool { return i.ID == edit.ID })

@@ -80,6 +80,7 @@ var kinds = map[string]Kind{
 	"charger-lower":    chargerLower,
 	"switch-in-reach":  switchInReach,
 	"on-with-loads":    onWithLoads,
+	"never-drop":       neverDrop,
 	"plug-held":        plugHeld,
 	"plug-coded":       plugCoded,
 	"behind-isolator":  behindIsolator,

@@ -23,8 +23,8 @@ func tight(s *Scene) []fitout.Finding {
 			beside = []string{"front", "rear"}
 		}
 		for _, g := range Gaps(p, s.Parts, bay) {
-			if !slices.Contains(beside, g.Side) || g.MM >= s.Practice.Clearance-slack {
-				continue
+			if !slices.Contains(beside, g.Side) || g.MM >= s.Practice.Clearance-slack || g.MM < -slack {
+				continue // what reaches into it is told as that
 			}
 			to := "the wall"
 			if q := s.part(g.To); q != nil {

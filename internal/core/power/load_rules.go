@@ -3,6 +3,7 @@ package power
 import (
 	"fmt"
 	"math"
+	"slices"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/words"
@@ -236,8 +237,25 @@ func mustNotDrop(l *Look) []fitout.Finding {
 			"Keep a reserve for it, drop others before it, and give it a battery of its own if "+
 				"need be.")
 		f.Margin = -1
+		if c.def.Shed > 0 && l.lastsUnshed(k, c) {
+			f.Fixes = []fitout.Fix{{Label: "Never drop it by itself", Edit: fitout.FixEdit{Kind: "never-drop", ID: c.def.ID}}}
+		}
 		return []fitout.Finding{f}
 	})
+}
+
+// lastsUnshed tells whether a load runs all the days where it is never dropped, and its battery with it.
+func (l *Look) lastsUnshed(k int, c *consumer) bool {
+	e := *l.E
+	e.Loads = slices.Clone(e.Loads)
+	for n := range e.Loads {
+		if e.Loads[n].ID == c.def.ID {
+			e.Loads[n].Shed = 0
+		}
+	}
+	setup := SetupFor(l.Plan, &e)
+	run := setup.Run(AsPlanned, nil)
+	return run.Loads[k].Missed == 0 && run.Systems[c.system].OutAt < 0 && !l.gated(c.def.ID)
 }
 
 // gated tells whether an output with lines or a lock switches a thing.
