@@ -2,6 +2,8 @@ package fit
 
 import (
 	"fmt"
+	"math"
+	"slices"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/words"
@@ -21,10 +23,11 @@ func noBarrier(s *Scene) []fitout.Finding {
 			continue
 		}
 		var highest *Part
-		kg := 0.0
+		kg, past, barrier := 0.0, 0.0, (*Part)(nil)
 		for i := range s.Parts {
 			p := &s.Parts[i]
-			if p.Traits().Barrier || s.barred(p) {
+			by, before := s.pastBarrier(p)
+			if p.Traits().Barrier || by <= getsPast {
 				continue
 			}
 			if p.Bay != bay.ID || p.Box.To.Z < bay.Room.From.Z+seatBack || p.Item == nil ||
@@ -32,6 +35,9 @@ func noBarrier(s *Scene) []fitout.Finding {
 				continue
 			}
 			kg += p.Kg()
+			if before != nil && by > past {
+				past, barrier = by, before
+			}
 			if highest == nil || p.Box.To.Z > highest.Box.To.Z {
 				highest = p
 			}
@@ -52,19 +58,63 @@ func noBarrier(s *Scene) []fitout.Finding {
 		f.Value, f.Limit, f.Margin, f.Source = highest.Box.To.Z-bay.Room.From.Z, seatBack,
 			bay.Room.From.Z+seatBack-highest.Box.To.Z, "practice"
 		f.Lines = []fitout.Line{s.upright(highest.Box, bay.Room.From.Z, highest.Box.To.Z)}
+		if barrier != nil {
+			f.With = []string{barrier.ID}
+			f.Title = barrier.Name() + " does not hold all of the load"
+			f.Sentence = fmt.Sprintf(
+				"In %s %s of hard things reach above %s and stand beside or above %s, by up to %s: there it holds nothing. "+
+					"A wider or higher one, or put them behind it.",
+				words.Lower(bay.Name), s.Say.Mass(kg), s.Say.Length(seatBack), words.Lower(barrier.Name()), s.Say.LengthAtLeast(past),
+			)
+			f.Over(past, getsPast, "mm")
+			f.Source = "practice"
+		}
 		found = append(found, f)
 	}
 	return found
 }
 
-// barred tells whether a barrier stands between a part and those who sit ahead of it.
-func (s *Scene) barred(p *Part) bool {
+// getsPast is how much of a hard thing may stand beside or above a barrier and be held by it still, mm. Practice.
+const getsPast = 150
+
+// pastBarrier is how far a part stands beside or above the barriers between it and those who sit ahead of it, mm, and one
+// of them; without any it is without end, and nil.
+func (s *Scene) pastBarrier(p *Part) (by float64, before *Part) {
+	var all []*Part
 	for i := range s.Parts {
 		if q := &s.Parts[i]; q.Traits().Barrier && q.Box.From.X <= p.Box.From.X+slack {
-			return true
+			all = append(all, q)
 		}
 	}
-	return false
+	if len(all) == 0 {
+		return math.Inf(1), nil
+	}
+	// Between the edges of all of them it is one piece after the other: as high as the highest before it, or free.
+	edges := []float64{p.Box.From.Y, p.Box.To.Y}
+	for _, q := range all {
+		for _, y := range []float64{q.Box.From.Y, q.Box.To.Y} {
+			if y > p.Box.From.Y && y < p.Box.To.Y {
+				edges = append(edges, y)
+			}
+		}
+	}
+	slices.Sort(edges)
+	free := 0.0
+	for k := range edges[1:] {
+		middle, top := (edges[k]+edges[k+1])/2, math.Inf(-1)
+		for _, q := range all {
+			if q.Box.From.Y <= middle && middle <= q.Box.To.Y {
+				top = max(top, q.Box.To.Z)
+			}
+		}
+		if above := p.Box.To.Z - top; math.IsInf(top, -1) {
+			free += edges[k+1] - edges[k]
+		} else {
+			free, by = 0, max(by, above)
+		}
+		by = max(by, free)
+	}
+	return by, all[0]
 }
 
 // ridesIn tells whether a seat stands in a space: only then does somebody ride before its furniture.
