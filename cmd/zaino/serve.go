@@ -108,8 +108,11 @@ func (s *serving) run(cmd *cobra.Command) error {
 			return err
 		}
 	}
+	// Who reads that it may be stopped may stop it at once.
+	ctx, stop := signal.NotifyContext(cmd.Context(), os.Interrupt, syscall.SIGTERM)
+	defer stop()
 	s.announce(cmd, listener.Addr(), options.AccessCode)
-	return serveUntilSignal(cmd.Context(), listener, &http.Server{
+	return serveUntilDone(ctx, stop, listener, &http.Server{
 		Handler: api.New(options), ReadHeaderTimeout: 5 * time.Second, ReadTimeout: 30 * time.Second,
 		WriteTimeout: api.LongestSearch + 15*time.Second, IdleTimeout: 2 * time.Minute, MaxHeaderBytes: 64 << 10,
 		ErrorLog: slog.NewLogLogger(log.Handler(), slog.LevelWarn),
@@ -155,12 +158,10 @@ func listenError(address string, err error) error {
 	return fmt.Errorf("cannot listen on %q: %w; accepted is an address and port such as 127.0.0.1:8347", address, err)
 }
 
-// serveUntilSignal serves until the program is asked to stop, then lets
+// serveUntilDone serves until the program is asked to stop, then lets
 // requests finish.
-func serveUntilSignal(ctx context.Context, listener net.Listener, server *http.Server, jobs *store.Store,
+func serveUntilDone(ctx context.Context, stop func(), listener net.Listener, server *http.Server, jobs *store.Store,
 	log *slog.Logger) error {
-	ctx, stop := signal.NotifyContext(ctx, os.Interrupt, syscall.SIGTERM)
-	defer stop()
 	server.BaseContext = func(net.Listener) context.Context { return ctx } // a search ends with the signal
 	go thinDaily(ctx, jobs, log)
 	failed := make(chan error, 1)

@@ -2,6 +2,7 @@ package demo
 
 import (
 	"slices"
+	"strings"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/module"
@@ -97,6 +98,12 @@ var everySlip = []each{
 		was := i.Substance
 		i.Substance = fitout.SubstanceGas
 		return (was == "" || was == fitout.SubstanceNone) && i.In == nil && i.Module != nil && withPeople(j, i)
+	}),
+	items("is dirty and lies with food", func(j *fitout.Job, i *fitout.Item) bool {
+		was := i.Substance
+		i.Substance = fitout.SubstanceDirt
+		return was == fitout.SubstanceFood && i.In != nil && (strings.HasPrefix(i.In.Module, "fridge") ||
+			strings.HasPrefix(i.In.Module, "pantry"))
 	}),
 	items("has runners for 10 kg", func(_ *fitout.Job, i *fitout.Item) bool {
 		was := i.Module != nil && i.Module.Rated > 10 && i.Module.Runner != fitout.NoRunner

@@ -154,6 +154,8 @@ func rules(p *plan.Plan) []fitout.Finding {
 	for i := range found {
 		if f := &found[i]; f.Rule == "needs-hidden" || f.Rule == "needs-away" {
 			f.Fixes = s.putOutOfSight(p, f)
+		} else if f.Rule == "dirty-beside-food" {
+			f.Fixes = s.putFromFood(p, f)
 		}
 		for k := range found[i].Fixes {
 			fix := &found[i].Fixes[k]

@@ -15,7 +15,12 @@ const clearOfSparks = 250
 // natureOf is what bears on a part's neighbours: by its kind, or by what is said to be in it.
 func natureOf(p *Part) module.Traits {
 	n := p.Traits()
-	if p.Item != nil && p.Item.Substance != fitout.SubstanceNotSaid {
+	if p.Item == nil {
+		return n
+	}
+	switch p.Item.Substance {
+	case fitout.SubstanceNotSaid, fitout.SubstanceFood, fitout.SubstanceDirt:
+	default:
 		n.Burns, n.Wet = p.Item.Substance.Burns(), n.Wet || p.Item.Substance == fitout.SubstanceWater
 	}
 	return n

@@ -24,6 +24,7 @@ func Rules() []Rule {
 		{"bed-uneven", bedUneven},
 		{"buried", buried},
 		{"cable-follows", cableFollows},
+		{"dirty-beside-food", dirtyBesideFood},
 		{"door-load", doorLoad},
 		{"emergency-buried", emergencyBuried},
 		{"faces-wall", facesWall},

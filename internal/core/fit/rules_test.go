@@ -303,6 +303,13 @@ var trips = map[string]struct {
 	"fuel-inside": {func(s *Scene) {
 		s.add(part("can", fitout.CanHolder, Still, box(3700, 450, 600, 100, 150, 150), 2))
 	}, "can", 0, "vapour gathers there"},
+	"dirty-beside-food": {func(s *Scene) {
+		for id, x := range map[string]float64{"boots": 3800, "food": 3980} {
+			p := part(id, fitout.PlainGear, Still, box(x-200, 470, 640, 100, 100, 100), 2)
+			p.Item.Substance = map[string]fitout.Substance{"boots": fitout.SubstanceDirt, "food": fitout.SubstanceFood}[id]
+			s.add(p)
+		}
+	}, "boots", 80, "with no wall between"},
 	"needs-dry": {
 		func(s *Scene) { s.Bays[0].Sealed, s.Bays[0].Shared = false, false },
 		"stove",

@@ -73,6 +73,47 @@ func TestASeatThatStaysStaysFree(t *testing.T) {
 	}), 1)
 }
 
+// What is dirty keeps from food: not in one compartment, not in a pantry or a fridge, and a hand away where nothing parts
+// them. A drawer of its own will do, and so does a box that is built.
+func TestDirtKeepsFromFood(t *testing.T) {
+	told := func(lay func(s *Scene, dirt, food *Thing)) []fitout.Finding {
+		s := sound()
+		dirt := Thing{Item: &fitout.Item{ID: "boots", Name: "Boots", Substance: fitout.SubstanceDirt}, Part: "unit", Cell: "drawer"}
+		food := Thing{Item: &fitout.Item{ID: "food", Name: "Food", Substance: fitout.SubstanceFood}, Part: "unit", Cell: "drawer"}
+		lay(s, &dirt, &food)
+		s.Things = []Thing{dirt, food}
+		s.Prepare()
+		return dirtyBesideFood(s)
+	}
+	together := told(func(*Scene, *Thing, *Thing) {})
+	require.Len(t, together, 1)
+	assert.Equal(t, "boots", together[0].Subject.ID)
+	assert.Equal(t, []string{"food"}, together[0].With)
+	assert.Contains(t, together[0].Sentence, "in the unit")
+	assert.Empty(t, told(func(_ *Scene, dirt, _ *Thing) { dirt.Cell = "other" }), "in a drawer of its own")
+	assert.Empty(t, told(func(_ *Scene, dirt, _ *Thing) { dirt.Item.Substance = fitout.SubstanceNone }), "it is clean")
+	assert.Empty(t, told(func(_ *Scene, _, food *Thing) { food.Item.Substance = fitout.SubstanceNotSaid }), "it is no food")
+	assert.Len(t, told(func(_ *Scene, dirt, _ *Thing) { dirt.Part, dirt.Cell = "fridge", "inside" }), 1, "in the fridge")
+	assert.Empty(t, told(func(s *Scene, dirt, _ *Thing) {
+		dirt.Part, dirt.Cell = "fridge", "inside"
+		s.part("fridge").Item.Substance = fitout.SubstanceNone
+	}), "samples are kept in that fridge, and no food")
+
+	beside := func(kind fitout.ModuleKind, away float64) int {
+		s := sound()
+		toilet := part("toilet", fitout.ToiletModule, Still, box(3000, 470, 640, 100, 100, 100), 8)
+		food := part("food", kind, Still, box(3100+away, 470, 640, 100, 100, 100), 8)
+		food.Item.Substance = fitout.SubstanceFood
+		s.add(toilet)
+		s.add(food)
+		s.Prepare()
+		return len(dirtyBesideFood(s))
+	}
+	assert.Equal(t, 1, beside(fitout.PlainGear, 149), "a toilet is dirty by its kind")
+	assert.Zero(t, beside(fitout.PlainGear, 150))
+	assert.Zero(t, beside(fitout.Pantry, 20), "a pantry has walls")
+}
+
 // What leaks of bleach or acid eats cloth: beside bedding it is told, a hand away it is not.
 func TestBleachKeepsOffBedding(t *testing.T) {
 	with := func(holds fitout.Substance, gap float64) []fitout.Finding {

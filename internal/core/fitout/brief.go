@@ -179,7 +179,7 @@ type Gear struct {
 	Hidden    bool      `json:"hidden" doc:"out of sight"`
 	Upright   bool      `json:"upright" doc:"stands upright only"`
 	Away      bool      `json:"away" doc:"away from people"`
-	Substance Substance `json:"substance" enum:",none,water,petrol,diesel,gas,spirits,acid,bleach" doc:"what it holds or is; empty: not said"`
+	Substance Substance `json:"substance" enum:",none,water,petrol,diesel,gas,spirits,acid,bleach,food,dirt" doc:"what it holds or is; empty: not said"`
 	Watts     float64   `json:"watts" minimum:"0" maximum:"20000" unit:"W" doc:"of one while it runs or charges, W; 0 = it has no plug"`
 	Hours     float64   `json:"hours" minimum:"0" maximum:"24" unit:"h" doc:"a day that it runs or charges, h"`
 	Mains     bool      `json:"mains" doc:"its plug wants mains voltage"`

@@ -15,7 +15,7 @@ type Item struct {
 	Bay       string       `json:"bay" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the bay that it stands in; empty for none"`
 	Behind    bool         `json:"behind" doc:"moves rearward with a wheelbase extension"`
 	Note      string       `json:"note" maxLength:"4000"`
-	Substance Substance    `json:"substance" enum:",none,water,petrol,diesel,gas,spirits,acid,bleach" doc:"what it holds or is; empty: not said"`
+	Substance Substance    `json:"substance" enum:",none,water,petrol,diesel,gas,spirits,acid,bleach,food,dirt" doc:"what it holds or is; empty: not said"`
 	Work      Work         `json:"work" enum:",existing,later,others" doc:"there already, kept for later, or fitted by others; empty is of this build"`
 	Locked    bool         `json:"locked" doc:"stays where it is on the bench"`
 	OnTrailer bool         `json:"onTrailer" doc:"rides on the trailer, over its axle, where there is one"`

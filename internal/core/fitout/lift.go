@@ -14,6 +14,7 @@ var lifts = [...]func(document map[string]any){
 	toVersion10,
 	toVersion11,
 	toVersion12,
+	toVersion13,
 }
 
 // lift brings a document of an older version up to the present one and returns
@@ -203,11 +204,20 @@ func toVersion12(job map[string]any) {
 	job["version"] = json.Number("12")
 }
 
-// substance says of a thing what its name told before.
+// toVersion13 says of nothing that it is food or dirt.
+func toVersion13(job map[string]any) {
+	job["version"] = json.Number("13")
+}
+
+// substance says of a thing what its name told before: of food and dirt it told nothing then.
 func substance(thing, region any) {
 	name, _ := object(thing)["name"].(string)
 	where, _ := region.(string)
-	complete(object(thing), map[string]any{"substance": string(ProposedSubstance(name, Region(where)))})
+	told := ProposedSubstance(name, Region(where))
+	if told == SubstanceFood || told == SubstanceDirt {
+		told = SubstanceNotSaid
+	}
+	complete(object(thing), map[string]any{"substance": string(told)})
 }
 
 // complete puts in what is missing of fields, however deep.

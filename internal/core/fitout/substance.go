@@ -16,6 +16,8 @@ const (
 	SubstanceSpirits Substance = "spirits"
 	SubstanceAcid    Substance = "acid"
 	SubstanceBleach  Substance = "bleach"
+	SubstanceFood    Substance = "food" // what people eat or drink, or eat with
+	SubstanceDirt    Substance = "dirt" // it is dirty when it is used: waste, boots, recovery gear
 )
 
 // Burns tells whether a substance burns: fuels, gas and spirits.
@@ -53,15 +55,20 @@ var spokenIn = map[Region][]spoken{
 			"water can",
 			SubstanceWater,
 		}, {"water cans", SubstanceWater}, {"water jug", SubstanceWater}, {"water jugs", SubstanceWater}, {"water bottles", SubstanceWater},
+		{"recovery kit", SubstanceDirt}, {"recovery gear", SubstanceDirt}, {"recovery straps", SubstanceDirt}, {"toilet", SubstanceDirt},
+		{"boots", SubstanceDirt}, {"waders", SubstanceDirt}, {"waste bag", SubstanceDirt}, {"fire pit", SubstanceDirt}, {"ash", SubstanceDirt},
+		{"food", SubstanceFood}, {"groceries", SubstanceFood}, {"provisions", SubstanceFood}, {"pots", SubstanceFood}, {"plates", SubstanceFood},
 	},
 	NorthAmerica: {
 		{"gas can", SubstancePetrol},
 		{"gas cans", SubstancePetrol},
 		{"white gas", SubstanceSpirits},
 		{"rubbing alcohol", SubstanceSpirits},
+		{"trash", SubstanceDirt},
+		{"garbage", SubstanceDirt},
 	},
-	AustraliaNZ: {{"metho", SubstanceSpirits}, {"unleaded", SubstancePetrol}, {"swap bottle", SubstanceGas}},
-	UKEurope:    {{"unleaded", SubstancePetrol}, {"gas canister", SubstanceGas}, {"gas canisters", SubstanceGas}},
+	AustraliaNZ: {{"metho", SubstanceSpirits}, {"unleaded", SubstancePetrol}, {"swap bottle", SubstanceGas}, {"snatch strap", SubstanceDirt}, {"rubbish", SubstanceDirt}, {"tucker", SubstanceFood}},
+	UKEurope:    {{"unleaded", SubstancePetrol}, {"gas canister", SubstanceGas}, {"gas canisters", SubstanceGas}, {"wellies", SubstanceDirt}, {"rubbish", SubstanceDirt}},
 }
 
 // onlyNamedAfter are words of things that are called after what they warn of, carry on or push with.

@@ -28,6 +28,10 @@ func TestANameProposesASubstance(t *testing.T) {
 		{"Metho", fitout.AustraliaNZ, fitout.SubstanceSpirits},
 		{"Bleach", fitout.NorthAmerica, fitout.SubstanceBleach},
 		{"Water jugs", fitout.NorthAmerica, fitout.SubstanceWater},
+		{"Food for nine nights", fitout.AustraliaNZ, fitout.SubstanceFood},
+		{"Waders and boots", fitout.UKEurope, fitout.SubstanceDirt},
+		{"Trash", fitout.NorthAmerica, fitout.SubstanceDirt},
+		{"Trash", fitout.UKEurope, fitout.SubstanceNotSaid},
 		{"Gas alarm", fitout.AustraliaNZ, fitout.SubstanceNotSaid},
 		{"Gas struts", fitout.AustraliaNZ, fitout.SubstanceNotSaid},
 		{"Petrol filter", fitout.AustraliaNZ, fitout.SubstanceNotSaid},
@@ -48,12 +52,14 @@ func TestOlderNamesBecomeSubstances(t *testing.T) {
 	variant := tree["variants"].([]any)[0].(map[string]any)
 	variant["items"].([]any)[0].(map[string]any)["name"] = "Gas bottle"
 	variant["items"].([]any)[1].(map[string]any)["name"] = "Gas alarm"
+	variant["items"].([]any)[2].(map[string]any)["name"] = "Food"
 	data, err = json.Marshal(tree)
 	require.NoError(t, err)
 	j, err := fitout.Decode(data)
 	require.NoError(t, err)
 	assert.Equal(t, fitout.SubstanceGas, j.Variants[0].Items[0].Substance)
 	assert.Equal(t, fitout.SubstanceNotSaid, j.Variants[0].Items[1].Substance)
+	assert.Equal(t, fitout.SubstanceNotSaid, j.Variants[0].Items[2].Substance, "of food and dirt a name told nothing then")
 	j.Variants[0].Items[0].Substance = fitout.SubstanceNone
 	again, err := fitout.Encode(&j)
 	require.NoError(t, err)
