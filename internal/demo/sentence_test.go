@@ -205,7 +205,10 @@ func TestWhatASentenceOfAJobNamesMends(t *testing.T) {
 				j := spoiled()
 				n.do(j, by)
 				require.NoError(t, fitout.Validate(j))
-				return slices.ContainsFunc(assess.Of(j).Findings, func(f fitout.Finding) bool { return f.Key == found.Key })
+				return slices.ContainsFunc(
+					assess.Of(j).Findings,
+					func(f fitout.Finding) bool { return f.Key == found.Key },
+				)
 			}
 			assert.False(t, stays(by), "followed: %s: %s", found.Title, found.Sentence)
 			less := by * 0.95

@@ -15,8 +15,9 @@ var inWords = map[fitout.Substance]string{
 	fitout.SubstanceFood: "food", fitout.SubstanceDirt: "dirt",
 }
 
-// substanceUnsaid cautions of a thing whose name speaks of something that burns or corrodes, while nobody said what is in
-// it: until then it is looked at as if it held nothing. It notes food and dirt by their names where the two lie together.
+// substanceUnsaid cautions of a thing whose name speaks of something that burns or corrodes, while nobody said what
+// is in it: until then it is looked at as if it held nothing. It notes food and dirt by their names where the two
+// lie together.
 func substanceUnsaid(p *plan.Plan) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range p.Variant.Items {
@@ -56,8 +57,8 @@ func substanceUnsaid(p *plan.Plan) []fitout.Finding {
 	return found
 }
 
-// liesWithOther tells whether food lies in one compartment with dirt, or dirt with food, by what is said of the other or
-// else by its name; dirt in a pantry too.
+// liesWithOther tells whether food lies in one compartment with dirt, or dirt with food, by what is said of the
+// other or else by its name; dirt in a pantry too.
 func liesWithOther(p *plan.Plan, item *fitout.Item, is fitout.Substance) bool {
 	if item.In == nil {
 		return false

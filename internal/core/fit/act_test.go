@@ -100,8 +100,8 @@ func TestATableCarriesWhatStandsOnIt(t *testing.T) {
 	assert.False(t, s.Postures[0].moved(s, 1), "on the road it stands where it stood")
 }
 
-// A stance is more than what opens: a seat turns, the canopy comes off, a hammock hangs, an awning stands. All of it takes
-// time, and all of it is undone before driving off.
+// A stance is more than what opens: a seat turns, the canopy comes off, a hammock hangs, an awning stands. All of
+// it takes time, and all of it is undone before driving off.
 func TestWhatIsPitchedIsTakenBack(t *testing.T) {
 	s := sound()
 	s.Vehicle.Carrier = &fitout.Carrier{Name: "Canopy"}

@@ -90,8 +90,8 @@ func TestWhatHidesIsMovedOutOfTheLineOfSight(t *testing.T) {
 	assert.Empty(t, hides(s))
 }
 
-// A slide that comes down beyond the sill does not meet the floor that it stands on; what stands on the ground before it
-// does meet it.
+// A slide that comes down beyond the sill does not meet the floor that it stands on; what stands on the ground
+// before it does meet it.
 func TestADropSlideLeavesItsFloorAlone(t *testing.T) {
 	scene := func(before fitout.Box) *Scene {
 		fridge := part("fridge", fitout.FridgeSlide, Slides, box(3300, 0, 620, 600, 400, 400), 40)
@@ -296,7 +296,8 @@ func TestABarrierHoldsWhatIsBehindIt(t *testing.T) {
 	assert.Equal(t, 1, with(3900), "behind all of it")
 }
 
-// A barrier holds what it covers: what stands beside it, above it, or between two of them by more than gets past it flies.
+// A barrier holds what it covers: what stands beside it, above it, or between two of them by more than gets past it
+// flies.
 func TestABarrierHoldsWhatItCovers(t *testing.T) {
 	told := func(barriers ...fitout.Box) []fitout.Finding {
 		s := sound() // its fridge reaches from 20 to 440 across and to 1040 up, its board from 100 to 400 and to 1100
@@ -338,8 +339,8 @@ func TestAWayOutOfAnotherRoomIsNone(t *testing.T) {
 	assert.Equal(t, 1, with(2300), "300 of wall between")
 }
 
-// Two bunks above each other are two beds: no step between them, one sleeper on each. Two on one narrow bunk are too many;
-// two platforms of one height side by side are one bed, and 40 mm between their heights are a step.
+// Two bunks above each other are two beds: no step between them, one sleeper on each. Two on one narrow bunk are
+// too many; two platforms of one height side by side are one bed, and 40 mm between their heights are a step.
 func TestBunksAreTwoBeds(t *testing.T) {
 	with := func(people int, second fitout.Box) (rules []string) {
 		s := sound()

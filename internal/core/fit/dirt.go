@@ -50,8 +50,12 @@ func dirtyBesideFood(s *Scene) []fitout.Finding {
 		f := aboutThing("dirty-beside-food", fitout.Caution, t)
 		f.With = []string{with}
 		f.Title = t.Item.Name + " lies with food"
-		f.Sentence = fmt.Sprintf("%s is dirty when it is used, and lies where food is kept, in %s. Put one of them elsewhere, "+
-			"or into a box of its own that shuts.", t.Item.Name, where)
+		f.Sentence = fmt.Sprintf(
+			"%s is dirty when it is used, and lies where food is kept, in %s. Put one of them elsewhere, "+
+				"or into a box of its own that shuts.",
+			t.Item.Name,
+			where,
+		)
 		f.Unit, f.Margin = "", -1
 		found = append(found, f)
 	}
@@ -74,9 +78,14 @@ func dirtyBesideFood(s *Scene) []fitout.Finding {
 			f := about("dirty-beside-food", fitout.Caution, p)
 			f.With = []string{q.ID}
 			f.Title = fmt.Sprintf("%s stands beside %s", p.Name(), words.Lower(q.Name()))
-			f.Sentence = fmt.Sprintf("%s is dirty when it is used, and is %s from %s, with no wall between. Keep %s between them, "+
-				"or put one of them into a box that shuts.", p.Name(), s.Say.Length(mm), words.Lower(q.Name()),
-				s.Say.Length(besideFood))
+			f.Sentence = fmt.Sprintf(
+				"%s is dirty when it is used, and is %s from %s, with no wall between. Keep %s between them, "+
+					"or put one of them into a box that shuts.",
+				p.Name(),
+				s.Say.Length(mm),
+				words.Lower(q.Name()),
+				s.Say.Length(besideFood),
+			)
 			f.Value, f.Limit, f.Margin = mm, besideFood, mm-besideFood
 			f.Lines = []fitout.Line{line(p.Box.Middle(), q.Box.Middle(), s.Say.Length(mm))}
 			f.Fixes = append(s.moves(p, q.Box.Grown(besideFood), nil), s.moves(q, p.Box.Grown(besideFood), nil)...)
@@ -90,7 +99,8 @@ func dirtyBesideFood(s *Scene) []fitout.Finding {
 // foodIn is the first food in a compartment, by its id; empty for none.
 func (s *Scene) foodIn(part, cell string) string {
 	for i := range s.Things {
-		if t := &s.Things[i]; t.Part == part && t.Cell == cell && t.Item != nil && t.Item.Substance == fitout.SubstanceFood {
+		if t := &s.Things[i]; t.Part == part && t.Cell == cell && t.Item != nil &&
+			t.Item.Substance == fitout.SubstanceFood {
 			return t.Item.ID
 		}
 	}

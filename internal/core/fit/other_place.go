@@ -9,8 +9,8 @@ import (
 	"zaino/internal/core/words"
 )
 
-// Where a part stands in what is not free, and no move along one way frees it, another place in its space is offered; of no
-// more than so many parts at once, and in no space that holds more: it takes time.
+// Where a part stands in what is not free, and no move along one way frees it, another place in its space is
+// offered; of no more than so many parts at once, and in no space that holds more: it takes time.
 const (
 	mostPlaced   = 3
 	mostBesides  = 40
@@ -21,8 +21,8 @@ const (
 // replaced are the rules that another place mends.
 var replaced = map[string]bool{"outside-bay": true, "parts-clash": true, "hatch-lean": true, "opening-frame": true}
 
-// otherPlace offers the nearest free place of its space in which a part stands on something, or over a lip that it has to
-// clear, and in which it opens wherever a stance opens it.
+// otherPlace offers the nearest free place of its space in which a part stands on something, or over a lip that it
+// has to clear, and in which it opens wherever a stance opens it.
 func (s *Scene) otherPlace(p *Part) []fitout.Fix {
 	bay := s.bay(p)
 	if bay == nil || p.Fixed || p.Item == nil || p.Traits().HungBelow || p.Traits().OnRoof ||
@@ -71,8 +71,8 @@ func (s *Scene) otherPlace(p *Part) []fitout.Fix {
 	return []fitout.Fix{fix}
 }
 
-// opensAt tells whether a part that stands elsewhere opens there, where a stance opens it, and stands in the way of nothing
-// that a stance opens.
+// opensAt tells whether a part that stands elsewhere opens there, where a stance opens it, and stands in the way of
+// nothing that a stance opens.
 func (s *Scene) opensAt(moved *Part) bool {
 	k := indexOf(s.Parts, moved.ID)
 	for i := range s.Postures {
@@ -140,8 +140,8 @@ func (s *Scene) carried(p *Part, bay *Bay) bool {
 // mostOff is by how much of a side a part is made smaller, as a share of it: with more taken off it is another part.
 const mostOff = 0.35
 
-// smaller offers to make a part that is built here smaller, by as much as it stands out of its space or in one other part,
-// where all that lies in it still goes in.
+// smaller offers to make a part that is built here smaller, by as much as it stands out of its space or in one
+// other part, where all that lies in it still goes in.
 func (s *Scene) smaller(p *Part, f *fitout.Finding) []fitout.Fix {
 	bay := s.bay(p)
 	if bay == nil || p.Fixed || p.Item == nil || p.Module().Wall == fitout.NoMaterial || p.Item.Source == fitout.ByScale {

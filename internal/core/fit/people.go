@@ -77,8 +77,8 @@ func noBarrier(s *Scene) []fitout.Finding {
 // getsPast is how much of a hard thing may stand beside or above a barrier and be held by it still, mm. Practice.
 const getsPast = 150
 
-// pastBarrier is how far a part stands beside or above the barriers between it and those who sit ahead of it, mm, and one
-// of them; without any it is without end, and nil.
+// pastBarrier is how far a part stands beside or above the barriers between it and those who sit ahead of it, mm,
+// and one of them; without any it is without end, and nil.
 func (s *Scene) pastBarrier(p *Part) (by float64, before *Part) {
 	var all []*Part
 	for i := range s.Parts {

@@ -49,7 +49,9 @@ func (s *Scene) settle(stance *fitout.Stance) (first, last []Act) {
 	}
 	if c := s.Vehicle.Carrier; c != nil && stance.Off {
 		first = append(first, Act{"carrier", "", fmt.Sprintf(
-			"Set %s on its legs, part its plugs and hoses, undo its mounts, and drive out from under it", words.Lower(c.Name)),
+			"Set %s on its legs, part its plugs and hoses, undo its mounts, and drive out from under it",
+			words.Lower(c.Name),
+		),
 			carrierMinutes})
 	}
 	for _, h := range stance.Hung {

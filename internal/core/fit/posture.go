@@ -157,7 +157,8 @@ func (s *Scene) leaves(o OpenLeaf, bay int) bool {
 // moved tells whether a part stands elsewhere than on the road.
 func (p *Posture) moved(s *Scene, i int) bool { return p.Gone[i] || p.Boxes[i] != s.Parts[i].Box }
 
-// OnLegs tells whether a thing stands, in a posture, in the carrier that is off the vehicle: where it always stands in it.
+// OnLegs tells whether a thing stands, in a posture, in the carrier that is off the vehicle: where it always stands
+// in it.
 func (s *Scene) OnLegs(p *Posture, id string) bool {
 	return p.Stance.Off && s.ComesOff[id] &&
 		!slices.ContainsFunc(p.Stance.Loose, func(l fitout.LoosePlace) bool { return l.Item == id })

@@ -47,7 +47,8 @@ func TestWhatIsInAThingDecides(t *testing.T) {
 	}
 }
 
-// Somebody in a seat is in the way of what is built over it; a seat that nobody keeps is not, and beside it there is room.
+// Somebody in a seat is in the way of what is built over it; a seat that nobody keeps is not, and beside it there
+// is room.
 func TestASeatThatStaysStaysFree(t *testing.T) {
 	with := func(change func(s *Scene)) []fitout.Finding {
 		s := sound()
@@ -73,8 +74,8 @@ func TestASeatThatStaysStaysFree(t *testing.T) {
 	}), 1)
 }
 
-// What is dirty keeps from food: not in one compartment, not in a pantry or a fridge, and a hand away where nothing parts
-// them. A drawer of its own will do, and so does a box that is built.
+// What is dirty keeps from food: not in one compartment, not in a pantry or a fridge, and a hand away where nothing
+// parts them. A drawer of its own will do, and so does a box that is built.
 func TestDirtKeepsFromFood(t *testing.T) {
 	told := func(lay func(s *Scene, dirt, food *Thing)) []fitout.Finding {
 		s := sound()

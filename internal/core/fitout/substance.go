@@ -55,9 +55,18 @@ var spokenIn = map[Region][]spoken{
 			"water can",
 			SubstanceWater,
 		}, {"water cans", SubstanceWater}, {"water jug", SubstanceWater}, {"water jugs", SubstanceWater}, {"water bottles", SubstanceWater},
-		{"recovery kit", SubstanceDirt}, {"recovery gear", SubstanceDirt}, {"recovery straps", SubstanceDirt}, {"toilet", SubstanceDirt},
-		{"boots", SubstanceDirt}, {"waders", SubstanceDirt}, {"waste bag", SubstanceDirt}, {"fire pit", SubstanceDirt}, {"ash", SubstanceDirt},
-		{"food", SubstanceFood}, {"groceries", SubstanceFood}, {"provisions", SubstanceFood}, {"pots", SubstanceFood}, {"plates", SubstanceFood},
+		{
+			"recovery kit",
+			SubstanceDirt,
+		}, {"recovery gear", SubstanceDirt}, {"recovery straps", SubstanceDirt}, {"toilet", SubstanceDirt},
+		{
+			"boots",
+			SubstanceDirt,
+		}, {"waders", SubstanceDirt}, {"waste bag", SubstanceDirt}, {"fire pit", SubstanceDirt}, {"ash", SubstanceDirt},
+		{
+			"food",
+			SubstanceFood,
+		}, {"groceries", SubstanceFood}, {"provisions", SubstanceFood}, {"pots", SubstanceFood}, {"plates", SubstanceFood},
 	},
 	NorthAmerica: {
 		{"gas can", SubstancePetrol},
@@ -67,8 +76,21 @@ var spokenIn = map[Region][]spoken{
 		{"trash", SubstanceDirt},
 		{"garbage", SubstanceDirt},
 	},
-	AustraliaNZ: {{"metho", SubstanceSpirits}, {"unleaded", SubstancePetrol}, {"swap bottle", SubstanceGas}, {"snatch strap", SubstanceDirt}, {"rubbish", SubstanceDirt}, {"tucker", SubstanceFood}},
-	UKEurope:    {{"unleaded", SubstancePetrol}, {"gas canister", SubstanceGas}, {"gas canisters", SubstanceGas}, {"wellies", SubstanceDirt}, {"rubbish", SubstanceDirt}},
+	AustraliaNZ: {
+		{"metho", SubstanceSpirits},
+		{"unleaded", SubstancePetrol},
+		{"swap bottle", SubstanceGas},
+		{"snatch strap", SubstanceDirt},
+		{"rubbish", SubstanceDirt},
+		{"tucker", SubstanceFood},
+	},
+	UKEurope: {
+		{"unleaded", SubstancePetrol},
+		{"gas canister", SubstanceGas},
+		{"gas canisters", SubstanceGas},
+		{"wellies", SubstanceDirt},
+		{"rubbish", SubstanceDirt},
+	},
 }
 
 // onlyNamedAfter are words of things that are called after what they warn of, carry on or push with.

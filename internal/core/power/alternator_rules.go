@@ -50,8 +50,8 @@ func alternatorAsked(l *Look) []fitout.Finding {
 	return []fitout.Finding{f}
 }
 
-// chargersLower offers to set one charger of some lower by so many A, rounded down to whole ones: what it takes falls by
-// more than what it gives.
+// chargersLower offers to set one charger of some lower by so many A, rounded down to whole ones: what it takes
+// falls by more than what it gives.
 func (l *Look) chargersLower(by float64, of func(*charger) bool) []fitout.Fix {
 	fixes := []fitout.Fix{}
 	for k := range l.Setup.chargers {

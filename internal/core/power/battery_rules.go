@@ -117,8 +117,8 @@ func chargedFast(l *Look) []fitout.Finding {
 	})
 }
 
-// peakWith is the greatest current into a system with one charger set lower by so many A, A: of what charges it at other
-// times it changes nothing.
+// peakWith is the greatest current into a system with one charger set lower by so many A, A: of what charges it at
+// other times it changes nothing.
 func (l *Look) peakWith(system int, id string, lower float64) float64 {
 	e := *l.E
 	e.Chargers = slices.Clone(e.Chargers)

@@ -43,8 +43,8 @@ func loadsUnfed(l *Look) []fitout.Finding {
 	})
 }
 
-// mostPlain is up to what current something is taken to run on a battery straight, A: more belongs onto an inverter, or to
-// somebody who works it out.
+// mostPlain is up to what current something is taken to run on a battery straight, A: more belongs onto an
+// inverter, or to somebody who works it out.
 const mostPlain = 30
 
 // house is the first house battery that is aboard; nil for none.

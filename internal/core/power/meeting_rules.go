@@ -151,8 +151,8 @@ func changeoverFeedsBoth(l *Look) []fitout.Finding {
 	return found
 }
 
-// voltagesJoined stops a link between batteries of two voltages: closed, nothing but its cable holds back the current from
-// the higher into the lower.
+// voltagesJoined stops a link between batteries of two voltages: closed, nothing but its cable holds back the
+// current from the higher into the lower.
 func voltagesJoined(l *Look) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range l.E.Links {
