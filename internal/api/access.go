@@ -34,6 +34,7 @@ func NewAccessCode() string { return strings.ToLower(rand.Text()[:10]) }
 // gate asks for the access code once in each browser.
 type gate struct {
 	store *store.Store
+	now   func() time.Time
 
 	mu       sync.Mutex
 	code     string                   // empty where no code is asked for
@@ -41,8 +42,8 @@ type gate struct {
 	tries    map[string]*rate.Limiter // against guessing, by address
 }
 
-func newGate(code string, s *store.Store) *gate {
-	return &gate{store: s, code: code, tries: map[string]*rate.Limiter{}}
+func newGate(code string, s *store.Store, now func() time.Time) *gate {
+	return &gate{store: s, now: now, code: code, tries: map[string]*rate.Limiter{}}
 }
 
 // known returns the browser that sent a request.
@@ -88,9 +89,10 @@ func (g *gate) guess(address string) bool {
 	}
 	g.mu.Lock()
 	defer g.mu.Unlock()
+	now := g.now()
 	if g.tries[address] == nil && len(g.tries) >= mostGuessers {
 		for known, tries := range g.tries { // those that rested are forgotten
-			if tries.Tokens() >= triesAtOnce {
+			if tries.TokensAt(now) >= triesAtOnce {
 				delete(g.tries, known)
 			}
 		}
@@ -101,7 +103,7 @@ func (g *gate) guess(address string) bool {
 	if g.tries[address] == nil {
 		g.tries[address] = rate.NewLimiter(rate.Every(6*time.Second), triesAtOnce)
 	}
-	return g.tries[address].Allow()
+	return g.tries[address].AllowN(now, 1)
 }
 
 const triesAtOnce = 10

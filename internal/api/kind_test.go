@@ -4,6 +4,7 @@ import (
 	"net/http"
 	"strings"
 	"testing"
+	"time"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/go-chi/chi/v5"
@@ -14,7 +15,7 @@ import (
 // it without being asked first.
 func TestABodyOfAnotherKindIsRefused(t *testing.T) {
 	server, _ := serve(t)
-	contract := register(chi.NewRouter(), Options{}, newGate("", nil)).OpenAPI()
+	contract := register(chi.NewRouter(), Options{}, newGate("", nil, time.Now)).OpenAPI()
 	asked := 0
 	for path, item := range contract.Paths {
 		for method, operation := range map[string]*huma.Operation{

@@ -12,6 +12,7 @@ import (
 	"strings"
 	"sync"
 	"testing"
+	"time"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -187,9 +188,11 @@ func TestGuessingLocksOutNobodyElse(t *testing.T) {
 	s, err := store.Open(filepath.Join(t.TempDir(), "jobs.db"), store.Options{})
 	require.NoError(t, err)
 	t.Cleanup(func() { s.Close() })
-	handler := New(
-		Options{Store: s, AccessCode: "anvil", Hosts: []string{"workshop"}, Log: slog.New(slog.DiscardHandler)},
-	)
+	now := time.Date(2026, 5, 4, 9, 0, 0, 0, time.UTC)
+	handler := New(Options{
+		Store: s, AccessCode: "anvil", Hosts: []string{"workshop"}, Log: slog.New(slog.DiscardHandler),
+		now: func() time.Time { return now },
+	})
 	from := func(address, code string) int {
 		r := httptest.NewRequest("POST", "http://WORKSHOP./api/access", strings.NewReader(`{"code":"`+code+`"}`))
 		r.RemoteAddr = address
@@ -212,6 +215,9 @@ func TestGuessingLocksOutNobodyElse(t *testing.T) {
 		from("10.200.0.1:1", "anvil"),
 		"guessers with very many addresses share one count",
 	)
+	now = now.Add(time.Minute)
+	assert.Equal(t, http.StatusNoContent, from("10.200.0.1:1", "anvil"), "a minute later those that rested are forgotten")
+	assert.Equal(t, http.StatusNoContent, from("10.0.0.66:9", "anvil"), "and who guessed may try again")
 }
 
 func TestHostNamesThatCanNeverMatchAreRefused(t *testing.T) {

@@ -7,6 +7,7 @@ import (
 	"reflect"
 	"slices"
 	"strings"
+	"time"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/go-chi/chi/v5"
@@ -18,7 +19,7 @@ import (
 // left out. The server's answers are always whole; of a file what is missing is empty, so that only what may not be
 // empty is required.
 func documentSchema() (*huma.Schema, huma.Registry) {
-	schemas := register(chi.NewRouter(), Options{}, newGate("", nil)).OpenAPI().Components.Schemas
+	schemas := register(chi.NewRouter(), Options{}, newGate("", nil, time.Now)).OpenAPI().Components.Schemas
 	relaxed := map[*huma.Schema]bool{}
 	root := schemas.SchemaFromRef(schemas.Schema(reflect.TypeFor[fitout.Job](), true, "").Ref)
 	relax(schemas, root, relaxed)

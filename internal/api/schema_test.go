@@ -126,7 +126,7 @@ func TestWhatIsMissingIsReadAsTheSchemaSays(t *testing.T) {
 }
 
 func TestFilesAreDeclaredAsWhatTheyAre(t *testing.T) {
-	contract := register(chi.NewRouter(), Options{}, newGate("", nil)).OpenAPI()
+	contract := register(chi.NewRouter(), Options{}, newGate("", nil, time.Now)).OpenAPI()
 	for path, item := range contract.Paths {
 		if item.Get == nil {
 			continue

@@ -9,6 +9,7 @@ import (
 	"io/fs"
 	"log/slog"
 	"net/http"
+	"time"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/danielgtaylor/huma/v2/adapters/humachi"
@@ -30,6 +31,8 @@ type Options struct {
 	Context context.Context  // devices are listened to until it ends
 	Monitor string           // address of a simulated monitor that runs here; empty for none
 	Scales  []SuggestedScale // simulated scales that run here
+
+	now func() time.Time // for tests; nil for the time of day
 }
 
 // New returns the handler of the whole server.
@@ -37,7 +40,10 @@ func New(o Options) http.Handler {
 	router := chi.NewRouter()
 	router.Use(logRequests(o.Log), recoverPanics(o.Log), allowHosts(o.Hosts), securityHeaders,
 		sameOrigin(), middleware.Compress(5))
-	gate := newGate(o.AccessCode, o.Store)
+	if o.now == nil {
+		o.now = time.Now
+	}
+	gate := newGate(o.AccessCode, o.Store, o.now)
 	router.Group(func(router chi.Router) {
 		router.Use(gate.guard, styleTables, answering)
 		register(router, o, gate)
@@ -58,7 +64,7 @@ func New(o Options) http.Handler {
 
 // OpenAPI returns the contract, which the front end's types are generated from.
 func OpenAPI() ([]byte, error) {
-	return register(chi.NewRouter(), Options{}, newGate("", nil)).OpenAPI().MarshalJSON()
+	return register(chi.NewRouter(), Options{}, newGate("", nil, time.Now)).OpenAPI().MarshalJSON()
 }
 
 func register(router chi.Router, o Options, gate *gate) huma.API {
