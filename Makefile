@@ -47,10 +47,10 @@ check-web:
 	@echo "== front end: lint and tests" && cd web && npm run --silent lint && npm run --silent test
 
 check-go:
-	@echo "== Go tests" && $(GO) test $$($(GO) list -f '{{.Dir}}' ./cmd/... ./internal/... ./web | sed 's|^$(CURDIR)|.|' | grep -vxF "$$(scripts/racing)")
+	@echo "== Go tests" && $(GO) test -timeout 30m $$($(GO) list -f '{{.Dir}}' ./cmd/... ./internal/... ./web | sed 's|^$(CURDIR)|.|' | grep -vxF "$$(scripts/racing)")
 
 check-race:
-	@echo "== Go tests with the race detector" && $(GO) test -race $$(scripts/racing)
+	@echo "== Go tests with the race detector" && $(GO) test -race -timeout 30m $$(scripts/racing)
 
 ## e2e: the real interface in a real browser
 e2e: web
