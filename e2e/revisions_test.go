@@ -55,6 +55,7 @@ func TestADamagedJobIsBroughtBack(t *testing.T) {
 	p.press("To its revisions")
 	p.waitText("[data-revision='2']", "damaged, cannot be read")
 	p.press("Go back to it: revision 1")
+	p.see("[data-revision='3']") // until then the job is as damaged as before
 	p.press("Back to the job")
 	p.waitFor(field("Customer") + "?.value === 'Varrow Basin Gauging, crew of two'")
 
