@@ -122,6 +122,6 @@ export const substances: Options<Item['substance']> = [
   { value: 'spirits', label: 'spirits' },
   { value: 'acid', label: 'acid' },
   { value: 'bleach', label: 'bleach' },
-  { value: 'food', label: 'food, or what one eats with' },
-  { value: 'dirt', label: 'dirt: dirty when it is used' },
+  { value: 'food', label: 'food' },
+  { value: 'dirt', label: 'dirt' },
 ];
