@@ -3,7 +3,6 @@ package power
 import (
 	"fmt"
 	"math"
-	"slices"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/words"
@@ -120,16 +119,13 @@ func chargedFast(l *Look) []fitout.Finding {
 // peakWith is the greatest current into a system with one charger set lower by so many A, A: of what charges it at
 // other times it changes nothing.
 func (l *Look) peakWith(system int, id string, lower float64) float64 {
-	e := *l.E
-	e.Chargers = slices.Clone(e.Chargers)
-	for k := range e.Chargers {
-		if c := &e.Chargers[k]; c.ID == id {
-			c.Amps = math.Floor(c.Amps - lower)
+	return l.runWith(system+1, func(e *fitout.Electrics) {
+		for k := range e.Chargers {
+			if c := &e.Chargers[k]; c.ID == id {
+				c.Amps = math.Floor(c.Amps - lower)
+			}
 		}
-	}
-	setup := SetupFor(l.Plan, &e)
-	setup.until = system + 1
-	return setup.Run(AsPlanned, nil).Systems[system].ChargePeak
+	}).Systems[system].ChargePeak
 }
 
 // chargedInFrost cautions where lithium is offered current while it is too cold for it.

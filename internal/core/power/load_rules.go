@@ -3,7 +3,6 @@ package power
 import (
 	"fmt"
 	"math"
-	"slices"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/words"
@@ -246,15 +245,13 @@ func mustNotDrop(l *Look) []fitout.Finding {
 
 // lastsUnshed tells whether a load runs all the days where it is never dropped, and its battery with it.
 func (l *Look) lastsUnshed(k int, c *consumer) bool {
-	e := *l.E
-	e.Loads = slices.Clone(e.Loads)
-	for n := range e.Loads {
-		if e.Loads[n].ID == c.def.ID {
-			e.Loads[n].Shed = 0
+	run := l.runWith(len(l.E.Systems), func(e *fitout.Electrics) {
+		for n := range e.Loads {
+			if e.Loads[n].ID == c.def.ID {
+				e.Loads[n].Shed = 0
+			}
 		}
-	}
-	setup := SetupFor(l.Plan, &e)
-	run := setup.Run(AsPlanned, nil)
+	})
 	return run.Loads[k].Missed == 0 && run.Systems[c.system].OutAt < 0 && !l.gated(c.def.ID)
 }
 

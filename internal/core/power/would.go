@@ -52,12 +52,7 @@ func (l *Look) wouldDo(system int) string {
 // lasts; false where not even the most does.
 func (l *Look) least(step, most float64, change func(*fitout.Electrics, float64), system int) (float64, bool) {
 	lasts := func(by float64) bool {
-		e := *l.E
-		e.Systems, e.Sources, e.Loads = slices.Clone(e.Systems), slices.Clone(e.Sources), slices.Clone(e.Loads)
-		change(&e, by)
-		setup := SetupFor(l.Plan, &e)
-		setup.until = system + 1
-		return setup.Run(AsPlanned, nil).Systems[system].OutAt < 0
+		return l.runWith(system+1, func(e *fitout.Electrics) { change(e, by) }).Systems[system].OutAt < 0
 	}
 	if !lasts(most) {
 		return 0, false
@@ -71,6 +66,17 @@ func (l *Look) least(step, most float64, change func(*fitout.Electrics, float64)
 		}
 	}
 	return high, true
+}
+
+// runWith runs the days with something changed, on the first so many systems alone.
+func (l *Look) runWith(until int, change func(*fitout.Electrics)) *Run {
+	e := *l.E
+	e.Systems, e.Sources, e.Loads = slices.Clone(e.Systems), slices.Clone(e.Sources), slices.Clone(e.Loads)
+	e.Chargers = slices.Clone(e.Chargers)
+	change(&e)
+	setup := SetupFor(l.Plan, &e)
+	setup.until = until
+	return setup.Run(AsPlanned, nil)
 }
 
 // addSun adds a flat panel of so many watts to a system.
