@@ -1,6 +1,7 @@
 package core_test
 
 import (
+	"cmp"
 	"fmt"
 	"go/ast"
 	"go/parser"
@@ -44,7 +45,12 @@ func rulesInCode(t *testing.T) []told {
 				says = firstSentence(fn.Doc.Text(), fn.Name.Name)
 				comments[pkg+"."+fn.Name.Name] = says
 			} else if gen, ok := d.(*ast.GenDecl); ok {
-				says = firstSentence(gen.Doc.Text(), "")
+				for _, spec := range gen.Specs {
+					if value, ok := spec.(*ast.ValueSpec); ok {
+						says = firstSentence(cmp.Or(value.Doc.Text(), gen.Doc.Text()), value.Names[0].Name)
+						comments[pkg+"."+value.Names[0].Name] = says
+					}
+				}
 			}
 			ast.Inspect(d, func(n ast.Node) bool {
 				var value ast.Expr
@@ -201,11 +207,12 @@ func TestThePageOfRulesIsComplete(t *testing.T) {
 			pkg = r.pkg
 			fmt.Fprintf(&list, "\n### %s\n\n| rule | what it does | tests |\n|---|---|---|\n", pkg)
 		}
-		tests := "—"
-		if len(r.tests) > 0 {
-			tests = strings.Join(r.tests[:min(2, len(r.tests))], ", ")
+		assert.NotEmpty(t, r.says, "%s: what it does is the comment of its function", r.id)
+		if assert.NotEmpty(t, r.tests, "%s is in no test", r.id) {
+			r.tests = r.tests[:min(2, len(r.tests))]
 		}
-		fmt.Fprintf(&list, "| `%s` | %s | %s |\n", r.id, strings.ReplaceAll(r.says, "|", "/"), tests)
+		fmt.Fprintf(&list, "| `%s` | %s | %s |\n", r.id, strings.ReplaceAll(r.says, "|", "/"),
+			strings.Join(r.tests, ", "))
 	}
 	page, err := os.ReadFile(rulesPage)
 	require.NoError(t, err)

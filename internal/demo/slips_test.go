@@ -45,10 +45,11 @@ func TestEverySlipIsToldAndWhatIsOfferedMendsIt(t *testing.T) {
 	require.NoError(t, err)
 	components, err := catalogue.Components()
 	require.NoError(t, err)
+	slips := slices.Concat(everySlip, stageSlips, measureSlips)
 	made, offered, brought, mendable := 0, map[string]int{}, 0, 0
 	for n := range jobs {
 		sound := assess.Of(&jobs[n]).Findings
-		for _, s := range slices.Concat(everySlip, stageSlips) {
+		for _, s := range slips {
 			for k := range s.of(&jobs[n]) {
 				j := copied(t, &jobs[n])
 				on, slipped := s.make(&j, k)
@@ -87,7 +88,7 @@ func TestEverySlipIsToldAndWhatIsOfferedMendsIt(t *testing.T) {
 		}
 	}
 	t.Logf("%d slips of %d kinds, %d of them fair where they are made; %d kinds of offers for them",
-		made, len(everySlip)+len(stageSlips), len(fair), len(offered))
+		made, len(slips), len(fair), len(offered))
 	t.Logf("%d of %d stops and cautions that slips bring offer a change", mendable, brought)
 	assert.Greater(t, made, 800)
 	assert.Greater(t, mendable*10, brought*4, "so many offer a change")

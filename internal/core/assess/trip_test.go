@@ -238,6 +238,46 @@ var tripRules = []struct {
 		func(j *fitout.Job) { said(j, "second").Filler.Drop = 85 },
 	},
 	{
+		"filler-high",
+		func(j *fitout.Job) {
+			j.Brief.Travellers[0].Serves, j.Brief.Travellers[0].Reach = true, 1700
+			said(j, "second").Filler.At.Z = 1750
+		},
+		func(j *fitout.Job) {
+			j.Brief.Travellers[0].Serves, j.Brief.Travellers[0].Reach = true, 1700
+			said(j, "second").Filler.At.Z = 1699
+		},
+	},
+	{
+		"filler-far",
+		func(j *fitout.Job) {
+			said(j, "drinking").Filler = &fitout.Filler{At: fitout.Point{X: 3500, Y: 0, Z: 1450}, Run: 690, Drop: 100}
+		},
+		func(j *fitout.Job) {
+			said(j, "drinking").Filler = &fitout.Filler{At: fitout.Point{X: 3500, Y: 0, Z: 1450}, Run: 710, Drop: 110}
+		},
+	},
+	{
+		"fuel-weight",
+		func(j *fitout.Job) { j.Vehicle.Fuel = fitout.Petrol },
+		func(j *fitout.Job) { j.Vehicle.Fuel = fitout.Diesel },
+	},
+	{
+		"pressure-odd",
+		func(j *fitout.Job) { pressures(j, 250, 240) },
+		func(j *fitout.Job) { pressures(j, 250, 250) },
+	},
+	{
+		"pressure-odd",
+		func(j *fitout.Job) { pressures(j, 79, 300) },
+		func(j *fitout.Job) { pressures(j, 80, 300) },
+	},
+	{
+		"pressure-odd",
+		func(j *fitout.Job) { pressures(j, 250, 700) },
+		func(j *fitout.Job) { pressures(j, 250, 640) },
+	},
+	{
 		"filler-narrow",
 		func(j *fitout.Job) { said(j, "second").Filler.Bore = 25 },
 		func(j *fitout.Job) { said(j, "second").Filler.Bore = 26 },
@@ -395,6 +435,14 @@ func bag(j *fitout.Job, manual fitout.Yes) {
 	}
 }
 
+// pressures enters a line for the rear axle up to 1,500 kg and one up to 2,000 kg, kPa.
+func pressures(j *fitout.Job, lighter, heavier float64) {
+	j.Variants[0].Plumbing.Pressures = []fitout.TyrePressure{
+		{ID: "light", Axle: fitout.RearAxle, UpTo: 1500, KPa: lighter},
+		{ID: "heavy", Axle: fitout.RearAxle, UpTo: 2000, KPa: heavier},
+	}
+}
+
 func TestRulesOfTheTripFire(t *testing.T) {
 	for _, c := range tripRules {
 		t.Run(c.rule, func(t *testing.T) {
@@ -403,7 +451,7 @@ func TestRulesOfTheTripFire(t *testing.T) {
 			found := example.Found(t, j, c.rule)
 			require.NotEmpty(t, found)
 			for _, f := range found {
-				assert.Contains(t, []string{"route", "plumbing", "item"}, f.Subject.Kind)
+				assert.Contains(t, []string{"route", "plumbing", "item", "tank"}, f.Subject.Kind)
 				assert.NotEmpty(t, f.Title)
 				assert.NotContains(t, f.Sentence, "%!")
 				assert.NotContains(t, f.Sentence, "  ")

@@ -11,6 +11,7 @@ import (
 	"zaino/internal/core/chassis"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
+	"zaino/internal/example"
 )
 
 // bodied is a tray with a box under it before the rear wheel, a body on four sprung mounts, an aerial on the
@@ -128,7 +129,23 @@ func TestRulesOfTheChassis(t *testing.T) {
 			}
 		}, "The frame"},
 		"mirrors-narrow": {func(j *fitout.Job, by float64) { j.Vehicle.MirrorWidth = 1900 + 2*by }, "40"},
-		"aerial-shaded":  {func(j *fitout.Job, by float64) { item(j, 1).At.Z += 90 - by }, "50"},
+		"exhaust-near": {func(j *fitout.Job, by float64) {
+			j.Vehicle.Marks = append(j.Vehicle.Marks, fitout.Mark{ID: "muffler", Name: "Muffler", Kind: fitout.ExhaustMark,
+				At: fitout.Point{X: 2400, Y: -530 + 60 + by, Z: 600}, From: fitout.FaceNone})
+		}, "shield"},
+		"axle-hits": {func(j *fitout.Job, by float64) {
+			example.Stand(j, "compressor", fitout.Locker, fitout.FaceLeft, 10, 200, 200, 200, "box")
+			it := item(j, len(j.Variants[0].Items)-1)
+			// Its foot 30 mm below the top of the tube, 385 + 60 + 100 + 20.
+			it.Bay, it.At = "", fitout.Point{X: 3100, Y: 400, Z: 565 - 30 + 100 + by}
+		}, "reaches 30"},
+		"off-the-vehicle": {func(j *fitout.Job, by float64) {
+			j.Vehicle.Outline = fitout.Outline{Body: fitout.BodyTray, Width: 1880, Height: 1900, FrontOverhang: 900, RearOverhang: 1500,
+				BonnetHeight: 1100, FloorHeight: 850, SillHeight: 500}
+			j.Vehicle.Marks = append(j.Vehicle.Marks, fitout.Mark{ID: "lamp", Name: "Tail lamp", Kind: fitout.LampMark,
+				At: fitout.Point{X: 8000 - by, Y: 800, Z: 900}, From: fitout.FaceRear})
+		}, "outside of the vehicle"},
+		"aerial-shaded": {func(j *fitout.Job, by float64) { item(j, 1).At.Z += 90 - by }, "50"},
 	}
 	for rule, c := range cases {
 		t.Run(rule, func(t *testing.T) {
@@ -238,4 +255,20 @@ func TestAFrameTwistsUnderItsBody(t *testing.T) {
 		j.Vehicle.BodyMounts[i].Travel = 9
 	}
 	assert.NotContains(t, told(t, &j), "body-twist")
+}
+
+// What burns keeps further from a hot exhaust than what only chars, and on the floor it is shielded by that.
+func TestWhatBurnsKeepsAwayFromTheExhaust(t *testing.T) {
+	j := bodied()
+	j.Vehicle.Marks = append(j.Vehicle.Marks, fitout.Mark{ID: "muffler", Name: "Muffler", Kind: fitout.ExhaustMark,
+		At: fitout.Point{X: 2400, Y: -530 + 250, Z: 600}, From: fitout.FaceNone})
+	assert.NotContains(t, told(t, &j), "exhaust-near")
+	j.Variants[0].Items[0].Substance = fitout.SubstancePetrol
+	f := told(t, &j)["exhaust-near"]
+	assert.Equal(t, fitout.Stop, f.Severity)
+	assert.InDelta(t, 250, f.Value, 0.1)
+	j.Vehicle.Marks[1].At.Y += 51
+	assert.NotContains(t, told(t, &j), "exhaust-near")
+	j.Vehicle.Marks[1].At = j.Variants[0].Items[2].At
+	assert.NotContains(t, told(t, &j), "exhaust-near", "the floor is between")
 }

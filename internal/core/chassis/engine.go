@@ -7,9 +7,13 @@ import (
 	"zaino/internal/core/plan"
 )
 
-// Rules hold a plan against its tyres, body mounts, mirrors and aerials.
+// Rules hold a plan against its tyres, its axle and exhaust, body mounts, mirrors, aerials and legs, and against where
+// things of it are entered.
 func Rules() []plan.Rule {
-	return []plan.Rule{tyreHits, bodyTwist, bodyMountOver, mirrorsNarrow, aerialShaded, legOver, legsTip, legsFew, offUncharged}
+	return []plan.Rule{
+		tyreHits, axleHits, exhaustNear, bodyTwist, bodyMountOver, mirrorsNarrow, aerialShaded,
+		legOver, legsTip, legsFew, offUncharged, offVehicle,
+	}
 }
 
 // slack is what two boxes may reach into each other without a word, mm.

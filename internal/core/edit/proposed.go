@@ -182,12 +182,7 @@ func onMounts(job *fitout.Job, s *fit.Scene, p *fit.Part, need float64, but stri
 			used[f.Mount] = true
 		}
 	}
-	off := func(m *fitout.Mount) float64 {
-		x := max(p.Box.From.X-m.At.X, m.At.X-p.Box.To.X, 0)
-		y := max(p.Box.From.Y-m.At.Y, m.At.Y-p.Box.To.Y, 0)
-		z := max(p.Box.From.Z-m.At.Z, m.At.Z-p.Box.To.Z, 0)
-		return math.Hypot(math.Hypot(x, y), z)
-	}
+	off := func(m *fitout.Mount) float64 { return p.Box.Off(m.At) }
 	var free []*fitout.Mount
 	for i := range s.Vehicle.Mounts {
 		if m := &s.Vehicle.Mounts[i]; !used[m.ID] && m.ID != but && m.Rating > 0 && off(m) <= near {

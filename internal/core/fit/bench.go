@@ -63,6 +63,7 @@ type Part struct {
 	Built  bool // made to measure, so that it can take another size
 	Fixed  bool // stays where it is
 	Ledger bool // a thing of the ledger without a module: nobody can say yet what holds it
+	Away   bool // put elsewhere by the stance that the scene shows: what holds it on the road does not there
 
 	Item   *fitout.Item // the module itself; nil for a bare box
 	Motion Motion       // Still without leaves, whatever its kind would do

@@ -229,7 +229,8 @@ func made(t *testing.T, s *Scene, edit fitout.FixEdit) {
 	case "runners":
 		p.Module().Rated = edit.Value
 	case "hold", "hold-anew":
-		s.Vehicle.Mounts = append(s.Vehicle.Mounts, fitout.Mount{ID: "bolt-" + p.ID, Name: "Bolt", Rating: 1000})
+		s.Vehicle.Mounts = append(s.Vehicle.Mounts, fitout.Mount{ID: "bolt-" + p.ID, Name: "Bolt", At: p.Box.From,
+			Rating: 1000})
 		p.Module().Fixings = []fitout.Fixing{{Mount: "bolt-" + p.ID}}
 	case "part-place":
 		*p = p.movedBy(edit.At.X-at.X, edit.At.Y-at.Y, edit.At.Z-at.Z)

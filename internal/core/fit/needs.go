@@ -9,12 +9,16 @@ import (
 
 // What the brief says that a thing needs, and which place gives it.
 var (
+	// needsDry cautions of what the brief wants dry and that lies in a space that is not sealed.
 	needsDry = needs("dry", "needs a dry place", "is not sealed", "Seal that space, or put it into a sealed box.",
 		func(g *fitout.Gear) bool { return g.Dry }, func(b *Bay, _ *Part) bool { return b.Sealed || b.Shared })
+	// needsLock cautions of what is to be locked away and lies where no lock is.
 	needsLock = needs("locked", "needs a lock", "cannot be locked", "Fit a lock there, or put it elsewhere.",
 		func(g *fitout.Gear) bool { return g.Locked }, func(b *Bay, holder *Part) bool { return b.Lockable || holder.keyed() })
+	// needsAway cautions of what belongs away from people and lies where they travel or sleep.
 	needsAway = needs("away", "belongs away from people", "is where people travel or sleep", "Put it into another space.",
 		func(g *fitout.Gear) bool { return g.Away }, func(b *Bay, _ *Part) bool { return !b.Shared })
+	// needsCool cautions of what needs cooling and lies in nothing that cools.
 	needsCool = needs("cool", "needs cooling", "does not cool it", "Put it into a fridge.",
 		func(g *fitout.Gear) bool {
 			return g.Cool

@@ -12,8 +12,8 @@ import (
 // clearOfSparks is how far gas and fuel keep from what may spark or is hot, mm.
 const clearOfSparks = 250
 
-// natureOf is what bears on a part's neighbours: by its kind, or by what is said to be in it.
-func natureOf(p *Part) module.Traits {
+// Nature is what bears on a part's neighbours: by its kind, or by what is said to be in it.
+func (p *Part) Nature() module.Traits {
 	n := p.Traits()
 	if p.Item == nil {
 		return n
@@ -52,7 +52,7 @@ func badNeighbours(s *Scene) []fitout.Finding {
 	}
 	natures := make([]module.Traits, len(s.Parts))
 	for i := range s.Parts {
-		natures[i] = natureOf(&s.Parts[i])
+		natures[i] = s.Parts[i].Nature()
 	}
 	for i := range s.Parts {
 		p := &s.Parts[i]
@@ -141,7 +141,7 @@ func fuelInside(s *Scene) []fitout.Finding {
 	for i := range s.Parts {
 		p := &s.Parts[i]
 		bay := bayOf(s.Bays, p.Bay)
-		if !natureOf(p).Burns || bay == nil || !bay.Shared {
+		if !p.Nature().Burns || bay == nil || !bay.Shared {
 			continue
 		}
 		f := about("fuel-inside", fitout.Stop, p)
@@ -176,7 +176,7 @@ func vapourClosed(s *Scene) []fitout.Finding {
 		}
 		for k := range s.Parts {
 			q := &s.Parts[k]
-			if i == k || q.Bay != p.Bay || !natureOf(q).Sparks {
+			if i == k || q.Bay != p.Bay || !q.Nature().Sparks {
 				continue
 			}
 			f := about("vapour-closed", fitout.Caution, p)

@@ -20,11 +20,10 @@ func Of(p *plan.Plan) *Scene {
 
 // sceneOf is a plan as the rules of fit look at it with some of its things aboard.
 func sceneOf(p *plan.Plan, aboard func(i int) bool) *Scene {
-	reach := brief.NeedsOf(&p.Job.Brief).Reach
 	s := &Scene{
 		Vehicle: p.Vehicle, Brief: &p.Job.Brief, Practice: p.Job.Practice, Wheelbase: p.Load.Wheelbase,
 		Unladen: p.Load.Unladen.Axles(p.Load.Wheelbase).Gross(), Stances: p.Variant.Stances, Say: p.Say,
-		Reach: Reach{Grip: reach.Grip, Rim: reach.Rim, Arm: reach.Arm, Who: reach.Who},
+		Reach: brief.NeedsOf(&p.Job.Brief).Reach,
 		Cells: map[string][]CellFigures{}, Seated: map[string]string{}, Lockers: map[string]bool{}, ComesOff: p.Vehicle.Carrier.ComesOff(p.Variant),
 	}
 	for i := range p.Variant.Plumbing.Vessels {

@@ -44,6 +44,7 @@ func Rules() []Rule {
 		{"lip", lip},
 		{"live-load", liveLoad},
 		{"locked-in", lockedIn},
+		{"mount-far", mountFar},
 		{"mount-over", mountOver},
 		{"needs-away", needsAway},
 		{"needs-cool", needsCool},
@@ -150,7 +151,7 @@ func (s *Scene) rearranged(stance *fitout.Stance) (*Scene, bool) {
 			moved = true
 			from, to := p.Box.Middle(), stance.Loose[at].At
 			p = p.movedBy(to.X-from.X, to.Y-from.Y, to.Z-from.Z)
-			p.Bay = s.bayAt(to)
+			p.Bay, p.Away = s.bayAt(to), true
 		}
 		on.Parts = append(on.Parts, p)
 	}

@@ -8,6 +8,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"zaino/internal/core/brief"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/quantity"
 	"zaino/internal/core/words"
@@ -107,8 +108,9 @@ func sound() *Scene {
 	chest := part("chest", fitout.LiddedBox, LidUp, box(3000, 460, 640, 250, 200, 200), 6)
 	s := &Scene{
 		Vehicle: &fitout.Vehicle{
-			Mounts: []fitout.Mount{{ID: "ring", Name: "Ring", Rating: 900, Beneath: "a fuel line"}},
-			Seats:  []fitout.Seat{{ID: "rear", Name: "Rear seat"}},
+			Mounts: []fitout.Mount{{ID: "ring", Name: "Ring", At: fitout.Point{X: 3100, Y: -200, Z: 640}, Rating: 900,
+				Beneath: "a fuel line"}},
+			Seats: []fitout.Seat{{ID: "rear", Name: "Rear seat"}},
 			Marks: []fitout.Mark{
 				{ID: "plate", Name: "Number plate", Kind: fitout.PlateMark, At: fitout.Point{X: 4100, Z: 500},
 					From: fitout.FaceRear},
@@ -125,7 +127,7 @@ func sound() *Scene {
 		Say:   words.Speaker{Units: quantity.Metric, Region: fitout.AustraliaNZ},
 		Bays:  []Bay{cargo, row},
 		Parts: []Part{unit, fridge, platform, board, barrier, chest},
-		Reach: Reach{Grip: 2000, Rim: 1250, Arm: 740, Who: "Ann"},
+		Reach: brief.Reach{Grip: 2000, Rim: 1250, Arm: 740, Who: "Ann"},
 		Stances: []fitout.Stance{
 			{
 				ID:   "cook",
@@ -261,6 +263,11 @@ var trips = map[string]struct {
 	}, "unit", 0, "A magnet holds it"},
 	"latch-weak": {func(s *Scene) { s.part("unit").Module().Holds = 200 }, "unit", 245.25, "the latch holds 200 N"},
 	"restraint":  {func(s *Scene) { s.part("unit").Module().Fixings = nil }, "unit", 40, "Nothing holds the unit"},
+	"mount-far": {func(s *Scene) {
+		s.Vehicle.Mounts = append(s.Vehicle.Mounts, fitout.Mount{ID: "far", Name: "Far ring", Rating: 900,
+			At: fitout.Point{X: 3100, Y: 2000, Z: 700}})
+		s.part("chest").Module().Fixings = []fitout.Fixing{{Mount: "far"}}
+	}, "chest", 1340, "bring it nearer by 340 mm"},
 	"mount-over": {func(s *Scene) { s.Vehicle.Mounts[0].Rating = 80 }, "chest", 96, "Beneath it: a fuel line"},
 	"live-load":  {func(s *Scene) { s.part("platform").Module().Rated = 90 }, "platform", 100, "it is rated 90 kg"},
 	"door-load": {func(s *Scene) {

@@ -1,6 +1,7 @@
 package fit
 
 import (
+	"zaino/internal/core/brief"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/module"
 	"zaino/internal/core/words"
@@ -19,7 +20,7 @@ type Scene struct {
 	Parts     []Part // modules that stand by themselves and are aboard
 	Things    []Thing
 	Stances   []fitout.Stance
-	Reach     Reach
+	Reach     brief.Reach
 	Seated    map[string]string // who sits in a seat on the road, by its id
 	Say       words.Speaker
 	ComesOff  map[string]bool // what comes off with the carrier, by its id
@@ -27,13 +28,6 @@ type Scene struct {
 
 	Postures []Posture                // on the road first, then each stance; made by Prepare
 	Cells    map[string][]CellFigures // compartments of every module, by its id, and what lies in them
-}
-
-// Reach is how far those who serve reach, mm: the least of all of them; 0 where
-// nobody's height is known.
-type Reach struct {
-	Grip, Rim, Arm float64
-	Who            string
 }
 
 // Thing is what lies in a compartment of a part.

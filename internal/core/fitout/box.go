@@ -1,5 +1,7 @@
 package fitout
 
+import "math"
+
 // Box is an upright box in the vehicle's frame, mm: from its least corner to
 // its greatest.
 type Box struct {
@@ -40,6 +42,12 @@ func (b Box) Grown(by float64) Box {
 		From: Point{b.From.X - by, b.From.Y - by, b.From.Z - by},
 		To:   Point{b.To.X + by, b.To.Y + by, b.To.Z + by},
 	}
+}
+
+// Off is how far a point is from a box, mm; 0 within it.
+func (b Box) Off(at Point) float64 {
+	by := b.Overlap(Box{From: at, To: at})
+	return math.Hypot(math.Hypot(max(0, -by.X), max(0, -by.Y)), max(0, -by.Z))
 }
 
 // Moved returns the box shifted.

@@ -94,8 +94,8 @@ const longestKey = 400
 
 // Subject names what a finding is about, so that the scene can show it.
 type Subject struct {
-	Kind    string `json:"kind" enum:"vehicle,front-axle,rear-axle,gross,combination,ball,trailer,item,part,tank,seat,baseline,limit,ticket,modification,bay,stance,brief,module,power,route,plumbing,build,weighIn,handover,season"`
-	ID      string `json:"id" doc:"id of the item, module, part, tank, seat, ticket, modification, bay stop, or part of the electrics or plumbing; empty for the others"`
+	Kind    string `json:"kind" enum:"vehicle,front-axle,rear-axle,gross,combination,ball,trailer,item,part,tank,seat,baseline,limit,ticket,modification,bay,stance,brief,module,power,route,plumbing,build,weighIn,handover,season,point"`
+	ID      string `json:"id" doc:"id of the item, module, part, tank, seat, ticket, modification, bay, stop, mounting point, mark or low point, or part of the electrics or plumbing; empty for the others"`
 	Measure string `json:"measure" doc:"path of the measure that it is about, with / between; empty for the whole"`
 }
 

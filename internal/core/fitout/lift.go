@@ -15,6 +15,7 @@ var lifts = [...]func(document map[string]any){
 	toVersion11,
 	toVersion12,
 	toVersion13,
+	toVersion14,
 }
 
 // lift brings a document of an older version up to the present one and returns
@@ -207,6 +208,11 @@ func toVersion12(job map[string]any) {
 // toVersion13 says of nothing that it is food or dirt.
 func toVersion13(job map[string]any) {
 	job["version"] = json.Number("13")
+}
+
+// toVersion14 has no exhausts among the marks.
+func toVersion14(job map[string]any) {
+	job["version"] = json.Number("14")
 }
 
 // substance says of a thing what its name told before: of food and dirt it told nothing then.

@@ -169,7 +169,7 @@ type Mount struct {
 type Mark struct {
 	ID     string   `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
 	Name   string   `json:"name" minLength:"1" maxLength:"120"`
-	Kind   MarkKind `json:"kind" enum:"lamp,plate,filler,ball,spare,jack,drain,battery,camera,aerial,other"`
+	Kind   MarkKind `json:"kind" enum:"lamp,plate,filler,ball,spare,jack,drain,battery,camera,aerial,exhaust,other"`
 	At     Point    `json:"at"`
 	From   Face     `json:"from" enum:"none,rear,left,right,front,top" doc:"side that it is seen or reached from"`
 	Behind bool     `json:"behind" doc:"moves rearward with a wheelbase extension"`
@@ -189,6 +189,7 @@ const (
 	DrainMark   MarkKind = "drain"
 	BatteryMark MarkKind = "battery"
 	CameraMark  MarkKind = "camera"
-	AerialMark  MarkKind = "aerial" // at is its tip
+	AerialMark  MarkKind = "aerial"  // at is its tip
+	ExhaustMark MarkKind = "exhaust" // a place of its pipe or muffler, which is hot
 	OtherMark   MarkKind = "other"
 )

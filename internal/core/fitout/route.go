@@ -203,6 +203,22 @@ func (r *Route) Km() float64 {
 	return sum
 }
 
+// FuelOf is the kind of fuel that weighs so much, kg/L: diesel is about 0.84, petrol about 0.745.
+func FuelOf(density float64) Fuel {
+	if density >= 0.8 {
+		return Diesel
+	}
+	return Petrol
+}
+
+// Density is what a kind of fuel weighs unless said otherwise, kg/L.
+func (f Fuel) Density() float64 {
+	if f == Diesel {
+		return 0.84
+	}
+	return 0.745
+}
+
 // EngineFuel is what the engine burns: as it is said, or by the density of the first fuel tank.
 func (v *Vehicle) EngineFuel() Fuel {
 	if v.Fuel != NoFuel {
@@ -210,10 +226,7 @@ func (v *Vehicle) EngineFuel() Fuel {
 	}
 	for i := range v.Tanks {
 		if v.Tanks[i].Kind == TankFuel {
-			if v.Tanks[i].Density >= 0.8 {
-				return Diesel
-			}
-			return Petrol
+			return FuelOf(v.Tanks[i].Density)
 		}
 	}
 	return NoFuel

@@ -266,6 +266,7 @@ func fingerprint(p *plan.Plan) string {
 	}))
 }
 
+// olderPack cautions of a pack that was made before the job was last changed.
 func olderPack(p *plan.Plan) []fitout.Finding {
 	pack := &p.Job.Handover.Pack
 	if pack.Sum == "" || pack.Sum == fingerprint(p) {
@@ -307,6 +308,7 @@ func unsigned(p *plan.Plan) []fitout.Finding {
 		), Value: float64(len(missing)), Margin: -float64(len(missing))})
 }
 
+// signedOther notes a signature under another pack than the one that was made last.
 func signedOther(p *plan.Plan) []fitout.Finding {
 	pack := p.Job.Handover.Pack.Sum
 	var other []string
@@ -326,6 +328,7 @@ func signedOther(p *plan.Plan) []fitout.Finding {
 		)})
 }
 
+// locksWithoutKeys notes locks of which nobody says how many keys there are and who holds one.
 func locksWithoutKeys(p *plan.Plan) []fitout.Finding {
 	var without []string
 	for i := range p.Job.Handover.Locks {
@@ -340,6 +343,7 @@ func locksWithoutKeys(p *plan.Plan) []fitout.Finding {
 		Sentence: fmt.Sprintf("Of %s nobody says how many keys there are and who holds one.", named(without))})
 }
 
+// warrantiesOpen notes warranties of which nobody says who stands for them and until when.
 func warrantiesOpen(p *plan.Plan) []fitout.Finding {
 	var open []string
 	for i := range p.Job.Handover.Warranties {
@@ -354,6 +358,7 @@ func warrantiesOpen(p *plan.Plan) []fitout.Finding {
 		Sentence: fmt.Sprintf("Of the warranty of %s nobody says who stands for it and until when.", named(open))})
 }
 
+// walkOpen cautions of what is handed over although not all was shown to the customer.
 func walkOpen(p *plan.Plan) []fitout.Finding {
 	if !delivered(p) {
 		return nil

@@ -20,7 +20,7 @@ type Figures struct {
 
 // Engine tells how the loaded vehicle stands, and when it stands on its bump stops.
 func Engine() plan.Engine[Figures] {
-	return plan.Engine[Figures]{Figures: figures, Rules: []plan.Rule{bumpClearance, standsLow}}
+	return plan.Engine[Figures]{Figures: figures, Rules: []plan.Rule{bumpClearance, standsLow, groundClearance}}
 }
 
 func figures(p *plan.Plan) Figures {

@@ -265,3 +265,20 @@ func TestEntriesThatCannotBeAreRefused(t *testing.T) {
 	good := fuel("1", "2026-04-10T09:00", 10_500, 40, "gravel")
 	assert.NoError(t, good.Check())
 }
+
+// A paper that runs out is told a month before, and as overdue from the day after on.
+func TestWhatIsDueIsTold(t *testing.T) {
+	j := driven()
+	j.Handover.Intervals = nil
+	j.Handover.Papers = []fitout.Paper{{ID: "gas", Name: "Gas certificate", Kind: fitout.PaperGas, Expires: "2026-07-15"}}
+	rules := func(today string) map[string]fitout.Severity {
+		told := map[string]fitout.Severity{}
+		for _, f := range season.Learn(plan.Of(&j), nil, today).Findings {
+			told[f.Rule] = f.Severity
+		}
+		return told
+	}
+	assert.Empty(t, rules("2026-06-10"))
+	assert.Equal(t, map[string]fitout.Severity{"due-soon": fitout.Note}, rules("2026-07-15"))
+	assert.Equal(t, map[string]fitout.Severity{"due-over": fitout.Caution}, rules("2026-07-16"))
+}

@@ -7,7 +7,7 @@ import (
 
 // Engine tells what room each bay leaves, and which measure to take again.
 func Engine() plan.Engine[[]BayFigures] {
-	return plan.Engine[[]BayFigures]{Figures: figures, Rules: []plan.Rule{bayMeasures}}
+	return plan.Engine[[]BayFigures]{Figures: figures, Rules: []plan.Rule{bayMeasures, bayInCab}}
 }
 
 // BayFigures is a bay as it stands in the vehicle.

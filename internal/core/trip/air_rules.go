@@ -163,6 +163,51 @@ func pressuresMissing(l *Look) []fitout.Finding {
 	return found
 }
 
+// Tyre pressures between which a table for four-wheel drives is, kPa, cold: below the first the bead comes off the
+// rim, above the second no tyre of them is filled. Practice.
+const (
+	leastKPa = 80.0
+	mostKPa  = 650.0
+)
+
+// pressureOdd cautions of a line of the workshop's table that cannot be meant: a pressure that no tyre is driven
+// with, or less for a heavier axle than for a lighter one on the same surface.
+func pressureOdd(l *Look) []fitout.Finding {
+	var found []fitout.Finding
+	table := l.Variant.Plumbing.Pressures
+	tell := func(line *fitout.TyrePressure, why string, value, limit float64) {
+		f := about("pressure-odd", fitout.Caution, "plumbing", "pressures")
+		f.With = []string{line.ID}
+		f.Title = fmt.Sprintf("%s for the tyres of the %s axle", l.Say.Pressure(line.KPa), line.Axle)
+		f.Sentence = fmt.Sprintf("The line up to %s says %s. Take it from the tyre maker's table, cold.",
+			l.Say.Mass(line.UpTo), why)
+		f.Value, f.Limit, f.Unit, f.Margin = value, limit, "kPa", -math.Abs(value-limit)
+		found = append(found, f)
+	}
+	for i := range table {
+		line := &table[i]
+		switch {
+		case line.KPa < leastKPa:
+			tell(line, fmt.Sprintf("less than %s, at which a tyre comes off its rim", l.Say.Pressure(leastKPa)), line.KPa, leastKPa)
+			continue
+		case line.KPa > mostKPa:
+			tell(line, fmt.Sprintf("more than %s, with which no tyre of such a vehicle is filled", l.Say.Pressure(mostKPa)),
+				line.KPa, mostKPa)
+			continue
+		}
+		for k := range table {
+			lighter := &table[k]
+			if lighter.Axle == line.Axle && lighter.Surface == line.Surface && lighter.UpTo < line.UpTo &&
+				lighter.KPa > line.KPa && lighter.KPa <= mostKPa {
+				tell(line, fmt.Sprintf("less than the one up to %s, which says %s: more load wants more pressure",
+					l.Say.Mass(lighter.UpTo), l.Say.Pressure(lighter.KPa)), line.KPa, lighter.KPa)
+				break
+			}
+		}
+	}
+	return found
+}
+
 // surface is the surface of most of a leg, by its id; empty where nobody said.
 func (c *Course) surface(leg int) string {
 	best, id := 0.0, ""

@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"math"
 
+	"zaino/internal/core/brief"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/module"
 	"zaino/internal/core/words"
@@ -61,6 +62,59 @@ func fillerNarrow(l *Look) []fitout.Finding {
 		f.Sentence = fmt.Sprintf("Its bore is %s; what fills it is %s outside, and air has to come out beside it.",
 			l.Say.Length(fill.Bore), l.Say.Length(fill.Nozzle))
 		f.Under(fill.Bore, fill.Nozzle, "mm")
+		return []fitout.Finding{f}
+	})
+}
+
+// fillerHigh cautions of a filler whose mouth is above the grip of those who serve, unless a step comes along.
+func fillerHigh(l *Look) []fitout.Finding {
+	reach := brief.NeedsOf(&l.Job.Brief).Reach
+	if reach.Grip == 0 {
+		return nil
+	}
+	grip := reach.Grip
+	for i := range l.Items {
+		if m := l.Items[i].Module; m != nil && module.TraitsOf(m.Kind).Step && l.Load.Items[i].Present {
+			grip = reach.Grip + l.Job.Practice.Step
+		}
+	}
+	return l.fillers(func(v *Vessel, fill *fitout.Filler) []fitout.Finding {
+		if fill.At.Z <= grip {
+			return nil
+		}
+		f := about("filler-high", fitout.Caution, "plumbing", v.ID)
+		f.Title = fmt.Sprintf("Filler of %s %s above reach", words.Lower(v.Name), l.Say.Length(fill.At.Z-grip))
+		f.Sentence = fmt.Sprintf("Its mouth is %s above the ground; %s holds a nozzle or a can up to %s. Put it %s lower, or "+
+			"measure again.", l.Say.Length(fill.At.Z), reach.Who, l.Say.Length(grip), l.Say.LengthAtLeast(fill.At.Z-grip))
+		f.Over(fill.At.Z, grip, "mm")
+		return []fitout.Finding{f}
+	})
+}
+
+// pipeSlack is how much further from its vessel than its pipe is long a filler's mouth may be, mm: a neck on the
+// vessel.
+const pipeSlack = 100.0
+
+// fillerFar cautions of a filler whose pipe does not come as far, level, as its mouth is from what it fills.
+func fillerFar(l *Look) []fitout.Finding {
+	return l.fillers(func(v *Vessel, fill *fitout.Filler) []fitout.Finding {
+		b, sized := l.box(v)
+		if !sized || fill.Run == 0 {
+			return nil
+		}
+		at := fill.At
+		at.Z = b.Middle().Z
+		far := b.Off(at)
+		if far <= fill.Run+pipeSlack {
+			return nil
+		}
+		f := about("filler-far", fitout.Caution, "plumbing", v.ID)
+		f.Title = fmt.Sprintf("Pipe of %s does not come to its filler", words.Lower(v.Name))
+		f.Sentence = fmt.Sprintf("It is entered with %s level, and the mouth is %s away. Bring the mouth nearer, or enter a pipe "+
+			"that is %s longer: with it the fall is less.", l.Say.Length(fill.Run), l.Say.Length(far),
+			l.Say.LengthAtLeast(far-fill.Run-pipeSlack))
+		f.Source = "physics"
+		f.Over(far, fill.Run+pipeSlack, "mm")
 		return []fitout.Finding{f}
 	})
 }
@@ -128,7 +182,7 @@ func pointHidden(l *Look) []fitout.Finding {
 				l.Load.Items[i].Trailer {
 				continue
 			}
-			if distance(at, item.Box()) > 0 {
+			if item.Box().Off(at) > 0 {
 				continue
 			}
 			f := about("point-hidden", fitout.Caution, "plumbing", id)
@@ -198,7 +252,7 @@ func fillerNearSparks(l *Look) []fitout.Finding {
 			if !traits.Sparks && !traits.Hot {
 				continue
 			}
-			far := distance(fill.At, item.Box())
+			far := item.Box().Off(fill.At)
 			if far >= sparkRoom {
 				continue
 			}
@@ -218,11 +272,4 @@ func fillerNearSparks(l *Look) []fitout.Finding {
 		}
 		return nil
 	})
-}
-
-// distance is how far a place is from a box, mm.
-func distance(at fitout.Point, b fitout.Box) float64 {
-	out := func(low, value, high float64) float64 { return max(0, low-value, value-high) }
-	return math.Sqrt(math.Pow(out(b.From.X, at.X, b.To.X), 2) + math.Pow(out(b.From.Y, at.Y, b.To.Y), 2) +
-		math.Pow(out(b.From.Z, at.Z, b.To.Z), 2))
 }

@@ -241,6 +241,7 @@ func Results(p *plan.Plan, w *fitout.WeighIn) []Result {
 // changedMost is what may be changed without weighing again, kg; a figure of practice.
 const changedMost = 20
 
+// changedSince cautions where more than 20 kg was put in, taken out or found otherwise since the weighing.
 func changedSince(p *plan.Plan) []fitout.Finding {
 	w := newest(p)
 	if w == nil {
@@ -263,6 +264,7 @@ func changedSince(p *plan.Plan) []fitout.Finding {
 	}
 }
 
+// neverWeighed cautions of what is handed over and was never weighed.
 func neverWeighed(p *plan.Plan) []fitout.Finding {
 	if newest(p) != nil || p.Job.Handover.Delivered == "" {
 		return nil

@@ -10,6 +10,8 @@ import (
 	"zaino/internal/core/words"
 )
 
+// wayOfWeighing notes what the way of weighing leaves open: brakes on, weighed once, an engine running; a figure
+// that still moved it cautions of.
 var wayOfWeighing = each(func(_ *plan.Plan, w *fitout.WeighIn) *fitout.Finding {
 	var open []string
 	if w.Moving {
@@ -37,6 +39,7 @@ var wayOfWeighing = each(func(_ *plan.Plan, w *fitout.WeighIn) *fitout.Finding {
 		), Unit: "", Source: "practice"}
 })
 
+// padsApart cautions of pads that stand at two heights: the load moves to the lower axle.
 var padsApart = each(func(p *plan.Plan, w *fitout.WeighIn) *fitout.Finding {
 	apart := w.PadFront - w.PadRear
 	if math.Abs(apart) < 5 {
@@ -55,6 +58,7 @@ var padsApart = each(func(p *plan.Plan, w *fitout.WeighIn) *fitout.Finding {
 		Value: math.Abs(apart), Limit: 5, Margin: 5 - math.Abs(apart), Unit: "mm", Source: "physics"}
 })
 
+// sloped notes a weighing of which nobody says that the ground was level, with what a degree moves.
 var sloped = each(func(p *plan.Plan, w *fitout.WeighIn) *fitout.Finding {
 	if w.Level || w.Reading == fitout.ReadTotal {
 		return nil
@@ -69,6 +73,7 @@ var sloped = each(func(p *plan.Plan, w *fitout.WeighIn) *fitout.Finding {
 		), Value: kg, Unit: "kg", Source: "physics"}
 })
 
+// ticketMissing cautions of a public weighbridge whose ticket is not among the papers.
 var ticketMissing = each(func(p *plan.Plan, w *fitout.WeighIn) *fitout.Finding {
 	if !w.Public {
 		return nil
@@ -86,6 +91,7 @@ var ticketMissing = each(func(p *plan.Plan, w *fitout.WeighIn) *fitout.Finding {
 		), Source: "practice"}
 })
 
+// nothingAboard cautions of a weighing of which nobody wrote down what was aboard: it says nothing about the plan.
 var nothingAboard = each(func(_ *plan.Plan, w *fitout.WeighIn) *fitout.Finding {
 	if len(w.Aboard) > 0 {
 		return nil
@@ -101,6 +107,8 @@ var nothingAboard = each(func(_ *plan.Plan, w *fitout.WeighIn) *fitout.Finding {
 // partsOff is by how many standard uncertainties a part may be off before it is asked why.
 const partsOff = 3
 
+// partOff cautions of a part that weighs otherwise than planned by more than its uncertainty explains, until
+// somebody says why.
 func partOff(p *plan.Plan) []fitout.Finding {
 	u := &p.Job.Practice.Uncertainty
 	var found []fitout.Finding
@@ -133,6 +141,7 @@ func partOff(p *plan.Plan) []fitout.Finding {
 	return found
 }
 
+// partMoving cautions of a part that was weighed while the scale moved.
 func partMoving(p *plan.Plan) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range p.Items {

@@ -13,6 +13,7 @@ const sheets: Partial<Record<Kind, string>> = {
   modification: 'vehicle/fitted',
   tank: 'vehicle/fitted',
   seat: 'vehicle/fitted',
+  point: 'vehicle/fitted',
   bay: 'vehicle/space',
   module: 'layout',
   stance: 'layout',

@@ -9,7 +9,7 @@ const stages = [
     to: 'vehicle',
     label: 'Vehicle',
     icon: 'bi-truck-flatbed',
-    subjects: ['vehicle', 'baseline', 'limit', 'part', 'tank', 'seat', 'ticket', 'modification', 'bay'],
+    subjects: ['vehicle', 'baseline', 'limit', 'part', 'tank', 'seat', 'ticket', 'modification', 'bay', 'point'],
   },
   { to: 'layout', label: 'Layout', icon: 'bi-bounding-box', subjects: ['module', 'stance'] },
   {

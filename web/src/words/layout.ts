@@ -99,6 +99,7 @@ export const markKinds: Options<Mark['kind']> = [
   { value: 'battery', label: 'Starting battery' },
   { value: 'camera', label: 'Camera' },
   { value: 'aerial', label: 'Aerial, its tip' },
+  { value: 'exhaust', label: 'Exhaust, hot' },
   { value: 'other', label: 'Something else' },
 ];
 

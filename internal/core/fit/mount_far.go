@@ -1,0 +1,52 @@
+package fit
+
+import (
+	"fmt"
+
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/words"
+)
+
+// farthestHeld is how far from a mounting point a strap still holds a part, mm. Practice: a longer one stretches,
+// and lets it move before it holds.
+const farthestHeld = 1000.0
+
+// mountFar cautions of a mounting point that is said to hold a part and is further from it than a strap holds: one
+// of them stands elsewhere than was measured, or another point was meant.
+func mountFar(s *Scene) []fitout.Finding {
+	var found []fitout.Finding
+	for i := range s.Parts {
+		p := &s.Parts[i]
+		if p.Away {
+			continue
+		}
+		for _, m := range s.mounts(p) {
+			off := p.Box.Off(m.At)
+			if off <= farthestHeld {
+				continue
+			}
+			f := about("mount-far", fitout.Caution, p)
+			f.With = []string{m.ID}
+			f.Title = fmt.Sprintf("%s is held from %s away", p.Name(), s.Say.Length(off))
+			f.Sentence = fmt.Sprintf(
+				"%s is to hold it and is %s from it; beyond %s no bolt and no strap does. Measure where "+
+					"the point is, bring it nearer by %s, or hold it by another.",
+				m.Name,
+				s.Say.Length(off),
+				s.Say.Length(farthestHeld),
+				s.Say.LengthAtLeast(off-farthestHeld),
+			)
+			f.Over(off, farthestHeld, "mm")
+			f.Source = "practice"
+			f.Lines = []fitout.Line{line(p.Box.Middle(), m.At, s.Say.Length(off))}
+			if s.MustBeHeld(p) {
+				anew := edit("Hold "+words.Lower(p.Name())+" by other points, or bolts", "hold-anew", p.ID, 0)
+				anew.Edit.With = m.ID
+				f.Fixes = append(f.Fixes, anew)
+			}
+			found = append(found, f)
+			break
+		}
+	}
+	return found
+}

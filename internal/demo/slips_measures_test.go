@@ -1,0 +1,63 @@
+package demo
+
+import "zaino/internal/core/fitout"
+
+// measureSlips are figures that were read, typed or measured wrongly.
+var measureSlips = []each{
+	list(
+		"mounting point is measured 3,000 mm further back",
+		mounts,
+		func(_ *fitout.Job, m *fitout.Mount) (string, bool) {
+			m.At.X += 3000
+			return m.ID, true
+		},
+	),
+	list("mark is measured 5,000 mm further back", func(j *fitout.Job) []fitout.Mark { return j.Vehicle.Marks },
+		func(_ *fitout.Job, m *fitout.Mark) (string, bool) {
+			m.At.X += 5000
+			return m.ID, true
+		}),
+	list("low point hangs 200 mm lower", func(j *fitout.Job) []fitout.LowPoint { return j.Vehicle.LowPoints },
+		func(_ *fitout.Job, l *fitout.LowPoint) (string, bool) {
+			l.At.Z -= 200
+			return l.ID, l.At.Z < 150
+		}),
+	list("filler is 1,500 mm higher", vessels, func(_ *fitout.Job, v *fitout.Vessel) (string, bool) {
+		if v.Filler == nil {
+			return v.Of, false
+		}
+		v.Filler.At.Z += 1500
+		return v.Of, true
+	}),
+	list("outlet is measured 6,000 mm further back", outlets, func(_ *fitout.Job, o *fitout.Outlet) (string, bool) {
+		o.At.X += 6000
+		return o.ID, true
+	}),
+	list("pressure has a figure too few", func(j *fitout.Job) []fitout.TyrePressure { return plumbing(j).Pressures },
+		func(_ *fitout.Job, p *fitout.TyrePressure) (string, bool) {
+			p.KPa /= 10
+			return p.ID, true
+		}),
+	list("fuel weighs what another kind does", func(j *fitout.Job) []fitout.Tank { return j.Vehicle.Tanks },
+		func(j *fitout.Job, t *fitout.Tank) (string, bool) {
+			t.Density = map[bool]float64{true: 0.745, false: 0.84}[t.Density >= 0.8]
+			return t.ID, t.Kind == fitout.TankFuel && j.Vehicle.Fuel != fitout.NoFuel
+		}),
+	once("cab ends 400 mm further back", func(j *fitout.Job) bool {
+		j.Vehicle.Outline.CabRear += 400
+		return j.Vehicle.Outline.Body != fitout.BodyWagon
+	}),
+	list(
+		"under-tray part hangs where the exhaust runs",
+		func(j *fitout.Job) []fitout.Item { return j.ChosenVariant().Items },
+		func(j *fitout.Job, i *fitout.Item) (string, bool) {
+			b := i.Box()
+			j.Vehicle.Marks = append(
+				j.Vehicle.Marks,
+				fitout.Mark{ID: "muffler", Name: "Muffler", Kind: fitout.ExhaustMark,
+					At: fitout.Point{X: i.At.X, Y: b.From.Y - 40, Z: b.From.Z}, From: fitout.FaceNone},
+			)
+			return i.ID, i.Module != nil && b.To.Z < j.Vehicle.Outline.FloorHeight
+		},
+	),
+}
