@@ -26,7 +26,7 @@ var below = map[string]string{
 	"plan":     "fitout load module words",
 
 	"rating":   "fitout plan quantity words",
-	"ride":     "fitout load plan",
+	"ride":     "fitout load plan words",
 	"space":    "fitout plan words",
 	"limits":   "fitout load plan quantity words rating",
 	"balance":  "fitout load plan words limits",

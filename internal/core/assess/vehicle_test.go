@@ -95,7 +95,7 @@ func TestVehicleRulesFire(t *testing.T) {
 			fitout.Caution, func(j *fitout.Job) { example.Cargo(j).DiagonalLeft = 2100 }},
 		{"measure-opening-too-wide", "The opening is 1 300 mm wide, the bay behind it 1 200 mm", fitout.Caution,
 			func(j *fitout.Job) { example.Cargo(j).Opening.Width = 1300 }},
-		{"bay-in-cab", "begins 100 mm within the cab", fitout.Caution, func(j *fitout.Job) {
+		{"bay-in-cab", "the cab ends at 2 400 mm. Measure both again: move cargo area back by 100 mm", fitout.Caution, func(j *fitout.Job) {
 			j.Vehicle.Outline.CabRear = example.Cargo(j).At.X + 100
 		}},
 		{"measure-level-first", "levelling after the template is made spoils the template", fitout.Caution,

@@ -14,7 +14,26 @@ var (
 )
 
 // placed puts a thing to another place, in another space where one is named, and makes it as large as is said.
-var placed = item(func(_ *fitout.Job, i *fitout.Item, e *fitout.FixEdit) bool {
+var placed = Kind{Apply: func(j *fitout.Job, components []fitout.Component, e *fitout.FixEdit) (fitout.Job, bool) {
+	held := false
+	job, done := toPlace.Apply(j, components, e)
+	if !done || e.With == "" {
+		return job, done
+	}
+	job = WithItems(&job, func(i *fitout.Item) {
+		if i.ID == e.ID && i.Module != nil && len(i.Module.Fixings) > 0 {
+			m := *i.Module
+			m.Fixings, i.Module, held = []fitout.Fixing{}, &m, true
+		}
+	})
+	if held {
+		fix(&job, e.ID, "")
+	}
+	return job, true
+}}
+
+// toPlace sets where a thing stands, in which space and how large; what held it is not looked at.
+var toPlace = item(func(_ *fitout.Job, i *fitout.Item, e *fitout.FixEdit) bool {
 	if e.At == nil {
 		return false
 	}

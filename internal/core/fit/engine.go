@@ -153,7 +153,9 @@ func rules(p *plan.Plan) []fitout.Finding {
 	found = append(found, inCases(p, found)...)
 	for i := range found {
 		if f := &found[i]; f.Rule == "needs-hidden" || f.Rule == "needs-away" {
-			f.Fixes = s.putOutOfSight(p, f)
+			if inside := s.putOutOfSight(p, f); inside != nil {
+				f.Fixes = inside
+			}
 		} else if f.Rule == "dirty-beside-food" {
 			f.Fixes = s.putFromFood(p, f)
 		}

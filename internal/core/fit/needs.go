@@ -36,9 +36,6 @@ func needs(id, what, but, fix string, wants func(*fitout.Gear) bool,
 			if g == nil || !wants(g) || bay == nil || has(bay, holder) {
 				return
 			}
-			if holder != nil && holder.ID == itemID && has(bay, holder) {
-				return
-			}
 			where := bay.Name
 			if id == "cool" && holder != nil {
 				where = holder.Name()
@@ -47,6 +44,9 @@ func needs(id, what, but, fix string, wants func(*fitout.Gear) bool,
 				Severity: fitout.Caution, Subject: fitout.Subject{Kind: "module", ID: itemID}, Source: "practice", Margin: -1,
 				Title:    fmt.Sprintf("%s %s", name, what),
 				Sentence: fmt.Sprintf("The brief says that it %s; %s %s. %s", what, words.Lower(where), but, fix),
+			}
+			if holder != nil && holder.ID == itemID {
+				f.Fixes = s.otherSpace(holder, func(b *Bay) bool { return has(b, holder) })
 			}
 			if id == "locked" && holder.lockable() {
 				f.Fixes = []fitout.Fix{edit("Fit a lock to "+words.Lower(holder.Name()), "keyed", holder.ID, 0)}

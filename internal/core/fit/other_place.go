@@ -3,6 +3,7 @@ package fit
 import (
 	"fmt"
 	"math"
+	"slices"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/module"
@@ -25,14 +26,77 @@ var replaced = map[string]bool{"outside-bay": true, "parts-clash": true, "hatch-
 // has to clear, and in which it opens wherever a stance opens it.
 func (s *Scene) otherPlace(p *Part) []fitout.Fix {
 	bay := s.bay(p)
-	if bay == nil || p.Fixed || p.Item == nil || p.Traits().HungBelow || p.Traits().OnRoof ||
-		len(s.standOn(indexOf(s.Parts, p.ID))) > 0 { // what stands on it would be left behind
+	if bay == nil || !s.movable(p) {
 		return nil
 	}
+	best := s.nearestFree(p, bay)
+	if best == nil {
+		return nil
+	}
+	way := s.saidWay(p.Box.Middle(), *best)
+	fix := edit("Put "+words.Lower(p.Name())+" to the nearest free place: "+way, "part-place", p.ID, 0)
+	fix.Edit.At = best
+	return []fitout.Fix{fix}
+}
+
+// otherSpace offers the nearest free place in another space of a kind for a part of which nothing comes out: what
+// opens has another side to open to there. What held it is held anew by the edit.
+func (s *Scene) otherSpace(p *Part, suits func(*Bay) bool) []fitout.Fix {
+	if !s.movable(p) || len(p.Leaves) > 0 {
+		return nil
+	}
+	var best fitout.Fix
+	nearest := math.Inf(1)
+	for i := range s.Bays {
+		bay := &s.Bays[i]
+		if bay.ID == p.Bay || bay.Kind == fitout.BayRoof || !suits(bay) {
+			continue
+		}
+		on := *s
+		on.Parts = slices.Clone(s.Parts)
+		there := on.part(p.ID)
+		there.Bay = bay.ID
+		if s.bay(there) == nil {
+			continue
+		}
+		to := on.nearestFree(there, bay)
+		if to == nil {
+			continue
+		}
+		if far := farAway(p.Box.Middle(), *to); far < nearest {
+			nearest = far
+			best = edit("Put "+words.Lower(p.Name())+" into "+words.Lower(bay.Name), "part-place", p.ID, 0)
+			best.Edit.At, best.Edit.With = to, bay.ID
+		}
+	}
+	if math.IsInf(nearest, 1) {
+		return nil
+	}
+	return []fitout.Fix{best}
+}
+
+// farAway is the way between two places along the three axes, mm.
+func farAway(a, b fitout.Point) float64 {
+	return math.Abs(b.X-a.X) + math.Abs(b.Y-a.Y) + math.Abs(b.Z-a.Z)
+}
+
+// movable tells whether a part may be put elsewhere: what stands on it would be left behind.
+func (s *Scene) movable(p *Part) bool {
+	return !p.Fixed && p.Item != nil && !p.Traits().HungBelow && !p.Traits().OnRoof &&
+		len(s.standOn(indexOf(s.Parts, p.ID))) == 0
+}
+
+// nearestFree is the middle of the nearest free place of a space that takes a part, or nil.
+func (s *Scene) nearestFree(p *Part, bay *Bay) *fitout.Point {
 	var others []Part
 	for i := range s.Parts {
 		if q := &s.Parts[i]; q.ID != p.ID && least(q.Box.Overlap(bay.Room)) > slack {
-			others = append(others, *q)
+			beside := *q
+			if q.Motion == Slides || q.Motion == Drawers || p.Motion == Slides || p.Motion == Drawers {
+				beside.Box.From.Y -= s.Practice.Clearance
+				beside.Box.To.Y += s.Practice.Clearance
+			}
+			others = append(others, beside)
 		}
 	}
 	if len(others) > mostBesides {
@@ -56,19 +120,14 @@ func (s *Scene) otherPlace(p *Part) []fitout.Fix {
 			moved = p.movedBy(to.X-at.X, to.Y-at.Y, to.Z-at.Z)
 		}
 		by := fitout.Point{X: to.X - at.X, Y: to.Y - at.Y, Z: to.Z - at.Z}
-		far := math.Abs(by.X) + math.Abs(by.Y) + math.Abs(by.Z)
+		far := farAway(at, to)
 		if far < stillTheSame || best != nil && far >= nearest || s.inFrame(&moved) > slack ||
 			!s.StandsAs(p.ID, func(b fitout.Box) fitout.Box { return b.Moved(by.X, by.Y, by.Z) }) || !s.opensAt(&moved) {
 			continue
 		}
 		best, nearest = &to, far
 	}
-	if best == nil {
-		return nil
-	}
-	fix := edit("Put "+words.Lower(p.Name())+" to the nearest free place: "+s.saidWay(at, *best), "part-place", p.ID, 0)
-	fix.Edit.At = best
-	return []fitout.Fix{fix}
+	return best
 }
 
 // opensAt tells whether a part that stands elsewhere opens there, where a stance opens it, and stands in the way of
