@@ -242,3 +242,27 @@ func TestUnitsWordsAndDatum(t *testing.T) {
 	p.keys("?", chromedp.ModifierShift)
 	p.waitText(".offcanvas", "Keys of this screen")
 }
+
+// A place that was typed wrongly is told, and leads to the field that it was typed into; where the exhaust is marked, what
+// hangs beside it is told.
+func TestAPlaceThatCannotBeLeadsToItsField(t *testing.T) {
+	s := startDemo(t)
+	p := open(t, s.url+"/jobs/river-gauging/vehicle/fitted")
+	p.enter("Station of Tray bracket 1 left", "7000")
+	p.press("Add what must stay free")
+	p.choose("Kind of New lamp", "Exhaust")
+	for name, mm := range map[string]string{"Station": "3500", "Side": "-420", "Height": "560"} {
+		p.enter(name+" of New lamp", mm)
+	}
+	p.saved()
+	p.visit(s.url + "/jobs/river-gauging/findings")
+	p.waitText("[data-rule=exhaust-near]", "Under-tray box, left is 76 mm from new lamp")
+	p.waitText("[data-rule=off-the-vehicle]", "2 658 mm outside of the vehicle")
+	p.press("Tray bracket 1 left lies off the vehicle")
+	p.waitFor("document.activeElement.value === 'Tray bracket 1 left'")
+	p.enter("Station of Tray bracket 1 left", "2320")
+	p.saved()
+	p.visit(s.url + "/jobs/river-gauging/findings")
+	p.see("[data-rule=exhaust-near]")
+	assert.Zero(t, p.count("[data-rule=off-the-vehicle]"))
+}

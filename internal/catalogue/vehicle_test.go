@@ -36,6 +36,9 @@ func TestClassesArePlausible(t *testing.T) {
 			for _, f := range a.Findings {
 				rules[f.Rule] = true
 			}
+			for _, cannotBe := range []string{"off-the-vehicle", "ground-clearance", "bay-in-cab", "fuel-weight"} {
+				assert.False(t, rules[cannotBe], cannotBe)
+			}
 			assert.True(t, rules["limit-estimated"])
 			assert.True(t, rules["baseline-split-assumed"])
 		})

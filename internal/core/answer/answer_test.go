@@ -138,6 +138,19 @@ func TestWhatTheBriefAsksIsAnswered(t *testing.T) {
 				j.Variants[0].Items = append(j.Variants[0].Items, module("crate", fitout.Crate))
 				get(j, "dog").Bay = "cargo"
 			}, nil},
+		"a case that speaks of what was taken out": {"case-gone", "the kit “raft”, 20 L in “bladder” and “cy” aboard",
+			func(j *fitout.Job) {
+				j.Variants[0].Cases = []fitout.Case{{ID: "away", Name: "Away",
+					Switches: []fitout.CaseSwitch{{Switch: "raft", On: true}},
+					Levels:   []fitout.CaseLevel{{Of: "bladder", Litres: 20}},
+					People:   []fitout.CasePerson{{Item: "cy", Aboard: true}}}}
+			}, func(j *fitout.Job) { j.Variants[0].Cases[0] = fitout.Case{ID: "away", Name: "Away"} },
+			func(j *fitout.Job) {
+				j.Variants[0].Cases = []fitout.Case{{ID: "away", Name: "Away",
+					Switches: []fitout.CaseSwitch{{Switch: "raft"}},
+					Levels:   []fitout.CaseLevel{{Of: "bladder"}, {Of: "fuel", Litres: 20}},
+					People:   []fitout.CasePerson{{Item: "cy"}, {Item: "bo", Aboard: true}}}}
+			}},
 		"two on one seat": {"seat-shared", "at once",
 			func(j *fitout.Job) { get(j, "bo").Seat = "driver" }, func(j *fitout.Job) { get(j, "bo").Seat = "mate" }, nil},
 		"two on one seat only in a case": {"seat-shared", "In “School run”",

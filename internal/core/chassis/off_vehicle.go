@@ -31,8 +31,8 @@ func offVehicle(p *plan.Plan) []fitout.Finding {
 		}
 		f.Title = fmt.Sprintf("%s lies off the vehicle", name)
 		f.Sentence = fmt.Sprintf(
-			"Where %s is entered, it is %s outside of the vehicle. Lengths go rearward from the front axle, "+
-				"widths from the middle, heights from the ground: measure it again, and bring it nearer by %s.",
+			"The place entered for %s is %s outside of the vehicle. Lengths go rearward from the front axle, widths "+
+				"from the middle, heights from the ground: measure it again, and bring it nearer by %s.",
 			words.Lower(name),
 			p.Say.Length(off),
 			p.Say.LengthAtLeast(off-besideVehicle),

@@ -24,14 +24,14 @@ export function MarksCard() {
     <Panel
       title="What must stay free"
       className="wide"
-      note="Lamps, plate, filler, ball: what the fitout may not hide"
+      note="Lamps, plate, filler, ball: what the fitout may not hide; and where the exhaust is hot"
       actions={<AddButton label="Add what must stay free" onClick={add} />}
     >
       <ThingTable
         label="What must stay free"
         what="Thing"
         things={vehicle.marks}
-        empty="Nothing yet. List tail lamps, number plate, filler, tow ball and whatever else has to be seen or reached."
+        empty="Nothing yet. List tail lamps, number plate, filler, tow ball the exhaust, and whatever else has to be seen or reached."
         onRename={(m, name) =>
           edit(`Name of ${m.name}`, (v) => on(v.marks, m.id, (x) => (x.name = name)), `mark ${m.id}`)
         }
