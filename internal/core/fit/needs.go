@@ -11,19 +11,25 @@ import (
 var (
 	// needsDry cautions of what the brief wants dry and that lies in a space that is not sealed.
 	needsDry = needs("dry", "needs a dry place", "is not sealed", "Seal that space, or put it into a sealed box.",
-		func(g *fitout.Gear) bool { return g.Dry }, func(b *Bay, _ *Part) bool { return b.Sealed || b.Shared })
+		func(g *fitout.Gear) bool { return g.Dry }, dry)
 	// needsLock cautions of what is to be locked away and lies where no lock is.
 	needsLock = needs("locked", "needs a lock", "cannot be locked", "Fit a lock there, or put it elsewhere.",
-		func(g *fitout.Gear) bool { return g.Locked }, func(b *Bay, holder *Part) bool { return b.Lockable || holder.keyed() })
+		func(g *fitout.Gear) bool { return g.Locked }, locked)
 	// needsAway cautions of what belongs away from people and lies where they travel or sleep.
 	needsAway = needs("away", "belongs away from people", "is where people travel or sleep", "Put it into another space.",
-		func(g *fitout.Gear) bool { return g.Away }, func(b *Bay, _ *Part) bool { return !b.Shared })
+		func(g *fitout.Gear) bool { return g.Away }, awayFromPeople)
 	// needsCool cautions of what needs cooling and lies in nothing that cools.
 	needsCool = needs("cool", "needs cooling", "does not cool it", "Put it into a fridge.",
 		func(g *fitout.Gear) bool {
 			return g.Cool
 		}, func(_ *Bay, holder *Part) bool { return holder != nil && holder.Traits().Cools })
 )
+
+func dry(b *Bay, _ *Part) bool { return b.Sealed || b.Shared }
+
+func locked(b *Bay, holder *Part) bool { return b.Lockable || holder.keyed() }
+
+func awayFromPeople(b *Bay, _ *Part) bool { return !b.Shared }
 
 // needs makes the rule for one need of the brief's gear, held against the bay and
 // the module that it lies in.
@@ -44,9 +50,6 @@ func needs(id, what, but, fix string, wants func(*fitout.Gear) bool,
 				Severity: fitout.Caution, Subject: fitout.Subject{Kind: "module", ID: itemID}, Source: "practice", Margin: -1,
 				Title:    fmt.Sprintf("%s %s", name, what),
 				Sentence: fmt.Sprintf("The brief says that it %s; %s %s. %s", what, words.Lower(where), but, fix),
-			}
-			if holder != nil && holder.ID == itemID {
-				f.Fixes = s.otherSpace(holder, func(b *Bay) bool { return has(b, holder) })
 			}
 			if id == "locked" && holder.lockable() {
 				f.Fixes = []fitout.Fix{edit("Fit a lock to "+words.Lower(holder.Name()), "keyed", holder.ID, 0)}

@@ -154,7 +154,6 @@ func fuelInside(s *Scene) []fitout.Finding {
 		)
 		f.Unit, f.Source = "", "practice"
 		f.Margin = -1
-		f.Fixes = s.otherSpace(p, func(b *Bay) bool { return !b.Shared })
 		found = append(found, f)
 	}
 	return found
@@ -191,7 +190,6 @@ func vapourClosed(s *Scene) []fitout.Finding {
 			)
 			f.Lines = []fitout.Line{line(p.Box.Middle(), q.Box.Middle(), "")}
 			f.Value, f.Limit, f.Margin, f.Unit, f.Source = 0, 0, -1, "", "practice"
-			f.Fixes = s.otherSpace(p, func(b *Bay) bool { return !b.Sealed && !b.Shared })
 			found = append(found, f)
 			break
 		}

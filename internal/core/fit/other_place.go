@@ -22,6 +22,12 @@ const (
 // replaced are the rules that another place mends.
 var replaced = map[string]bool{"outside-bay": true, "parts-clash": true, "hatch-lean": true, "opening-frame": true}
 
+// suits are the rules that another space mends, and which spaces do.
+var suits = map[string]func(*Bay, *Part) bool{
+	"fuel-inside": awayFromPeople, "needs-away": awayFromPeople, "needs-dry": dry, "needs-lock": locked,
+	"vapour-closed": func(b *Bay, _ *Part) bool { return !b.Sealed && !b.Shared },
+}
+
 // otherPlace offers the nearest free place of its space in which a part stands on something, or over a lip that it
 // has to clear, and in which it opens wherever a stance opens it.
 func (s *Scene) otherPlace(p *Part) []fitout.Fix {
@@ -39,9 +45,9 @@ func (s *Scene) otherPlace(p *Part) []fitout.Fix {
 	return []fitout.Fix{fix}
 }
 
-// otherSpace offers the nearest free place in another space of a kind for a part of which nothing comes out: what
-// opens has another side to open to there. What held it is held anew by the edit.
-func (s *Scene) otherSpace(p *Part, suits func(*Bay) bool) []fitout.Fix {
+// otherSpace offers the nearest free place in another space that suits a rule, for a part of which nothing comes out:
+// what opens has another side to open to there. What held it is held anew by the edit.
+func (s *Scene) otherSpace(p *Part, rule string) []fitout.Fix {
 	if !s.movable(p) || len(p.Leaves) > 0 {
 		return nil
 	}
@@ -49,7 +55,7 @@ func (s *Scene) otherSpace(p *Part, suits func(*Bay) bool) []fitout.Fix {
 	nearest := math.Inf(1)
 	for i := range s.Bays {
 		bay := &s.Bays[i]
-		if bay.ID == p.Bay || bay.Kind == fitout.BayRoof || !suits(bay) {
+		if bay.ID == p.Bay || bay.Kind == fitout.BayRoof || !suits[rule](bay, p) {
 			continue
 		}
 		on := *s

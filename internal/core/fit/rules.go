@@ -112,9 +112,15 @@ func (s *Scene) Check() []fitout.Finding {
 				}
 				f.Fixes = slices.DeleteFunc(f.Fixes, func(fix fitout.Fix) bool { return !on.soundMove(&f, &fix) })
 				if p := on.part(f.Subject.ID); p != nil && len(f.Fixes) == 0 && stance == nil && f.Stance == "" &&
-					replaced[f.Rule] && placed < mostPlaced {
-					f.Fixes = append(on.otherPlace(p), on.smaller(p, &f)...)
-					placed++
+					placed < mostPlaced {
+					switch {
+					case replaced[f.Rule]:
+						f.Fixes = append(on.otherPlace(p), on.smaller(p, &f)...)
+						placed++
+					case suits[f.Rule] != nil:
+						f.Fixes = on.otherSpace(p, f.Rule)
+						placed++
+					}
 				}
 				found = append(found, f)
 			}

@@ -2,6 +2,7 @@ package trip
 
 import (
 	"fmt"
+	"math"
 	"slices"
 
 	"zaino/internal/core/fitout"
@@ -207,4 +208,27 @@ func feedsTooSlowly(l *Look) []fitout.Finding {
 		f.Under(60*v.Said.Rate, hour, "L/h")
 		return []fitout.Finding{f}
 	})
+}
+
+// fuelWeight cautions of a tank whose fuel weighs what another kind of fuel does: either the engine burns something
+// else than was said, or the tank is counted too heavy or too light.
+func fuelWeight(l *Look) []fitout.Finding {
+	var found []fitout.Finding
+	for i := range l.Vehicle.Tanks {
+		t := &l.Vehicle.Tanks[i]
+		if t.Kind != fitout.TankFuel || l.Vehicle.Fuel == fitout.NoFuel || fitout.FuelOf(t.Density) == l.Vehicle.Fuel {
+			continue
+		}
+		f := about("fuel-weight", fitout.Caution, "plumbing", t.ID)
+		f.Title = fmt.Sprintf("%s is counted as %s", t.Name, fitout.FuelOf(t.Density))
+		f.Sentence = fmt.Sprintf("The engine burns %s, and what is in %s weighs %.3g kg/L, as %s does: %s weighs %.3g kg/L. "+
+			"Correct one of them; a full tank differs by %s.", l.Vehicle.Fuel, words.Lower(t.Name), t.Density,
+			fitout.FuelOf(t.Density), l.Vehicle.Fuel, l.Vehicle.Fuel.Density(),
+			l.Say.Mass(math.Abs(t.Density-l.Vehicle.Fuel.Density())*t.Capacity))
+		f.Subject = fitout.Subject{Kind: "tank", ID: t.ID}
+		f.Value, f.Limit, f.Unit = t.Density, l.Vehicle.Fuel.Density(), "kg/L"
+		f.Margin, f.Source = -math.Abs(f.Value-f.Limit), "physics"
+		found = append(found, f)
+	}
+	return found
 }
