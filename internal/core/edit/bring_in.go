@@ -1,12 +1,10 @@
 package edit
 
 import (
-	"regexp"
 	"slices"
-	"strconv"
-	"strings"
 
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/words"
 )
 
 // BringIn brings what has a plug into the electrics: every part and thing aboard that is
@@ -79,7 +77,7 @@ func deviceOf(i *fitout.Item, components []fitout.Component) *fitout.Device {
 			return components[k].Device
 		}
 	}
-	name := strings.ToLower(i.Name)
+	name := i.Name
 	if i.Module != nil {
 		switch i.Module.Kind {
 		case fitout.BatteryBox:
@@ -98,13 +96,13 @@ func deviceOf(i *fitout.Item, components []fitout.Component) *fitout.Device {
 		}
 	}
 	switch {
-	case strings.Contains(name, "solar"):
-		watts, _ := numberBefore(name, `w`)
+	case words.Names(name, "solar"):
+		watts, _ := figureNamed(name, "w")
 		return &fitout.Device{Source: &fitout.PowerSource{Kind: fitout.Solar, Watts: orElse(watts, 160),
 			Mount:  fitout.FlatPanel,
 			Shades: []fitout.Shade{}, Spans: []fitout.Span{}}}
-	case strings.Contains(name, "inverter"):
-		watts, _ := numberBefore(name, `w`)
+	case words.Names(name, "inverter"):
+		watts, _ := figureNamed(name, "w")
 		return &fitout.Device{Inverter: &fitout.Inverter{Watts: orElse(watts, 1000), Standby: 10}}
 	}
 	return nil
@@ -122,44 +120,6 @@ func fridgeOf(i *fitout.Item) *fitout.PowerLoad {
 	mean := max(8, min(30, 6+litres/20))
 	return &fitout.PowerLoad{Count: 1, Watts: 3.5 * mean, Use: fitout.UseHeat, Electronic: true, Least: 10.7,
 		Spans: []fitout.Span{}, Heat: &fitout.HeatUse{Mean: float64(int(mean)), At: 32, AtInner: 4, Inner: 4}}
-}
-
-// batteryNamed is a battery by what its name says; 100 Ah of lithium where it says nothing.
-func batteryNamed(name string) *fitout.PowerSystem {
-	b := fitout.Battery{Chemistry: fitout.LFP, Capacity: 100, Parallel: 1}
-	for word, chemistry := range map[string]fitout.Chemistry{"agm": fitout.AGM, "gel": fitout.Gel, "lead": fitout.AGM,
-		"flooded": fitout.Flooded} {
-		if strings.Contains(name, word) && (word != "lead" || b.Chemistry == fitout.LFP) {
-			b.Chemistry = chemistry
-		}
-	}
-	if ah, said := numberBefore(name, `ah`); said {
-		b.Capacity = ah
-	}
-	return &fitout.PowerSystem{Kind: fitout.HouseSystem, Voltage: 12, Battery: b, Full: 1, Ports: []fitout.Port{}}
-}
-
-// stationNamed is a power station by what its name says; 1000 Wh where it says nothing.
-func stationNamed(name string) *fitout.Device {
-	wh, said := numberBefore(name, `wh`)
-	if !said {
-		wh = 1000
-	}
-	return &fitout.Device{
-		System: &fitout.PowerSystem{Kind: fitout.StationSystem, Voltage: 12, Full: 1, Ports: []fitout.Port{},
-			Battery: fitout.Battery{Chemistry: fitout.LFP, Capacity: float64(int(wh/1.28)) / 10, Parallel: 1}},
-		Inverter: &fitout.Inverter{Name: "Inverter of the station", Watts: wh, Standby: 9, Remote: true},
-	}
-}
-
-// numberBefore is the number before a unit in a name in lower case.
-func numberBefore(name, unit string) (float64, bool) {
-	found := regexp.MustCompile(`(\d+(?:[.,]\d+)?) ?` + unit + `\b`).FindStringSubmatch(name)
-	if found == nil {
-		return 0, false
-	}
-	value, err := strconv.ParseFloat(strings.ReplaceAll(found[1], ",", "."), 64)
-	return value, err == nil && value > 0
 }
 
 func orElse(value, otherwise float64) float64 {

@@ -97,6 +97,33 @@ func TestWhatHasAPlugComesIn(t *testing.T) {
 	assert.Empty(t, j.Variants[0].Electrics.Loads, "the job that was given is as it was")
 }
 
+// A name is read as people write figures, and by whole words: "leader" is no lead.
+func TestWhatANameProposesForPower(t *testing.T) {
+	for name, want := range map[string]fitout.Battery{
+		"Battery 120 Ah":                    {Chemistry: fitout.LFP, Capacity: 120},
+		"Battery, gel, 1,000 Ah":            {Chemistry: fitout.Gel, Capacity: 1000},
+		"Leader's battery":                  {Chemistry: fitout.LFP, Capacity: 100},
+		"Wet lead acid battery, 0.09 kAh":   {Chemistry: fitout.Flooded, Capacity: 90},
+		"House battery of lead, 97,5 Ah":    {Chemistry: fitout.AGM, Capacity: 97.5},
+		"Second battery, 1 200 Ah, calcium": {Chemistry: fitout.AGM, Capacity: 1200},
+	} {
+		j := example.Ute()
+		example.Add(&j, "battery", 30, 2400, func(i *fitout.Item) {
+			i.Name = name
+			i.Module = &fitout.Module{Kind: fitout.BatteryBox, Faces: fitout.FaceNone, Wall: fitout.NoMaterial,
+				Runner: fitout.NoRunner, Stack: fitout.Beside, Cells: []fitout.Cell{}, Fixings: []fitout.Fixing{}}
+		})
+		example.Add(&j, "inverter", 5, 2400).Name = "Inverter 1,500 W"
+		brought, _ := edit.BringIn(&j, example.Shop())
+		e := &brought.Variants[0].Electrics
+		require.Len(t, e.Systems, 1, name)
+		assert.Equal(t, want.Chemistry, e.Systems[0].Battery.Chemistry, name)
+		assert.InDelta(t, want.Capacity, e.Systems[0].Battery.Capacity, 1e-9, name)
+		require.Len(t, e.Inverters, 1)
+		assert.InDelta(t, 1500, e.Inverters[0].Watts, 1e-9)
+	}
+}
+
 func TestTheCablesAreCounted(t *testing.T) {
 	j := equipped(t, example.Ute(), "lfp-160", "")
 	for _, component := range []string{"cool-50", "light-area", "inverter-2000", "dcdc-40"} {
