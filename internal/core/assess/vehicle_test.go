@@ -96,7 +96,8 @@ func TestVehicleRulesFire(t *testing.T) {
 		{"measure-opening-too-wide", "The opening is 1 300 mm wide, the bay behind it 1 200 mm", fitout.Caution,
 			func(j *fitout.Job) { example.Cargo(j).Opening.Width = 1300 }},
 		{"bay-in-cab", "the cab ends at 2 400 mm. Measure both again: move cargo area back by 100 mm", fitout.Caution, func(j *fitout.Job) {
-			j.Vehicle.Outline.CabRear = example.Cargo(j).At.X + 100
+			tub := example.Cargo(j)
+			tub.Kind, j.Vehicle.Outline.CabRear = fitout.BayTub, tub.At.X+100
 		}},
 		{"measure-level-first", "levelling after the template is made spoils the template", fitout.Caution,
 			func(j *fitout.Job) {
@@ -227,4 +228,21 @@ func TestABayBehindTheCutMovesWithTheExtension(t *testing.T) {
 	assert.InDelta(t, before+300, assess.Of(&j).Bays[0].Floor[0].X, 1e-9)
 	assert.Len(t, space.Sheets(&j), 1)
 	assert.NotEmpty(t, brief.SchoolsOf(plan.Of(&j)))
+}
+
+// What is in the cab, under its floor or over its roof is no space behind it, wherever it begins.
+func TestASpaceInTheCabMayBeginThere(t *testing.T) {
+	begins := func(kind fitout.BayKind, ahead, z float64) []fitout.Finding {
+		j := example.Ute()
+		space := example.Cargo(&j)
+		space.Kind, space.At.Z, j.Vehicle.Outline.CabRear = kind, z, space.At.X+ahead
+		return example.Found(t, j, "bay-in-cab")
+	}
+	assert.NotEmpty(t, begins(fitout.BayCanopyLeft, 6, 900))
+	assert.Empty(t, begins(fitout.BayCanopyLeft, 4, 900), "the tape reads no closer")
+	for _, kind := range []fitout.BayKind{fitout.BaySecondRow, fitout.BayCab, fitout.BayBetweenRails, fitout.BayUnderTray, fitout.BayRoof} {
+		assert.Empty(t, begins(kind, 400, 900), kind)
+	}
+	assert.NotEmpty(t, begins(fitout.BayLivingBox, 400, 900))
+	assert.Empty(t, begins(fitout.BayLivingBox, 400, 1850), "its bed is over the cab's roof")
 }

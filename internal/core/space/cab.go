@@ -8,9 +8,15 @@ import (
 	"zaino/internal/core/words"
 )
 
+// behindCab are the kinds of space that stand behind the cab of a ute; others are in it, over it or under it.
+var behindCab = map[fitout.BayKind]bool{
+	fitout.BayTub: true, fitout.BayCanopyLeft: true, fitout.BayCanopyRight: true, fitout.BayCanopyRear: true,
+	fitout.BayLivingBox: true, fitout.BayHeadboard: true, fitout.BayRearWall: true,
+}
+
 // bayInCab cautions of a space behind the cab of a ute that begins within the cab: where one of them was measured
-// wrongly, every length of that space is, and all that stands in it is told too far in front. Nobody rides in such
-// a space, and what stands over the cab's roof, or under its floor, is none of it.
+// wrongly, every length of that space is, and all that stands in it is told too far in front. What begins over the
+// cab's roof is none of it, nor is a space in which people ride.
 func bayInCab(p *plan.Plan) []fitout.Finding {
 	o := &p.Vehicle.Outline
 	if o.Body != fitout.BodyTray && o.Body != fitout.BodyTub || o.CabRear == 0 {
@@ -21,8 +27,7 @@ func bayInCab(p *plan.Plan) []fitout.Finding {
 		b := &p.Vehicle.Bays[i]
 		room := RoomBox(b)
 		into := o.CabRear - room.From.X
-		if b.Shared || into <= tapeSlack || room.To.X <= o.CabFront || room.From.Z >= o.Height-tapeSlack ||
-			room.To.Z < o.SillHeight || room.From.Z < o.SillHeight {
+		if b.Shared || !behindCab[b.Kind] || into <= tapeSlack || room.From.Z >= o.Height-tapeSlack {
 			continue
 		}
 		f := fitout.Finding{
