@@ -104,6 +104,16 @@ type source struct {
 // eachError visits every source of error of what is aboard besides the empty
 // vehicle; visit must not keep it.
 func (p *Plan) eachError(u *fitout.Uncertainty, state *State, visit func(*source)) {
+	p.restErrors(u, state, visit)
+	for i := range p.Items {
+		if thing, aboard := p.In(i, state); aboard && (!thing.Trailer || state.Coupled) {
+			p.errorsOf(i, &thing, u, visit)
+		}
+	}
+}
+
+// restErrors visits those of what is in the vehicle's tanks, and of the trailer.
+func (p *Plan) restErrors(u *fitout.Uncertainty, state *State, visit func(*source)) {
 	for i := range p.Tanks {
 		m := p.Tanks[i].Mass
 		m.Kg = state.TankFills[p.vehicle.Tanks[i].ID] * p.vehicle.Tanks[i].Density
@@ -111,11 +121,6 @@ func (p *Plan) eachError(u *fitout.Uncertainty, state *State, visit func(*source
 			sigma := u.Weighed * m.Kg
 			m.Kg = 1
 			visit(&source{carrier: p.tank(i), mass: true, one: Moments{}.Add(m), sigma: sigma, weighed: sigma})
-		}
-	}
-	for i := range p.Items {
-		if thing, aboard := p.In(i, state); aboard && (!thing.Trailer || state.Coupled) {
-			p.errorsOf(i, &thing, u, visit)
 		}
 	}
 	if state.Coupled && p.Trailer != nil {

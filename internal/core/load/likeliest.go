@@ -10,8 +10,9 @@ import (
 // greatest load: from that, and from the one shown, it changes one setting after another as long as that makes
 // it likelier, and two at a time where one alone does not.
 func (p *Plan) Likeliest(count Count, limit float64, b Baseline, u *fitout.Uncertainty) (State, float64) {
+	sigmaIn := p.sigmaOf(count, b, u)
 	far := func(s *State) float64 { // how many σ the limit is away; least is likeliest
-		sigma := Sigma(count, p.Errors(b, u, s))
+		sigma := sigmaIn(s)
 		if sigma == 0 {
 			return math.Inf(1)
 		}

@@ -1,6 +1,7 @@
 package load
 
 import (
+	"math"
 	"testing"
 
 	"pgregory.net/rapid"
@@ -32,6 +33,43 @@ func TestTheLikeliestStateIsTheLikeliestOfAll(t *testing.T) {
 		})
 		if best > found+1e-3 {
 			t.Fatalf("found %.6f, a state has %.6f", found, best)
+		}
+	})
+}
+
+// Summed up state by state, what is uncertain is the same as the sum over its errors: with parts of one material that err
+// together, and with a weighing of the whole that knows something of each.
+func TestWhatIsUncertainInManyStatesIsThatOfEach(t *testing.T) {
+	u := fitout.NewPractice(fitout.AustraliaNZ).Uncertainty
+	b := Baseline{Front: 12, Rear: 15, With: -4, Side: 5}
+	rapid.Check(t, func(t *rapid.T) {
+		j := anyJob(t)
+		v := &j.Variants[0]
+		weighed := fitout.WeighIn{
+			ID: "w", Name: "Pads", Reading: fitout.ReadAxles, Front: 1300, Rear: 1500, Resolution: 20, Level: true,
+			Calibrates: rapid.Bool().Draw(t, "calibrates"),
+		}
+		for i := range v.Items {
+			item := &v.Items[i]
+			item.Source = rapid.SampledFrom([]fitout.MassSource{fitout.ByScale, fitout.DataSheet, fitout.Estimate,
+				fitout.ByMaterial}).Draw(t, "source")
+			if item.Source == fitout.ByMaterial {
+				item.Module = &fitout.Module{Kind: fitout.Locker,
+					Wall: rapid.SampledFrom([]fitout.Material{fitout.Plywood, fitout.Aluminium}).Draw(t, "wall")}
+			}
+			weighed.Aboard = append(weighed.Aboard, fitout.Aboard{Of: item.ID, Name: item.Name, Kg: item.Mass,
+				Source: item.Source, At: item.At})
+		}
+		v.WeighIns = []fitout.WeighIn{weighed}
+		p := NewPlan(&j)
+		count := p.RearForm().Count()
+		sigma := p.sigmaOf(count, b, &u)
+		shown := p.Shown()
+		for _, state := range append(p.neighbours(&shown), shown, p.Worst(count)) {
+			want := Sigma(count, p.Errors(b, &u, &state))
+			if got := sigma(&state); math.Abs(got-want) > 1e-9*max(1, want) {
+				t.Fatalf("%v kg, summed over its errors %v kg", got, want)
+			}
 		}
 	})
 }
