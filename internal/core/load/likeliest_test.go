@@ -53,12 +53,13 @@ func TestWhatIsUncertainInManyStatesIsThatOfEach(t *testing.T) {
 			item := &v.Items[i]
 			item.Source = rapid.SampledFrom([]fitout.MassSource{fitout.ByScale, fitout.DataSheet, fitout.Estimate,
 				fitout.ByMaterial}).Draw(t, "source")
+			var wall fitout.Material
 			if item.Source == fitout.ByMaterial {
-				item.Module = &fitout.Module{Kind: fitout.Locker,
-					Wall: rapid.SampledFrom([]fitout.Material{fitout.Plywood, fitout.Aluminium}).Draw(t, "wall")}
+				wall = rapid.SampledFrom([]fitout.Material{fitout.Plywood, fitout.Aluminium}).Draw(t, "wall")
+				item.Module = &fitout.Module{Kind: fitout.Locker, Wall: wall}
 			}
 			weighed.Aboard = append(weighed.Aboard, fitout.Aboard{Of: item.ID, Name: item.Name, Kg: item.Mass,
-				Source: item.Source, At: item.At})
+				Source: item.Source, Wall: wall, At: item.At})
 		}
 		v.WeighIns = []fitout.WeighIn{weighed}
 		p := NewPlan(&j)
