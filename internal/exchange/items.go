@@ -179,6 +179,9 @@ func (r *itemReader) row(line int, cells []string) Row {
 	return row
 }
 
+// furthest is how far from the front axle a thing may stand, mm.
+const furthest = 20_000.0
+
 // take puts what a cell says into an item.
 func (r *itemReader) take(item *fitout.Item, i int, text string) error {
 	var err error
@@ -207,7 +210,11 @@ func (r *itemReader) take(item *fitout.Item, i int, text string) error {
 		item.Mass = read(quantity.Mass)
 	case colX:
 		x := r.job.Vehicle.FromDatum(r.job.Datum, read(quantity.Length))
-		item.At.X = math.Round(x*1e6) / 1e6 // what adding and taking off the datum leaves behind the point is no measure
+		// What adding and taking off the datum leaves behind the point is no measure, nor is it beyond the range.
+		item.At.X = math.Round(x*1e6) / 1e6
+		if beyond := math.Abs(item.At.X) - furthest; beyond > 0 && beyond < 1e-4 {
+			item.At.X = math.Copysign(furthest, x)
+		}
 	case colY:
 		item.At.Y = read(quantity.Length)
 	case colZ:

@@ -240,6 +240,27 @@ func TestDrawnItemsRoundTrip(t *testing.T) {
 	})
 }
 
+// A thing at the end of the range comes back to it, whatever the lengths are counted from and in.
+func TestAPlaceAtTheEndOfItsRangeComesBack(t *testing.T) {
+	for wheelbase := 2500.0; wheelbase < 2501; wheelbase += 0.1234567 {
+		for _, end := range []float64{-20_000, 20_000} {
+			j := job()
+			j.Vehicle.Wheelbase, j.Datum = wheelbase, fitout.DatumRearAxle
+			j.Variants[0].Items = []fitout.Item{{ID: "a", Name: "Rope", Form: fitout.FormBox, Source: fitout.ByScale,
+				At: fitout.Point{X: end}, Presence: fitout.Presence{Kind: fitout.Always}}}
+			data, err := WriteItems(j)
+			require.NoError(t, err)
+			p, err := ReadItems(string(data), j)
+			require.NoError(t, err)
+			require.NotNil(t, p.Rows[0].Item, "%v: %v", wheelbase, p.Rows[0].Errors)
+			assert.Equal(t, end, p.Rows[0].Item.At.X)
+		}
+	}
+	p, err := ReadItems("Name,Mass,Station\nRope,9,20000.001\n", job())
+	require.NoError(t, err)
+	assert.NotEmpty(t, p.Rows[0].Errors, "what is typed beyond the range is refused")
+}
+
 func TestItemsNameSwitchesAndSeatsOfTheJob(t *testing.T) {
 	j := job()
 	j.Vehicle.Seats = []fitout.Seat{{ID: "s1", Name: "Driver"}}
