@@ -144,12 +144,23 @@ func (p *page) click(selector string) {
 	p.clickOn("document.querySelector(" + quoted(selector) + ")")
 }
 
+// clickOn clicks what an expression names, where nothing else covers it. On a busy machine the page may still move between
+// the look, the press and the release, and the click then goes beside it: people click once more.
 func (p *page) clickOn(expression string) {
 	p.t.Helper()
-	// A click on what something else covers would be a click on that.
-	x, y := p.placeIf(expression, "(hit => hit && (e.contains(hit) || hit.contains(e) || "+
-		"hit.closest('label')?.contains(e)))(document.elementFromPoint(at[0], at[1]))")
-	p.do(chromedp.MouseClickXY(x, y))
+	const struck = "(e.contains(hit) || hit === window.under || hit.closest('label')?.contains(e))"
+	for range 4 {
+		x, y := p.placeIf(expression, "(hit => hit && (e.contains(hit) || hit.contains(e) || "+
+			"hit.closest('label')?.contains(e)) && (window.under = hit))(document.elementFromPoint(at[0], at[1]))")
+		js[any](p, "(() => { window.missed = false; const look = event => { const hit = event.target, e = "+expression+
+			"; window.missed ||= e instanceof HTMLElement && !"+struck+" }; for (const event of ['mousedown', 'click']) "+
+			"addEventListener(event, look, { capture: true, once: true }) })()")
+		p.do(chromedp.MouseClickXY(x, y))
+		if !js[bool](p, "Boolean(window.missed)") {
+			return
+		}
+	}
+	require.FailNow(p.t, "what was to be clicked never stood still", expression)
 }
 
 // drag drags what an expression names by so many px.
@@ -179,19 +190,11 @@ func (p *page) press(name string) {
 func (p *page) stage(name string) { p.t.Helper(); p.follow(linkIn(".rail", name)) }
 func (p *page) sheet(name string) { p.t.Helper(); p.follow(linkIn(".sub-nav", name)) }
 
-// follow clicks a link until the page is there. On a busy machine a page may still move between the look at where the link
-// is and the click, which then goes beside it; people click once more.
+// follow clicks a link and waits until the page is there.
 func (p *page) follow(link string) {
 	p.t.Helper()
-	for range 4 {
-		p.clickOn(link)
-		for deadline := time.Now().Add(3 * time.Second); time.Now().Before(deadline); time.Sleep(25 * time.Millisecond) {
-			if js[bool](p, link+"?.getAttribute('aria-current') === 'page'") {
-				return
-			}
-		}
-	}
-	require.FailNow(p.t, "the link leads nowhere", link)
+	p.clickOn(link)
+	p.waitFor(link + "?.getAttribute('aria-current') === 'page'")
 }
 
 func linkIn(list, name string) string {
