@@ -59,7 +59,9 @@ func (g *gather) add(work, of, title string, minutes float64, change func(*Build
 	if _, twice := g.w.byID[id]; twice {
 		return id
 	}
-	s := BuildStep{
+	n := len(g.w.steps)
+	g.w.byID[id] = n
+	g.w.steps = append(g.w.steps, BuildStep{
 		ID:      id,
 		Work:    work,
 		Module:  of,
@@ -70,12 +72,10 @@ func (g *gather) add(work, of, title string, minutes float64, change func(*Build
 		Takes:   []string{},
 		After:   []string{},
 		Makers:  []string{},
-	}
+	})
 	if change != nil {
-		change(&s)
+		change(&g.w.steps[n])
 	}
-	g.w.byID[id] = len(g.w.steps)
-	g.w.steps = append(g.w.steps, s)
 	return id
 }
 
@@ -221,6 +221,18 @@ func (g *gather) module(m *Made) {
 	g.chain(whys, all...)
 }
 
+// marksOf are the numbers of the panels and profiles of a part.
+func (g *gather) marksOf(m *Made) []string {
+	marks := make([]string, 0, len(m.Panels)+len(m.Rods))
+	for _, p := range m.Panels {
+		marks = append(marks, g.l.List.Panels[p].Mark)
+	}
+	for _, r := range m.Rods {
+		marks = append(marks, g.l.List.Rods[r].Mark)
+	}
+	return marks
+}
+
 // made gathers how a part is built.
 func (g *gather) made(m *Made) {
 	b, id, d := &g.l.Job.Build, m.ID, m.item.Module
@@ -228,6 +240,7 @@ func (g *gather) made(m *Made) {
 	name := words.Lower(m.Name)
 	skill := map[fitout.Material]string{fitout.Plywood: string(fitout.Joinery), fitout.FoamCore: string(fitout.Joinery),
 		fitout.Aluminium: string(fitout.Metalwork), fitout.Extrusion: string(fitout.Metalwork)}[d.Wall]
+	marks := g.marksOf(m)
 	with := func(tools string, parts bool, takes ...string) func(*BuildStep) {
 		return func(s *BuildStep) {
 			s.Skill, s.Tools = skill, tools
@@ -237,12 +250,7 @@ func (g *gather) made(m *Made) {
 				}
 			}
 			if parts {
-				for _, p := range m.Panels {
-					s.Parts = append(s.Parts, g.l.List.Panels[p].Mark)
-				}
-				for _, r := range m.Rods {
-					s.Parts = append(s.Parts, g.l.List.Rods[r].Mark)
-				}
+				s.Parts = marks
 			}
 		}
 	}

@@ -182,54 +182,46 @@ type Gap struct {
 // below and above: to the nearest part whose shadow it stands in, or to the
 // wall. Without a bay only neighbours count.
 func Gaps(part *Part, parts []Part, bay *Bay) []Gap {
-	axes := []struct {
-		low, high string
-		of        func(fitout.Point) float64
-	}{
-		{"front", "rear", func(p fitout.Point) float64 { return p.X }},
-		{"left", "right", func(p fitout.Point) float64 { return p.Y }},
-		{"below", "above", func(p fitout.Point) float64 { return p.Z }},
+	sides := [6]Gap{{Side: "front"}, {Side: "rear"}, {Side: "left"}, {Side: "right"}, {Side: "below"}, {Side: "above"}}
+	for k := range sides {
+		sides[k].MM = math.Inf(1)
 	}
-	var gaps []Gap
-	for n, axis := range axes {
-		low, high := Gap{axis.low, math.Inf(1), ""}, Gap{axis.high, math.Inf(1), ""}
-		if bay != nil {
-			low.MM = axis.of(part.Box.From) - axis.of(bay.Room.From)
+	from, to := coordinates(part.Box.From), coordinates(part.Box.To)
+	if bay != nil {
+		near, far := coordinates(bay.Room.From), bay.Room.To
+		far.X = bay.rearAt(part.Box.To.Z)
+		end := coordinates(far)
+		for n := range 3 {
+			sides[2*n].MM = from[n] - near[n]
 			if !bay.Open {
-				far := bay.Room.To
-				far.X = bay.rearAt(part.Box.To.Z)
-				high.MM = axis.of(far) - axis.of(part.Box.To)
+				sides[2*n+1].MM = end[n] - to[n]
 			}
 		}
-		for k := range parts {
-			other := &parts[k]
-			if other.ID == part.ID || !inShadow(part.Box, other.Box, n) {
+	}
+	for k := range parts {
+		other := &parts[k]
+		by := coordinates(part.Box.Overlap(other.Box))
+		for n := range 3 {
+			// Only what overlaps on both other axes stands before this side.
+			if by[(n+1)%3] <= slack || by[(n+2)%3] <= slack || other.ID == part.ID {
 				continue
 			}
-			if d := axis.of(part.Box.From) - axis.of(other.Box.To); d >= -slack && d < low.MM {
-				low.MM, low.To = d, other.ID
+			if d := from[n] - coordinates(other.Box.To)[n]; d >= -slack && d < sides[2*n].MM {
+				sides[2*n].MM, sides[2*n].To = d, other.ID
 			}
-			if d := axis.of(other.Box.From) - axis.of(part.Box.To); d >= -slack && d < high.MM {
-				high.MM, high.To = d, other.ID
+			if d := coordinates(other.Box.From)[n] - to[n]; d >= -slack && d < sides[2*n+1].MM {
+				sides[2*n+1].MM, sides[2*n+1].To = d, other.ID
 			}
 		}
-		for _, gap := range []Gap{low, high} {
-			if !math.IsInf(gap.MM, 1) {
-				gaps = append(gaps, gap)
-			}
+	}
+	gaps := make([]Gap, 0, len(sides))
+	for _, gap := range sides {
+		if !math.IsInf(gap.MM, 1) {
+			gaps = append(gaps, gap)
 		}
 	}
 	return gaps
 }
 
-// inShadow tells whether two boxes overlap on both axes other than n.
-func inShadow(a, b fitout.Box, n int) bool {
-	by := a.Overlap(b)
-	overlaps := [3]float64{by.X, by.Y, by.Z}
-	for k, mm := range overlaps {
-		if k != n && mm <= slack {
-			return false
-		}
-	}
-	return true
-}
+// coordinates are x, y and z of a point, to be gone through.
+func coordinates(p fitout.Point) [3]float64 { return [3]float64{p.X, p.Y, p.Z} }

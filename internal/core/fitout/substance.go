@@ -1,6 +1,10 @@
 package fitout
 
-import "strings"
+import (
+	"iter"
+	"slices"
+	"strings"
+)
 
 // Substance is what a thing holds or is, where that bears on its neighbours and on the people near it.
 type Substance string
@@ -115,13 +119,32 @@ var onlyNamedAfter = []string{
 	"line",
 }
 
+// beginsPhrase are the first words of all phrases.
+var beginsPhrase = func() map[string]bool {
+	all := map[string]bool{}
+	for _, phrases := range spokenIn {
+		for _, s := range phrases {
+			first, _, _ := strings.Cut(s.phrase, " ")
+			all[first] = true
+		}
+	}
+	return all
+}()
+
 // ProposedSubstance is what a thing of a name most likely holds, in the words of a region; not said where its name
 // tells nothing. It is a proposal: what counts is the field.
 func ProposedSubstance(name string, region Region) Substance {
-	said := " " + strings.Join(
-		strings.FieldsFunc(strings.ToLower(name), func(r rune) bool { return r < 'a' || r > 'z' }),
-		" ",
-	) + " "
+	words := func() iter.Seq[string] {
+		return strings.FieldsFuncSeq(strings.ToLower(name), func(r rune) bool { return r < 'a' || r > 'z' })
+	}
+	speaks := false
+	for word := range words() {
+		speaks = speaks || beginsPhrase[word]
+	}
+	if !speaks { // most names, which are looked at with every edit
+		return SubstanceNotSaid
+	}
+	said := " " + strings.Join(slices.Collect(words()), " ") + " "
 	for _, word := range onlyNamedAfter {
 		if strings.Contains(said, " "+word+" ") {
 			return SubstanceNotSaid

@@ -7,7 +7,12 @@ import "zaino/internal/core/fitout"
 // lining and profiles. runners are the lengths in which they come. ok is false for what is bought whole, whose mass the data
 // sheet gives.
 func Mass(i *fitout.Item, runners []fitout.RunnerLength) (kg float64, centre fitout.Point, ok bool) {
-	if i.Module == nil || i.Module.Wall == fitout.NoMaterial || Of(i.Module.Kind).Shape == Bought {
+	return massIn(&Anatomy{}, i, runners)
+}
+
+// massIn is Mass with the anatomy of the module worked out in the memory of another's.
+func massIn(made *Anatomy, i *fitout.Item, runners []fitout.RunnerLength) (kg float64, centre fitout.Point, ok bool) {
+	if !built(i) {
 		return 0, i.At, false
 	}
 	sum := fitout.Point{}
@@ -16,7 +21,7 @@ func Mass(i *fitout.Item, runners []fitout.RunnerLength) (kg float64, centre fit
 		kg += of
 		sum.X, sum.Y, sum.Z = sum.X+of*at.X, sum.Y+of*at.Y, sum.Z+of*at.Z
 	}
-	made := AnatomyOf(i, runners)
+	*made = anatomyInto(*made, i, runners)
 	for k := range made.Panels {
 		add(made.Panels[k].Box, made.Panels[k].Kg)
 	}

@@ -95,11 +95,21 @@ func wall(m *fitout.Module) float64 {
 // (W − 2t) × (H − 2t), and dividers between. A drawer of w × h × d has its bottom w × d, sides
 // (h − t) × d that stand on it, and ends (w − 2t) × (h − t) between them. runners are the lengths in which they come.
 func AnatomyOf(i *fitout.Item, runners []fitout.RunnerLength) Anatomy {
-	if i.Module == nil || i.Module.Wall == fitout.NoMaterial || Of(i.Module.Kind).Shape == Bought {
+	if !built(i) {
 		return Anatomy{}
 	}
+	return anatomyInto(Anatomy{Panels: make([]Panel, 0, 6+8*len(i.Module.Cells))}, i, runners)
+}
+
+// built tells whether a module is made of panels or profiles, and not bought whole.
+func built(i *fitout.Item) bool {
+	return i.Module != nil && i.Module.Wall != fitout.NoMaterial && Of(i.Module.Kind).Shape != Bought
+}
+
+// anatomyInto is the anatomy of a built module, in the memory of another one that nobody needs any more.
+func anatomyInto(was Anatomy, i *fitout.Item, runners []fitout.RunnerLength) Anatomy {
 	b := builder{i: i, m: i.Module, box: i.Box(), t: i.Module.Panel, p: ProfileWidth(i.Module), runners: runners}
-	b.made.Panels = make([]Panel, 0, 6+8*len(i.Module.Cells))
+	b.made = Anatomy{Panels: was.Panels[:0], Rods: was.Rods[:0], Runners: was.Runners[:0], Linings: was.Linings[:0]}
 	b.w, b.d, b.h = i.Size.Width, i.Size.Length, i.Size.Height
 	if across(i.Module.Faces) {
 		b.w, b.d = b.d, b.w
@@ -360,7 +370,7 @@ func (b *builder) railsOf(k int, at float64, lies *[3]span) {
 // partition stands across, as wide and as high as the inside. A cover lies on the sides.
 func (b *builder) drawer(c Cell) {
 	inner := *b
-	inner.box, inner.made = c.Outer, Anatomy{}
+	inner.box = c.Outer
 	s := c.Outer.Size()
 	w, d, h, t := s.Width, s.Length, s.Height, b.t
 	if across(b.m.Faces) {
@@ -377,9 +387,7 @@ func (b *builder) drawer(c Cell) {
 	b.partitions(&inner, c, w, d)
 	inner.run(c.ID, c.Outer, d)
 	inner.line(c.ID, c.Outer)
-	b.made.Panels = append(b.made.Panels, inner.made.Panels...)
-	b.made.Runners = append(b.made.Runners, inner.made.Runners...)
-	b.made.Linings = append(b.made.Linings, inner.made.Linings...)
+	b.made = inner.made
 }
 
 // partitions stand across the longer side of the inside, evenly.

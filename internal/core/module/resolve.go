@@ -21,10 +21,11 @@ func Placed(items []fitout.Item, handled func(id string) int, runners []fitout.R
 	placed := make([]fitout.Item, len(items))
 	copy(placed, items)
 	byID := make(map[string]*fitout.Item, len(placed))
+	var scratch Anatomy
 	for k := range placed {
 		item := &placed[k]
 		byID[item.ID] = item
-		if kg, _, ok := massOf(item, runners); ok {
+		if kg, _, ok := massOf(&scratch, item, runners); ok {
 			item.Mass = kg
 		}
 	}
@@ -59,8 +60,9 @@ func Weighed(j *fitout.Job, placed []fitout.Item) *fitout.Job {
 	}
 	items := make([]fitout.Item, len(placed))
 	copy(items, placed)
+	var scratch Anatomy
 	for k := range items {
-		if _, centre, ok := massOf(&items[k], j.Build.Runners); ok {
+		if _, centre, ok := massOf(&scratch, &items[k], j.Build.Runners); ok {
 			items[k].At = centre
 		}
 	}
@@ -76,11 +78,11 @@ func Weighed(j *fitout.Job, placed []fitout.Item) *fitout.Job {
 }
 
 // massOf is the mass of the construction, where it counts: until it is weighed.
-func massOf(item *fitout.Item, runners []fitout.RunnerLength) (kg float64, centre fitout.Point, ok bool) {
+func massOf(made *Anatomy, item *fitout.Item, runners []fitout.RunnerLength) (kg float64, centre fitout.Point, ok bool) {
 	if item.Module == nil || item.Source != fitout.ByMaterial {
 		return 0, fitout.Point{}, false
 	}
-	return Mass(item, runners)
+	return massIn(made, item, runners)
 }
 
 func hasModules(items []fitout.Item) bool {
