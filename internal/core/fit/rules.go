@@ -73,6 +73,7 @@ func Rules() []Rule {
 		{"sleep-exits", sleepExits},
 		{"opening-covered", openingCovered},
 		{"window-uncovered", windowUncovered},
+		{"stands-on-nothing", standsOnNothing},
 		{"strut-force", strutForce},
 		{"strut-swing", strutSwing},
 		{"tight", tight},

@@ -414,6 +414,7 @@ var trips = map[string]struct {
 	"cable-follows": {func(s *Scene) {
 		s.part("fridge").Module().Follows = fitout.NotSaid
 	}, "fridge", 0, "Choose a chain"},
+	"stands-on-nothing": {func(s *Scene) { s.put("chest", 0, 0, 100) }, "chest", 140, "Lower it by 140 mm"},
 	"tight": {func(s *Scene) {
 		s.put("fridge", 0, -29, 0)
 	}, "fridge", 1, "Between it and the unit there are 1 mm"},

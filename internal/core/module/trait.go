@@ -30,6 +30,7 @@ type Traits struct {
 	Hot         bool    // it is hot
 	Wet         bool    // water may run out of it
 	KeepDry     bool    // water must not run into it
+	Stands      bool    // it stands on a floor or on something else; nobody screws it to a wall
 	Yields      bool    // loose gear: it is lifted out of the way
 	Air         float64 // room for air that it wants at two sides, mm
 	Served      string  // what somebody has to reach of it for years
@@ -38,13 +39,16 @@ type Traits struct {
 // traits of the kinds that have any. Room for air is a practice figure of generic
 // devices; a data sheet that asks for more has the last word.
 var traits = map[fitout.ModuleKind]Traits{
-	fitout.Drawers:       {SatOn: true},
+	fitout.Drawers:       {Stands: true, SatOn: true},
 	fitout.Trundle:       {SatOn: true},
-	fitout.FridgeSlide:   {Cools: true, ReachedInto: true, Air: 20},
-	fitout.UprightFridge: {Cools: true, Air: 40},
-	fitout.LiddedBox:     {ReachedInto: true},
+	fitout.FridgeSlide:   {Stands: true, Cools: true, ReachedInto: true, Air: 20},
+	fitout.UprightFridge: {Stands: true, Cools: true, Air: 40},
+	fitout.Pantry:        {Stands: true},
+	fitout.ToiletModule:  {Stands: true},
+	fitout.Crate:         {Stands: true},
+	fitout.LiddedBox:     {Stands: true, ReachedInto: true},
 	fitout.SlideTable:    {CarriesOut: true, SatOn: true, Shelf: true},
-	fitout.KitchenSlide:  {CarriesOut: true, WiredDrawer: true},
+	fitout.KitchenSlide:  {Stands: true, CarriesOut: true, WiredDrawer: true},
 	fitout.Shelf:         {Shelf: true},
 	fitout.DropShelf:     {Shelf: true},
 	fitout.FalseFloor:    {StoodOn: true, Floor: true},
@@ -55,15 +59,17 @@ var traits = map[fitout.ModuleKind]Traits{
 	fitout.RearCarrier:   {Hinged: true},
 	fitout.Barrier:       {Barrier: true},
 	fitout.UnderTrayBox:  {HungBelow: true},
-	fitout.FuelTank:      {Burns: true, Served: "filler and valve"},
+	fitout.FuelTank:      {Stands: true, Burns: true, Served: "filler and valve"},
 	fitout.CanHolder:     {Burns: true},
-	fitout.BatteryBox:    {Stores: true, Sparks: true, KeepDry: true, SmallLid: true, Air: 10, Served: "terminals"},
+	fitout.BatteryBox: {
+		Stands: true, Stores: true, Sparks: true, KeepDry: true, SmallLid: true, Air: 10, Served: "terminals",
+	},
 	fitout.Board:         {Sparks: true, KeepDry: true, Air: 30, Served: "fuses and wiring"},
-	fitout.PowerStation:  {Stores: true, Sparks: true, KeepDry: true, Air: 40, Served: "sockets"},
+	fitout.PowerStation:  {Stands: true, Stores: true, Sparks: true, KeepDry: true, Air: 40, Served: "sockets"},
 	fitout.Heater:        {Sparks: true, Hot: true, Air: 80, Served: "exhaust and combustion air"},
-	fitout.WaterTank:     {Wet: true, Water: true, Served: "filler, valve and drain"},
-	fitout.WasteTank:     {Wet: true, Waste: true, Served: "drain"},
-	fitout.PlainGear:     {Yields: true},
+	fitout.WaterTank:     {Stands: true, Wet: true, Water: true, Served: "filler, valve and drain"},
+	fitout.WasteTank:     {Stands: true, Wet: true, Waste: true, Served: "drain"},
+	fitout.PlainGear:     {Stands: true, Yields: true},
 }
 
 // TraitsOf returns the traits of a kind.

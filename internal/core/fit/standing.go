@@ -1,0 +1,89 @@
+package fit
+
+import (
+	"fmt"
+
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/words"
+)
+
+// packedUp is how far a part may stand over what is beneath it without a word, mm: feet, packers, carpet or a floor
+// that nobody drew. Workshop practice.
+const packedUp = 50.0
+
+// floored are the kinds of space in which things stand on a floor; in the others they hang or are bolted on.
+var floored = map[fitout.BayKind]bool{
+	fitout.BayWagonCargo: true, fitout.BayTub: true, fitout.BayCanopyLeft: true, fitout.BayCanopyRight: true,
+	fitout.BayCanopyRear: true, fitout.BayLivingBox: true, fitout.BaySecondRow: true, fitout.BayCab: true,
+}
+
+// standsOnNothing cautions of what has to stand and has only air beneath it. It may hang by a mounting point over its
+// underside, or under another part.
+func standsOnNothing(s *Scene) []fitout.Finding {
+	var found []fitout.Finding
+	for i := range s.Parts {
+		p := &s.Parts[i]
+		bay := s.bay(p)
+		if bay == nil || p.Away || !p.Traits().Stands || !floored[bay.Kind] || p.Box.From.Z-bay.Room.From.Z <= packedUp {
+			continue
+		}
+		under, name := s.beneath(p, bay)
+		lip := 0.0
+		s.goesOut(i, func(bay *Bay, _ fitout.Box) { lip = max(0, bay.Opening.Gap.From.Z-under) })
+		may, air := max(packedUp, lip), p.Box.From.Z-under
+		if air <= may+slack || s.hangs(p, bay) {
+			continue
+		}
+		f := about("stands-on-nothing", fitout.Caution, p)
+		f.Title = fmt.Sprintf("%s stands on nothing", p.Name())
+		f.Sentence = fmt.Sprintf(
+			"Between it and %s are %s of air, and no mounting point above its underside holds it up. Lower it by %s, build "+
+				"what it stands on, or measure again.",
+			words.Lower(name),
+			s.Say.Length(air),
+			s.Say.Length(air-lip),
+		)
+		f.Over(air, may, "mm")
+		f.Source = "physics"
+		f.Fixes = []fitout.Fix{edit("Lower it by "+s.Say.Length(air-lip), "part-z", p.ID, p.Box.Middle().Z-(air-lip))}
+		f.Lines = []fitout.Line{s.upright(p.Box, under, p.Box.From.Z)}
+		found = append(found, f)
+	}
+	return found
+}
+
+// beneath is how high the next thing under a part reaches, mm above ground, and what it is called: another part, what
+// rises from the floor of its space, or that floor.
+func (s *Scene) beneath(p *Part, bay *Bay) (top float64, name string) {
+	top, name = bay.Room.From.Z, "the floor of "+bay.Name
+	look := func(box fitout.Box, called string) {
+		by := p.Box.Overlap(box)
+		if by.X > slack && by.Y > slack && box.To.Z <= p.Box.From.Z+slack && box.To.Z > top {
+			top, name = box.To.Z, called
+		}
+	}
+	for k := range bay.Obstacles {
+		look(bay.Obstacles[k], bay.Names[k])
+	}
+	for k := range s.Parts {
+		if other := &s.Parts[k]; other.ID != p.ID {
+			look(other.Box, other.Name())
+		}
+	}
+	return top, name
+}
+
+// hangs tells whether something holds a part up from above its underside.
+func (s *Scene) hangs(p *Part, bay *Bay) bool {
+	for _, m := range s.mounts(p) {
+		if m.At.Z >= p.Box.From.Z-packedUp {
+			return true
+		}
+	}
+	for _, g := range Gaps(p, s.Parts, bay) {
+		if g.Side == "above" && g.To != "" && g.MM <= touching {
+			return true
+		}
+	}
+	return false
+}
