@@ -64,12 +64,12 @@ var traits = map[fitout.ModuleKind]Traits{
 	fitout.BatteryBox: {
 		Stands: true, Stores: true, Sparks: true, KeepDry: true, SmallLid: true, Air: 10, Served: "terminals",
 	},
-	fitout.Board:         {Sparks: true, KeepDry: true, Air: 30, Served: "fuses and wiring"},
-	fitout.PowerStation:  {Stands: true, Stores: true, Sparks: true, KeepDry: true, Air: 40, Served: "sockets"},
-	fitout.Heater:        {Sparks: true, Hot: true, Air: 80, Served: "exhaust and combustion air"},
-	fitout.WaterTank:     {Stands: true, Wet: true, Water: true, Served: "filler, valve and drain"},
-	fitout.WasteTank:     {Stands: true, Wet: true, Waste: true, Served: "drain"},
-	fitout.PlainGear:     {Stands: true, Yields: true},
+	fitout.Board:        {Sparks: true, KeepDry: true, Air: 30, Served: "fuses and wiring"},
+	fitout.PowerStation: {Stands: true, Stores: true, Sparks: true, KeepDry: true, Air: 40, Served: "sockets"},
+	fitout.Heater:       {Sparks: true, Hot: true, Air: 80, Served: "exhaust and combustion air"},
+	fitout.WaterTank:    {Stands: true, Wet: true, Water: true, Served: "filler, valve and drain"},
+	fitout.WasteTank:    {Stands: true, Wet: true, Waste: true, Served: "drain"},
+	fitout.PlainGear:    {Stands: true, Yields: true},
 }
 
 // TraitsOf returns the traits of a kind.
