@@ -44,6 +44,8 @@ var below = map[string]string{
 	"camp":     "fitout load module plan words fit",
 	"chassis":  "fitout load plan words fit",
 
+	"sense": "fitout module plan words fit space",
+
 	"weigh": "fitout gauss load plan words limits build",
 
 	"handover": "fitout module plan words wiring fit",
@@ -53,7 +55,7 @@ var below = map[string]string{
 	"edit":   "fitout load module plan words limits fit brief power ride trip wiring build weigh",
 	"season": "fitout gauss plan words brief power handover edit",
 	"offer":  "fitout load module plan quantity words limits fit brief edit power",
-	"assess": "fitout plan words edit answer camp chassis balance baseline brief fit limits offer power rating ride space trip wiring build weigh handover",
+	"assess": "fitout plan words edit answer camp chassis sense balance baseline brief fit limits offer power rating ride space trip wiring build weigh handover",
 
 	"mend":    "fitout load plan quantity words assess edit limits offer power rating supply",
 	"report":  "fitout load module plan words assess balance brief fit limits power rating space trip wiring build edit handover weigh",

@@ -60,4 +60,45 @@ var measureSlips = []each{
 			return i.ID, i.Module != nil && b.To.Z < j.Vehicle.Outline.FloorHeight
 		},
 	),
+	list("weighs nothing", func(j *fitout.Job) []fitout.Item { return j.ChosenVariant().Items },
+		func(_ *fitout.Job, i *fitout.Item) (string, bool) {
+			told := i.Mass > 0 && i.Presence.Level == nil && !i.Cables && i.Source != fitout.ByMaterial
+			i.Mass = 0
+			return i.ID, told
+		}),
+	list("stands in its place and in no space", func(j *fitout.Job) []fitout.Item { return j.ChosenVariant().Items },
+		func(j *fitout.Job, i *fitout.Item) (string, bool) {
+			was := i.Bay
+			i.Bay = ""
+			return i.ID, i.Module != nil && i.In == nil && (was == "cargo" || was == "bed" || was == "canopy-left" ||
+				was == "canopy-right")
+		}),
+	list("fuel tank holds ten times as much", func(j *fitout.Job) []fitout.Tank { return j.Vehicle.Tanks },
+		func(_ *fitout.Job, t *fitout.Tank) (string, bool) {
+			t.Capacity *= 10
+			return t.ID, t.Kind == fitout.TankFuel
+		}),
+	list("is a second driver's seat", func(j *fitout.Job) []fitout.Seat { return j.Vehicle.Seats },
+		func(_ *fitout.Job, s *fitout.Seat) (string, bool) {
+			was := s.Driver
+			s.Driver = true
+			return s.ID, !was
+		}),
+	once("coldest night and hottest day are exchanged", func(j *fitout.Job) bool {
+		trip := &j.Brief.Trip
+		trip.Coldest, trip.Hottest = trip.Hottest, trip.Coldest
+		return true
+	}),
+	once("front axle limit has a figure too many", func(j *fitout.Job) bool {
+		j.Vehicle.Limits.FrontAxle.Kg *= 10
+		return true
+	}),
+	once("body is a tenth as wide", func(j *fitout.Job) bool {
+		j.Vehicle.Outline.Width /= 10
+		return j.Vehicle.Outline.Width > 0
+	}),
+	once("somebody drinks half a litre", func(j *fitout.Job) bool {
+		j.Brief.Assumptions.WaterDrink = 0.5
+		return true
+	}),
 }

@@ -24,6 +24,7 @@ import (
 	"zaino/internal/core/power"
 	"zaino/internal/core/rating"
 	"zaino/internal/core/ride"
+	"zaino/internal/core/sense"
 	"zaino/internal/core/space"
 	"zaino/internal/core/trip"
 	"zaino/internal/core/weigh"
@@ -95,7 +96,7 @@ func engines() []engine {
 		into(build.Engine(), func(a *Assessment) *build.BuildFigures { return &a.Build }),
 		into(weigh.Engine(), func(a *Assessment) *weigh.WeighFigures { return &a.Weigh }),
 		into(handover.Engine(), func(a *Assessment) *handover.HandoverFigures { return &a.Handover }),
-		{func(*plan.Plan, *Assessment) {}, slices.Concat(answer.Rules(), camp.Rules(), chassis.Rules())},
+		{func(*plan.Plan, *Assessment) {}, slices.Concat(answer.Rules(), camp.Rules(), chassis.Rules(), sense.Rules())},
 	}
 }
 

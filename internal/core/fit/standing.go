@@ -18,13 +18,13 @@ var floored = map[fitout.BayKind]bool{
 }
 
 // standsOnNothing cautions of what has to stand and has only air beneath it. It may hang by a mounting point over its
-// underside, or under another part.
+// underside, or under another part; of a thing of the ledger nobody drew the place.
 func standsOnNothing(s *Scene) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range s.Parts {
 		p := &s.Parts[i]
 		bay := s.bay(p)
-		if bay == nil || p.Away || !p.Traits().Stands || !floored[bay.Kind] || p.Box.From.Z-bay.Room.From.Z <= packedUp {
+		if bay == nil || p.Away || p.Ledger || !p.Traits().Stands || !floored[bay.Kind] || p.Box.From.Z-bay.Room.From.Z <= packedUp {
 			continue
 		}
 		under, name := s.beneath(p, bay)

@@ -1,0 +1,76 @@
+package sense
+
+import (
+	"fmt"
+
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/plan"
+)
+
+// coldOverHot cautions of a brief whose coldest night is warmer than its hottest day.
+func coldOverHot(p *plan.Plan) []fitout.Finding {
+	trip := &p.Job.Brief.Trip
+	if trip.Coldest <= trip.Hottest {
+		return nil
+	}
+	f := about("cold-over-hot", "brief", "")
+	f.Subject.Measure = "trip"
+	f.Title = "The coldest night is warmer than the hottest day"
+	f.Sentence = fmt.Sprintf(
+		"%s are entered for the coldest night and %s for the hottest day. Frost, batteries, fridges and water "+
+			"are reckoned with them: the other way round?",
+		p.Say.Temperature(trip.Coldest),
+		p.Say.Temperature(trip.Hottest),
+	)
+	f.Over(trip.Coldest, trip.Hottest, "°C")
+	return []fitout.Finding{f}
+}
+
+// What the needs of a trip are reckoned with at least and at most. Practice, wide of what is planned: people need some
+// 5 L a day in all, and a heavy truck burns some 40 L on 100 km.
+const (
+	leastDrunk = 2.0
+	leastBurnt = 4.0
+	mostBurnt  = 60.0
+)
+
+// assumptionOdd cautions of assumptions of the brief that leave people thirsty or the vehicle without fuel.
+func assumptionOdd(p *plan.Plan) []fitout.Finding {
+	b := &p.Job.Brief
+	a := &b.Assumptions
+	var found []fitout.Finding
+	tell := func(title, sentence string) *fitout.Finding {
+		f := about("assumption-odd", "brief", "")
+		f.Subject.Measure, f.Source = "assumptions", "practice"
+		f.Title, f.Sentence = title, sentence
+		found = append(found, f)
+		return &found[len(found)-1]
+	}
+	people := 0
+	for i := range b.Travellers {
+		if b.Travellers[i].Kind == fitout.TravellerPerson {
+			people++
+		}
+	}
+	if people > 0 && a.WaterDrink < leastDrunk {
+		tell(
+			"Too little to drink is planned",
+			fmt.Sprintf("%s for each person and day are assumed for drinking and cooking. "+
+				"Somebody who works in the warm needs more than %s to drink alone.", p.Say.Volume(a.WaterDrink),
+				p.Say.Volume(leastDrunk)),
+		).Under(a.WaterDrink, leastDrunk, "L")
+	}
+	if b.Trip.FuelDistance > 0 && a.Consumption > 0 && (a.Consumption < leastBurnt || a.Consumption > mostBurnt) {
+		f := tell(
+			"No such vehicle burns that",
+			fmt.Sprintf("%.3g L on 100 km are assumed; between %.3g and %.3g L are usual for "+
+				"what carries a fitout. The way to the next pump is reckoned with it.", a.Consumption, leastBurnt, mostBurnt),
+		)
+		if a.Consumption < leastBurnt {
+			f.Under(a.Consumption, leastBurnt, "L/100 km")
+		} else {
+			f.Over(a.Consumption, mostBurnt, "L/100 km")
+		}
+	}
+	return found
+}

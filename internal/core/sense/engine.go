@@ -1,0 +1,23 @@
+// Package sense finds figures that cannot all be right: what weighs nothing, a body narrower than its track, an axle that
+// may carry more than the whole vehicle. Every other rule goes by such figures and would call a build sound for them.
+package sense
+
+import (
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/plan"
+)
+
+// Rules hold what was entered against what is possible.
+func Rules() []plan.Rule {
+	return []plan.Rule{
+		weighsNothing, massOdd, bayUnsaid, outlineOdd, bayBeyond, limitOdd, baselineLight, tankOdd, driverOdd, coldOverHot,
+		assumptionOdd,
+	}
+}
+
+// about begins a finding about figures that do not go together.
+func about(rule string, kind, id string) fitout.Finding {
+	return fitout.Finding{
+		Rule: rule, Severity: fitout.Caution, Subject: fitout.Subject{Kind: kind, ID: id}, Source: "physics", Margin: -1,
+	}
+}

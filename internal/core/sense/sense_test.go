@@ -1,0 +1,197 @@
+package sense_test
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"zaino/internal/core/edit"
+	"zaino/internal/core/fitout"
+	"zaino/internal/example"
+)
+
+// fitted is a sound ute with people who drive it, and a tub with a fridge and a drawer unit.
+func fitted() *fitout.Job {
+	j, ute := example.Fitted(), example.Ute()
+	bays := j.Vehicle.Bays
+	j.Vehicle = ute.Vehicle
+	j.Vehicle.Bays = bays
+	j.Vehicle.Outline.Width, j.Vehicle.Outline.RearOverhang = 1850, 1200
+	j.Brief.Travellers = []fitout.Traveller{
+		{ID: "ann", Name: "Ann", Kind: fitout.TravellerPerson, Mass: 70, Height: 1700},
+	}
+	j.Brief.Trip.FuelDistance = 400
+	return &j
+}
+
+func item(j *fitout.Job, id string) *fitout.Item {
+	items := j.Variants[0].Items
+	for i := range items {
+		if items[i].ID == id {
+			return &items[i]
+		}
+	}
+	panic(id)
+}
+
+// Each figure is spoilt as somebody does who types it; the near miss beside it is a thing that there is.
+func TestFiguresThatCannotBe(t *testing.T) {
+	battery := func(kg float64) func(j *fitout.Job) {
+		return func(j *fitout.Job) {
+			example.Stand(j, "battery", fitout.BatteryBox, fitout.FaceTop, kg, 300, 200, 250, "tub") // 15 L
+		}
+	}
+	for _, c := range []struct {
+		rule, says    string
+		value         float64
+		spoilt, right func(j *fitout.Job)
+	}{
+		{
+			"weighs-nothing", "no axle carries it", 0,
+			func(j *fitout.Job) { item(j, "fridge").Mass = 0 },
+			func(j *fitout.Job) { item(j, "fridge").Mass = 28 },
+		},
+		{
+			"mass-odd", "lead would weigh 1 616 kg", 3500, // 141.75 L of it
+			func(j *fitout.Job) { item(j, "fridge").Mass = 3500 },
+			func(j *fitout.Job) { item(j, "fridge").Mass = 350 },
+		},
+		{
+			"mass-odd", "the lightest fridge of its size would weigh 7.1 kg", 3.5,
+			func(j *fitout.Job) { item(j, "fridge").Mass = 3.5 },
+			func(j *fitout.Job) { item(j, "fridge").Mass = 12 },
+		},
+		{"mass-odd", "the lightest battery of its size would weigh 4.5 kg", 1.1, battery(1.1), battery(11)},
+		{
+			"mass-odd", "its panels, less two fifths,", 2,
+			func(j *fitout.Job) { item(j, "unit").Mass, item(j, "unit").Source = 2, fitout.ByScale },
+			func(j *fitout.Job) { item(j, "unit").Mass, item(j, "unit").Source = 30, fitout.ByScale },
+		},
+		{
+			"bay-unsaid", "By its place it stands in tub", 0,
+			func(j *fitout.Job) { item(j, "fridge").Bay = "" },
+			func(j *fitout.Job) { item(j, "fridge").Bay, item(j, "fridge").At.Z = "", 1700 }, // over it, on a rack
+		},
+		{
+			"outline-odd", "The body is 185 mm wide", 185,
+			func(j *fitout.Job) { j.Vehicle.Outline.Width = 185 },
+			func(j *fitout.Job) { j.Vehicle.Outline.Width = 0 }, // not measured
+		},
+		{
+			"outline-odd", "the load floor 2 000 mm", 1850,
+			func(j *fitout.Job) { j.Vehicle.Outline.FloorHeight = 2000 },
+			func(j *fitout.Job) { j.Vehicle.Outline.FloorHeight = 1100 },
+		},
+		{
+			"outline-odd", "the cab ends at 205 mm", 205,
+			func(j *fitout.Job) { j.Vehicle.Outline.CabRear = 205 },
+			func(j *fitout.Job) { j.Vehicle.Outline.CabRear = 1500 },
+		},
+		{
+			"bay-beyond", "reaches 430 mm out of the vehicle's outline, behind it", 430, // 2200 + 1500 − 3150 − 120
+			func(j *fitout.Job) { j.Vehicle.Outline.RearOverhang = 120 },
+			func(j *fitout.Job) { j.Vehicle.Outline.RearOverhang = 460 },
+		},
+		{
+			"bay-beyond", "beside it", 275,
+			func(j *fitout.Job) { j.Vehicle.Bays[0].At.Y = 500 },
+			func(j *fitout.Job) { j.Vehicle.Bays[0].At.Y = 120 },
+		},
+		{
+			"limit-odd", "15 000 kg is entered for the front axle rating and 3 300 kg for the GVM", 15000,
+			func(j *fitout.Job) { j.Vehicle.Limits.FrontAxle.Kg = 15000 },
+			func(j *fitout.Job) { j.Vehicle.Limits.FrontAxle.Kg = 1800 },
+		},
+		{
+			"limit-odd", "for the trailer without brakes and 750 kg for the trailer with brakes", 3500,
+			func(j *fitout.Job) {
+				j.Vehicle.Limits.TrailerUnbraked.Kg, j.Vehicle.Limits.TrailerBraked.Kg = 3500, 750
+			},
+			func(j *fitout.Job) {
+				j.Vehicle.Limits.TrailerUnbraked.Kg, j.Vehicle.Limits.TrailerBraked.Kg = 750, 3500
+			},
+		},
+		{
+			"limit-odd", "GCM", 3300,
+			func(j *fitout.Job) { j.Vehicle.Limits.Combination.Kg = 600 },
+			func(j *fitout.Job) { j.Vehicle.Limits.Combination.Kg = 6000 },
+		},
+		{
+			"baseline-light", "no vehicle carries so much more than itself", 142, // 205 less 75 L at 0.84
+			func(j *fitout.Job) {
+				j.Vehicle.Baseline = fitout.Baseline{Definition: fitout.Kerb, Split: fitout.SplitKnown, Front: 120, Rear: 85,
+					Total: 205, FrontShare: 0.6, CGHeight: 690}
+			},
+			func(j *fitout.Job) { j.Vehicle.Limits.Gross.Kg = 4500 },
+		},
+		{
+			"tank-odd", "litres are not gallons", 630,
+			func(j *fitout.Job) { j.Vehicle.Tanks[0].Capacity = 750 },
+			func(j *fitout.Job) { j.Vehicle.Tanks[0].Capacity = 180 },
+		},
+		{
+			"driver-odd", "Say which one it is", 2,
+			func(j *fitout.Job) { j.Vehicle.Seats[1].Driver = true },
+			func(j *fitout.Job) { j.Vehicle.Seats[0].Driver, j.Vehicle.Seats[1].Driver = false, true },
+		},
+		{
+			"driver-odd", "Say which one it is", 0,
+			func(j *fitout.Job) { j.Vehicle.Seats[0].Driver = false },
+			func(j *fitout.Job) { j.Vehicle.Seats = j.Vehicle.Seats[:0] },
+		},
+		{
+			"cold-over-hot", "the other way round?", 35,
+			func(j *fitout.Job) { j.Brief.Trip.Coldest, j.Brief.Trip.Hottest = 35, 5 },
+			func(j *fitout.Job) { j.Brief.Trip.Coldest, j.Brief.Trip.Hottest = 12, 12 },
+		},
+		{
+			"assumption-odd", "needs more than 2 L to drink", 0.5,
+			func(j *fitout.Job) { j.Brief.Assumptions.WaterDrink = 0.5 },
+			func(j *fitout.Job) { j.Brief.Assumptions.WaterDrink = 3 },
+		},
+		{
+			"assumption-odd", "1.3 L on 100 km are assumed", 1.3,
+			func(j *fitout.Job) { j.Brief.Assumptions.Consumption = 1.3 },
+			func(j *fitout.Job) { j.Brief.Assumptions.Consumption = 9 },
+		},
+	} {
+		j := fitted()
+		assert.Empty(t, example.Found(t, *j, c.rule), "the sound ute")
+		c.spoilt(j)
+		if found := example.Found(t, *j, c.rule); assert.Len(t, found, 1, "%s %s", c.rule, c.says) {
+			assert.InDelta(t, c.value, found[0].Value, 0.05, c.says)
+			assert.Contains(t, strings.NewReplacer("\u00a0", " ", "\u202f", " ").Replace(found[0].Sentence), c.says)
+		}
+		j = fitted()
+		c.right(j)
+		assert.Empty(t, example.Found(t, *j, c.rule), "%s %s", c.rule, c.says)
+	}
+}
+
+// A thing of the ledger that somebody is still entering is only noted; a vessel counts by its content, and loose cargo in
+// no space is what it is.
+func TestWhatMayWeighNothing(t *testing.T) {
+	j := fitted()
+	example.Add(j, "crate", 0, 2000)
+	example.Add(j, "bladder", 0, 2000, func(i *fitout.Item) {
+		i.Presence = fitout.Presence{Kind: fitout.ByLevel, Level: &fitout.Level{Max: 60, Now: 40, Density: 1}}
+	})
+	found := example.Found(t, *j, "weighs-nothing")
+	require.Len(t, found, 1)
+	assert.Equal(t, fitout.Note, found[0].Severity)
+	assert.Equal(t, fitout.Subject{Kind: "item", ID: "crate"}, found[0].Subject)
+}
+
+// Saying the space that is offered mends it, and the part stays where it is.
+func TestThePartIsSaidToStandWhereItStands(t *testing.T) {
+	j := fitted()
+	item(j, "fridge").Bay = ""
+	f := example.Found(t, *j, "bay-unsaid")[0]
+	mended, err := edit.Apply(j, nil, []fitout.FixEdit{f.Fixes[0].Edit})
+	require.NoError(t, err)
+	assert.Empty(t, example.Found(t, mended, "bay-unsaid"))
+	assert.Equal(t, "tub", item(&mended, "fridge").Bay)
+	assert.Equal(t, item(j, "fridge").At, item(&mended, "fridge").At)
+}

@@ -1,0 +1,122 @@
+package sense
+
+import (
+	"fmt"
+
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/plan"
+	"zaino/internal/core/words"
+)
+
+// limitOdd cautions of limits of which one cannot be: a part of the vehicle that may weigh more than the whole, less
+// with brakes than without, more on the road than parked.
+func limitOdd(p *plan.Plan) []fitout.Finding {
+	l := &p.Given.Vehicle.Limits
+	gross := p.Say.Term(fitout.TermGross)
+	var found []fitout.Finding
+	for _, pair := range []struct {
+		id           fitout.LimitID
+		less, more   fitout.Limit
+		small, large string
+	}{
+		{fitout.LimitFrontAxle, l.FrontAxle, l.Gross, p.Say.Term(fitout.TermFrontAxle), gross},
+		{fitout.LimitRearAxle, l.RearAxle, l.Gross, p.Say.Term(fitout.TermRearAxle), gross},
+		{fitout.LimitCombination, l.Gross, l.Combination, gross, p.Say.Term(fitout.TermCombination)},
+		{fitout.LimitTrailerUnbraked, l.TrailerUnbraked, l.TrailerBraked, "trailer without brakes", "trailer with brakes"},
+		{fitout.LimitBall, l.Ball, l.TrailerBraked, p.Say.Term(fitout.TermBall), "trailer with brakes"},
+		{fitout.LimitPlacard, l.Placard, l.Gross, p.Say.Term(fitout.TermPlacard), gross},
+		{fitout.LimitRoofMoving, l.RoofMoving, l.RoofParked, "roof while driving", "roof while parked"},
+	} {
+		if pair.less.Kg == 0 || pair.more.Kg == 0 || pair.less.Kg <= pair.more.Kg {
+			continue
+		}
+		f := about("limit-odd", "limit", string(pair.id))
+		f.Title = fmt.Sprintf("The limit for the %s is above that for the %s", pair.small, pair.large)
+		f.Sentence = fmt.Sprintf(
+			"%s is entered for the %s and %s for the %s, which cannot be. Read the plate and papers again.",
+			p.Say.Mass(pair.less.Kg),
+			pair.small,
+			p.Say.Mass(pair.more.Kg),
+			pair.large,
+		)
+		f.Over(pair.less.Kg, pair.more.Kg, "kg")
+		found = append(found, f)
+	}
+	return found
+}
+
+// leastEmpty is the share of the gross limit below which no vehicle that is driven weighs empty, and mostFuel the share
+// of the empty vehicle above which no tank of it holds fuel. Practice, wide of what is sold.
+const (
+	leastEmpty = 0.3
+	mostFuel   = 0.12
+)
+
+// baselineLight cautions of an empty vehicle that weighs less than a vehicle of its gross limit can: all that is left of
+// its payload is not there.
+func baselineLight(p *plan.Plan) []fitout.Finding {
+	empty, gross := p.Load.Unladen.Kg, p.Given.Vehicle.Limits.Gross.Kg
+	if empty <= 0 || gross == 0 || empty >= leastEmpty*gross {
+		return nil
+	}
+	f := about("baseline-light", "baseline", "")
+	f.Title = "The empty vehicle is too light"
+	f.Sentence = fmt.Sprintf(
+		"Without fuel and people it weighs %s by its baseline, of %s (%s): no vehicle carries so much more "+
+			"than itself. Check the baseline, what was aboard when it was weighed, and the limit.",
+		p.Say.Mass(empty),
+		p.Say.Mass(gross),
+		p.Say.Term(fitout.TermGross),
+	)
+	f.Under(empty, leastEmpty*gross, "kg")
+	return []fitout.Finding{f}
+}
+
+// tankOdd cautions of a fuel tank of the vehicle that would hold more than any of its size does. Where the baseline was
+// taken with a full tank, the empty vehicle is too light by it as well.
+func tankOdd(p *plan.Plan) []fitout.Finding {
+	var found []fitout.Finding
+	empty := p.Load.Unladen.Kg
+	for i := range p.Vehicle.Tanks {
+		t := &p.Vehicle.Tanks[i]
+		full := t.Capacity * t.Density
+		// Of what the vehicle would weigh with it, so that a tank that eats up its own baseline is seen.
+		if t.Kind != fitout.TankFuel || empty <= 0 || full <= mostFuel*(empty+full) {
+			continue
+		}
+		f := about("tank-odd", "tank", t.ID)
+		f.Title = words.Capital(t.Name) + " holds too much for this vehicle"
+		f.Sentence = fmt.Sprintf(
+			"%s of fuel weigh %s, beside %s of the empty vehicle. Read its capacity again; litres are not "+
+				"gallons.",
+			p.Say.Volume(t.Capacity),
+			p.Say.Mass(full),
+			p.Say.Mass(empty),
+		)
+		f.Over(full, mostFuel*(empty+full), "kg")
+		found = append(found, f)
+	}
+	return found
+}
+
+// driverOdd cautions of a vehicle of whose seats not exactly one is the driver's.
+func driverOdd(p *plan.Plan) []fitout.Finding {
+	var names []string
+	for i := range p.Vehicle.Seats {
+		if p.Vehicle.Seats[i].Driver {
+			names = append(names, words.Lower(p.Vehicle.Seats[i].Name))
+		}
+	}
+	if len(names) == 1 || len(p.Vehicle.Seats) == 0 {
+		return nil
+	}
+	f := about("driver-odd", "seat", p.Vehicle.Seats[0].ID)
+	f.Title = "No seat is the driver's"
+	if len(names) > 1 {
+		f.Title = words.Capital(words.List(names)) + " are all the driver's"
+	}
+	f.Sentence = "One drives: who must reach what while driving, and what a reference mass has aboard, go by that seat. Say " +
+		"which one it is."
+	f.Value, f.Limit = float64(len(names)), 1
+	return []fitout.Finding{f}
+}
