@@ -1,6 +1,10 @@
 package demo
 
-import "zaino/internal/core/fitout"
+import (
+	"slices"
+
+	"zaino/internal/core/fitout"
+)
 
 // measureSlips are figures that were read, typed or measured wrongly.
 var measureSlips = []each{
@@ -73,6 +77,13 @@ var measureSlips = []each{
 			return i.ID, i.Module != nil && i.In == nil && (was == "cargo" || was == "bed" || was == "canopy-left" ||
 				was == "canopy-right")
 		}),
+	list("is no load under Power", loads, func(j *fitout.Job, l *fitout.PowerLoad) (string, bool) {
+		was := l.Item
+		l.Item = ""
+		return was, slices.ContainsFunc(j.ChosenVariant().Items, func(i fitout.Item) bool {
+			return i.ID == was && i.Module != nil && (i.Module.Watts > 0 || i.Module.Kind == fitout.FridgeSlide)
+		})
+	}),
 	list("fuel tank holds ten times as much", func(j *fitout.Job) []fitout.Tank { return j.Vehicle.Tanks },
 		func(_ *fitout.Job, t *fitout.Tank) (string, bool) {
 			t.Capacity *= 10

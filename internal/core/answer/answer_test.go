@@ -151,6 +151,14 @@ func TestWhatTheBriefAsksIsAnswered(t *testing.T) {
 					Levels:   []fitout.CaseLevel{{Of: "bladder"}, {Of: "fuel", Litres: 20}},
 					People:   []fitout.CasePerson{{Item: "cy"}, {Item: "bo", Aboard: true}}}}
 			}},
+		"a fridge that Power knows nothing of": {"appliance-unplanned", "no load under Power is it",
+			func(j *fitout.Job) {
+				j.Variants[0].Items = append(j.Variants[0].Items, module("fridge", fitout.FridgeSlide))
+			}, func(j *fitout.Job) {
+				j.Variants[0].Electrics.Loads = []fitout.PowerLoad{{ID: "cold", Name: "Cold", Item: "fridge"}}
+			}, func(j *fitout.Job) {
+				j.Variants[0].Items = append(j.Variants[0].Items, module("cool-box", fitout.LiddedBox))
+			}},
 		"two on one seat": {"seat-shared", "at once",
 			func(j *fitout.Job) { get(j, "bo").Seat = "driver" }, func(j *fitout.Job) { get(j, "bo").Seat = "mate" }, nil},
 		"two on one seat only in a case": {"seat-shared", "In “School run”",

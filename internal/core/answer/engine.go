@@ -11,7 +11,7 @@ import (
 func Rules() []plan.Rule {
 	return []plan.Rule{
 		travellerNotAboard, noSeat, seatShared, animalLoose, waterNowhere, wasteNowhere, toiletNowhere, bedUnsaid,
-		trailerNowhere, substanceUnsaid, caseGone,
+		trailerNowhere, substanceUnsaid, caseGone, applianceUnplanned,
 	}
 }
 
