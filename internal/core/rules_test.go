@@ -21,7 +21,7 @@ import (
 
 // ruleID is how ids of rules are written: words with hyphens, or one word of those that stand alone.
 var ruleID = regexp.MustCompile(
-	`^[a-z]+(-[a-z]+)+$|^(hides|tight|lip|buried|restraint|ventilation|frost|standby|seats)$`,
+	`^[a-z]+(-[a-z]+)+$|^(hides|tight|lip|buried|restraint|ventilation|frost|standby|seats|topples)$`,
 )
 
 // told is what is known of one rule from the code: where it stands, what its author says it does, which tests name it.

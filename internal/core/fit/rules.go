@@ -78,6 +78,7 @@ func Rules() []Rule {
 		{"strut-swing", strutSwing},
 		{"tight", tight},
 		{"tip-unit", tipUnit},
+		{"topples", topples},
 		{"tip-vehicle", tipVehicle},
 		{"ventilation", ventilation},
 		{"way-blocked", wayBlocked},

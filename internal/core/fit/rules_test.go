@@ -415,6 +415,10 @@ var trips = map[string]struct {
 		s.part("fridge").Module().Follows = fitout.NotSaid
 	}, "fridge", 0, "Choose a chain"},
 	"stands-on-nothing": {func(s *Scene) { s.put("chest", 0, 0, 100) }, "chest", 140, "Lower it by 140 mm"},
+	"topples": {func(s *Scene) {
+		s.add(part("stand", fitout.Locker, Still, box(3000, 460, 640, 250, 80, 110), 2))
+		s.put("chest", 0, 0, 110)
+	}, "chest", 20, "Its middle stands 20 mm beside what carries it. Move it 20 mm to the left"},
 	"tight": {func(s *Scene) {
 		s.put("fridge", 0, -29, 0)
 	}, "fridge", 1, "Between it and the unit there are 1 mm"},

@@ -67,6 +67,7 @@ var followed = []named{
 	{"service-reach", `there are ([\d.]+) mm`, func(s *Scene, mm float64) { s.put("wall", 120-mm, 0, 0) }},
 	{"shut-in", `Move that ([\d.]+) mm to the left`, func(s *Scene, mm float64) { s.put("post", 0, -mm, 0) }},
 	{"tight", `narrower, by ([\d.]+) mm`, func(s *Scene, mm float64) { s.put("fridge", 0, mm, 0) }},
+	{"topples", `Move it ([\d.]+) mm to the left`, func(s *Scene, mm float64) { s.put("chest", 0, -mm, 0) }},
 	{"way-blocked", `Move that ([\d.]+) mm down`, func(s *Scene, mm float64) { s.put("crate", 0, 0, -mm) }},
 }
 

@@ -2,6 +2,7 @@ package fit
 
 import (
 	"fmt"
+	"math"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/words"
@@ -24,7 +25,8 @@ func standsOnNothing(s *Scene) []fitout.Finding {
 	for i := range s.Parts {
 		p := &s.Parts[i]
 		bay := s.bay(p)
-		if bay == nil || p.Away || p.Ledger || !p.Traits().Stands || !floored[bay.Kind] || p.Box.From.Z-bay.Room.From.Z <= packedUp {
+		if bay == nil || p.Away || p.Ledger || !p.Traits().Stands || !floored[bay.Kind] ||
+			p.Box.From.Z-bay.Room.From.Z <= packedUp {
 			continue
 		}
 		under, name := s.beneath(p, bay)
@@ -86,4 +88,78 @@ func (s *Scene) hangs(p *Part, bay *Bay) bool {
 		}
 	}
 	return false
+}
+
+// topples cautions of what stands on other parts, or on what rises from the floor, by its edge only: the middle of it is
+// beside all that carries it, and nothing holds it up.
+func topples(s *Scene) []fitout.Finding {
+	var found []fitout.Finding
+	for i := range s.Parts {
+		p := &s.Parts[i]
+		bay := s.bay(p)
+		if bay == nil || p.Away || p.Ledger || !p.Traits().Stands || !floored[bay.Kind] ||
+			p.Box.From.Z-bay.Room.From.Z <= packedUp {
+			continue
+		}
+		on, name := s.support(p, bay)
+		at := p.Box.Middle()
+		most, kind, to, side := 0.0, "", 0.0, ""
+		for _, way := range []struct {
+			by, to     float64
+			kind, side string
+		}{
+			{on.From.X - at.X, on.From.X, "part-x", "toward the rear"}, {at.X - on.To.X, on.To.X, "part-x", "toward the front"},
+			{on.From.Y - at.Y, on.From.Y, "part-y", "to the right"}, {at.Y - on.To.Y, on.To.Y, "part-y", "to the left"},
+		} {
+			if way.by > most {
+				most, to, kind, side = way.by, way.to, way.kind, way.side
+			}
+		}
+		if name == "" || most <= slack || s.hangs(p, bay) {
+			continue
+		}
+		f := about("topples", fitout.Caution, p)
+		f.Title = fmt.Sprintf("%s topples off %s", p.Name(), words.Lower(name))
+		f.Sentence = fmt.Sprintf(
+			"Its middle stands %s beside what carries it. Move it %s %s, or carry its other side too.",
+			s.Say.Length(most),
+			s.Say.LengthAtLeast(most),
+			side,
+		)
+		f.Over(most, 0, "mm")
+		f.Source = "physics"
+		f.Fixes = []fitout.Fix{edit("Move it "+s.Say.LengthAtLeast(most)+" "+side, kind, p.ID, to)}
+		f.Lines = []fitout.Line{line(at, on.Middle(), s.Say.Length(most))}
+		found = append(found, f)
+	}
+	return found
+}
+
+// support is the least box, seen from above, around all on which a part stands, and what carries most of it; without a
+// name where nothing does.
+func (s *Scene) support(p *Part, bay *Bay) (on fitout.Box, name string) {
+	most := 0.0
+	look := func(box fitout.Box, called string) {
+		by := p.Box.Overlap(box)
+		if by.X <= slack || by.Y <= slack || math.Abs(p.Box.From.Z-box.To.Z) > touching {
+			return
+		}
+		if cut := p.Box.Cut(box); name == "" {
+			on = cut
+		} else {
+			on = on.Around(cut)
+		}
+		if by.X*by.Y > most {
+			most, name = by.X*by.Y, called
+		}
+	}
+	for k := range bay.Obstacles {
+		look(bay.Obstacles[k], bay.Names[k])
+	}
+	for k := range s.Parts {
+		if other := &s.Parts[k]; other.ID != p.ID {
+			look(other.Box, other.Name())
+		}
+	}
+	return on, name
 }

@@ -54,3 +54,27 @@ func TestWhatIsOnlyHeldDownStandsOnNothing(t *testing.T) {
 		assert.Contains(t, found[0].Sentence, "Lower it by 310\u00a0mm", "down to the lip that its slide has to pass")
 	}
 }
+
+// With its middle over what carries it, with something under either end, or with an eye that holds it, it stays up.
+func TestWhatIsCarriedDoesNotTopple(t *testing.T) {
+	stand := func(s *Scene, id string, y, width float64) {
+		s.add(part(id, fitout.Locker, Still, box(3000, y, 640, 250, width, 110), 2))
+	}
+	for name, right := range map[string]func(s *Scene){
+		"just over its middle": func(s *Scene) { stand(s, "stand", 460, 100) },
+		"under both ends": func(s *Scene) {
+			stand(s, "one", 460, 30)
+			stand(s, "other", 630, 30)
+		},
+		"held by an eye": func(s *Scene) {
+			stand(s, "stand", 460, 40)
+			s.eyes(400, 90)
+			s.part("chest").Module().Fixings = []fitout.Fixing{{Mount: "eye-0"}}
+		},
+	} {
+		s := sound()
+		right(s)
+		s.put("chest", 0, 0, 110)
+		assert.Empty(t, topples(s), name)
+	}
+}

@@ -179,6 +179,9 @@ func TestBadDocumentsAreRefusedWithASentence(t *testing.T) {
 		{"an unknown word", changed(func(j *Job) {
 			j.Region = "mars"
 		}), `region (Sample): "mars" was given; accepted is one of anz, uk-eu, na`},
+		{"an unknown word where none need be said", changed(func(j *Job) {
+			items(j)[0].Work = "soon"
+		}), `"soon" was given; accepted is one of "", existing, later, others`},
 		{"an id with a slash", changed(func(j *Job) {
 			items(j)[0].ID = "../x"
 		}), `"../x" was given; accepted is an id of 1 to 64 letters`},

@@ -190,7 +190,11 @@ func (v *validator) number(name string, given float64, r *rule) {
 func (v *validator) text(name, given string, r *rule) {
 	if r.enum != nil {
 		if !slices.Contains(r.enum, given) {
-			v.refuse(v.way(), name, shown(given), "one of "+strings.ReplaceAll(r.words, ",", ", "))
+			named := strings.ReplaceAll(r.words, ",", ", ")
+			if r.enum[0] == "" {
+				named = `""` + named // where it is not said
+			}
+			v.refuse(v.way(), name, shown(given), "one of "+named)
 		}
 		return
 	}

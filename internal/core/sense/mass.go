@@ -66,12 +66,12 @@ func massOdd(p *plan.Plan) []fitout.Finding {
 		least, what := 0.0, ""
 		switch traits := traitsOf(item); {
 		case traits.Cools:
-			least, what = leastFridge*litres, "the lightest fridge"
+			least, what = leastFridge*litres, "the lightest fridge of its size would weigh"
 		case traits.Stores:
-			least, what = leastCells*litres, "the lightest battery"
+			least, what = leastCells*litres, "the lightest battery of its size would weigh"
 		}
 		if built, _, ok := module.Mass(item, p.Job.Build.Runners); ok && item.Source != fitout.ByMaterial {
-			least, what = lightest*built, "its panels, less two fifths,"
+			least, what = lightest*built, "its panels alone, with two fifths off, weigh"
 		}
 		f := aboutItem("mass-odd", item)
 		switch {
@@ -87,7 +87,7 @@ func massOdd(p *plan.Plan) []fitout.Finding {
 		case item.Mass < least:
 			f.Title = item.Name + " is too light for what it is"
 			f.Sentence = fmt.Sprintf(
-				"%s are entered; %s of its size would weigh %s. Its mass or its size was entered wrongly: "+
+				"%s are entered; %s %s. Its mass or its size was entered wrongly: "+
 					"weigh it.",
 				p.Say.Mass(item.Mass),
 				what,

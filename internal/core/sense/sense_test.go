@@ -65,7 +65,7 @@ func TestFiguresThatCannotBe(t *testing.T) {
 		},
 		{"mass-odd", "the lightest battery of its size would weigh 4.5 kg", 1.1, battery(1.1), battery(11)},
 		{
-			"mass-odd", "its panels, less two fifths,", 2,
+			"mass-odd", "its panels alone, with two fifths off, weigh", 2,
 			func(j *fitout.Job) { item(j, "unit").Mass, item(j, "unit").Source = 2, fitout.ByScale },
 			func(j *fitout.Job) { item(j, "unit").Mass, item(j, "unit").Source = 30, fitout.ByScale },
 		},
