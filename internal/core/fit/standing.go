@@ -30,9 +30,14 @@ func standsOnNothing(s *Scene) []fitout.Finding {
 			continue
 		}
 		under, name := s.beneath(p, bay)
-		lip := 0.0
-		s.goesOut(i, func(bay *Bay, _ fitout.Box) { lip = max(0, bay.Opening.Gap.From.Z-under) })
-		may, air := max(packedUp, lip), p.Box.From.Z-under
+		air := p.Box.From.Z - under
+		down := air // but what slides out of it has to clear the lip
+		s.goesOut(i, func(bay *Bay, box fitout.Box) {
+			if bay.Opening.Face != fitout.FaceTop {
+				down = max(0, min(down, box.From.Z-bay.Opening.Gap.From.Z))
+			}
+		})
+		may := max(packedUp, air-down)
 		if air <= may+slack || s.hangs(p, bay) {
 			continue
 		}
@@ -43,11 +48,11 @@ func standsOnNothing(s *Scene) []fitout.Finding {
 				"what it stands on, or measure again.",
 			words.Lower(name),
 			s.Say.Length(air),
-			s.Say.Length(air-lip),
+			s.Say.Length(down),
 		)
 		f.Over(air, may, "mm")
 		f.Source = "physics"
-		f.Fixes = []fitout.Fix{edit("Lower it by "+s.Say.Length(air-lip), "part-z", p.ID, p.Box.Middle().Z-(air-lip))}
+		f.Fixes = []fitout.Fix{edit("Lower it by "+s.Say.Length(down), "part-z", p.ID, p.Box.Middle().Z-down)}
 		f.Lines = []fitout.Line{s.upright(p.Box, under, p.Box.From.Z)}
 		found = append(found, f)
 	}
@@ -57,7 +62,7 @@ func standsOnNothing(s *Scene) []fitout.Finding {
 // beneath is how high the next thing under a part reaches, mm above ground, and what it is called: another part, what
 // rises from the floor of its space, or that floor.
 func (s *Scene) beneath(p *Part, bay *Bay) (top float64, name string) {
-	top, name = bay.Room.From.Z, "the floor of "+bay.Name
+	top, name = bay.Room.From.Z, "the floor of "+words.Lower(bay.Name)
 	look := func(box fitout.Box, called string) {
 		by := p.Box.Overlap(box)
 		if by.X > slack && by.Y > slack && box.To.Z <= p.Box.From.Z+slack && box.To.Z > top {
