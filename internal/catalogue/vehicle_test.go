@@ -36,7 +36,8 @@ func TestClassesArePlausible(t *testing.T) {
 			for _, f := range a.Findings {
 				rules[f.Rule] = true
 			}
-			for _, cannotBe := range []string{"off-the-vehicle", "ground-clearance", "bay-in-cab", "fuel-weight"} {
+			for _, cannotBe := range []string{"off-the-vehicle", "ground-clearance", "bay-in-cab", "bay-beyond", "fuel-weight", "outline-odd",
+				"limit-odd", "baseline-light", "tank-odd", "driver-odd", "split-odd", "suspension-odd"} {
 				assert.False(t, rules[cannotBe], cannotBe)
 			}
 			assert.True(t, rules["limit-estimated"])

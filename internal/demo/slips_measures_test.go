@@ -77,6 +77,37 @@ var measureSlips = []each{
 			return i.ID, i.Module != nil && i.In == nil && (was == "cargo" || was == "bed" || was == "canopy-left" ||
 				was == "canopy-right")
 		}),
+	list("tank hangs at a tenth of its height", func(j *fitout.Job) []fitout.Tank { return j.Vehicle.Tanks },
+		func(_ *fitout.Job, t *fitout.Tank) (string, bool) {
+			t.At.Z /= 10
+			return t.ID, true
+		}),
+	list("mark is at a tenth of its height", func(j *fitout.Job) []fitout.Mark { return j.Vehicle.Marks },
+		func(_ *fitout.Job, m *fitout.Mark) (string, bool) {
+			m.At.Z /= 10
+			return m.ID, m.At.Z < 150
+		}),
+	list("moved part is 3,000 mm to the right", func(j *fitout.Job) []fitout.Part { return j.Vehicle.Parts },
+		func(_ *fitout.Job, p *fitout.Part) (string, bool) {
+			if p.State != fitout.Moved {
+				return p.ID, false
+			}
+			p.MovedTo.Y += 3000
+			return p.ID, true
+		}),
+	list("traveller is a tenth as wide", func(j *fitout.Job) []fitout.Traveller { return j.Brief.Travellers },
+		func(_ *fitout.Job, t *fitout.Traveller) (string, bool) {
+			t.Shoulder /= 10
+			return t.ID, t.Kind == fitout.TravellerPerson && t.Shoulder > 0
+		}),
+	once("rear springs have a figure too many", func(j *fitout.Job) bool {
+		j.Vehicle.Rear.Rate *= 10
+		return j.Vehicle.Rear.Rate > 0
+	}),
+	once("ball is a tenth as far back", func(j *fitout.Job) bool {
+		j.Vehicle.Hitch.Overhang /= 10
+		return j.Trailer != nil
+	}),
 	list("is no load under Power", loads, func(j *fitout.Job, l *fitout.PowerLoad) (string, bool) {
 		was := l.Item
 		l.Item = ""

@@ -272,3 +272,27 @@ func TestWhatBurnsKeepsAwayFromTheExhaust(t *testing.T) {
 	j.Vehicle.Marks[1].At = j.Variants[0].Items[2].At
 	assert.NotContains(t, told(t, &j), "exhaust-near", "the floor is between")
 }
+
+// A part that was moved and a modification are places on the vehicle too, and load its axles from there.
+func TestWhatWasMovedOrAddedIsOnTheVehicle(t *testing.T) {
+	for what, off := range map[string]func(j *fitout.Job){
+		"spare": func(j *fitout.Job) {
+			j.Vehicle.Parts = []fitout.Part{{ID: "spare", Name: "Spare wheel", Mass: 30, InBaseline: true, State: fitout.Moved,
+				At: fitout.Point{X: 3900, Z: 500}, MovedTo: &fitout.Point{X: 3900, Y: -3300, Z: 1200}, Source: fitout.DataSheet}}
+		},
+		"bar": func(j *fitout.Job) {
+			j.Vehicle.Modifications = []fitout.Modification{{ID: "bar", Name: "Bar", Kind: fitout.Bar, Mass: 60,
+				At: fitout.Point{X: -650, Z: 7000}, Source: fitout.DataSheet, Certificate: fitout.NotNeeded, Axle: fitout.NoAxle}}
+		},
+	} {
+		j := bodied()
+		j.Vehicle.Outline = fitout.Outline{Body: fitout.BodyTray, Width: 1880, Height: 1900, FrontOverhang: 900,
+			RearOverhang: 1500, BonnetHeight: 1100, FloorHeight: 850, SillHeight: 500}
+		_, before := told(t, &j)["off-the-vehicle"]
+		assert.False(t, before)
+		off(&j)
+		f, fired := told(t, &j)["off-the-vehicle"]
+		require.True(t, fired, what)
+		assert.Equal(t, what, f.Subject.ID)
+	}
+}

@@ -50,6 +50,16 @@ func offVehicle(p *plan.Plan) []fitout.Finding {
 	for i := range v.LowPoints {
 		look("vehicle", v.LowPoints[i].ID, v.LowPoints[i].Name, v.LowPoints[i].At)
 	}
+	for i := range v.Parts {
+		part := &v.Parts[i]
+		look("part", part.ID, part.Name, part.At)
+		if part.State == fitout.Moved && part.MovedTo != nil {
+			look("part", part.ID, part.Name, *part.MovedTo)
+		}
+	}
+	for i := range v.Modifications {
+		look("modification", v.Modifications[i].ID, v.Modifications[i].Name, v.Modifications[i].At)
+	}
 	for i := range v.Tanks {
 		look("tank", v.Tanks[i].ID, v.Tanks[i].Name, v.Tanks[i].At)
 	}

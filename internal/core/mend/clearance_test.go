@@ -38,4 +38,20 @@ func TestWhatHangsLowUnderTheLoadedVehicle(t *testing.T) {
 	require.Len(t, low, 1, "a part under the tray is no less low than a bracket")
 	assert.Equal(t, "box", low[0].Subject.ID)
 	assert.Contains(t, low[0].Sentence, "Raise it by")
+
+	for what, hang := range map[string]func(j *fitout.Job){
+		"fuel": func(j *fitout.Job) { j.Vehicle.Tanks[0].At.Z = 55 },
+		"lamp": func(j *fitout.Job) {
+			j.Vehicle.Marks = []fitout.Mark{{ID: "lamp", Name: "Lamp", Kind: fitout.LampMark, At: fitout.Point{X: 4000, Z: 48},
+				From: fitout.FaceRear}}
+		},
+		"": func(j *fitout.Job) { j.Vehicle.Outline.SillHeight = 60 },
+	} {
+		j := example.Ute()
+		assert.Empty(t, example.Found(t, j, "ground-clearance"))
+		hang(&j)
+		low := example.Found(t, j, "ground-clearance")
+		require.Len(t, low, 1, what)
+		assert.Equal(t, what, low[0].Subject.ID, "a tank, a lamp, the body itself")
+	}
 }

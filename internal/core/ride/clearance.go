@@ -12,12 +12,13 @@ import (
 // low, mm: a rut or a stone of a track is as high. Workshop practice.
 const leastClear = 150.0
 
-// groundClearance cautions of what hangs low under the loaded vehicle, a low point of it or a part of the fitout,
-// and stops what would stand on the ground. The springs' way is counted where their rates are known.
+// groundClearance cautions of what hangs low under the loaded vehicle, a low point of it, a tank, a lamp or a part of
+// the fitout, and stops what would stand on the ground. The springs' way is counted where their rates are known.
 func groundClearance(p *plan.Plan) []fitout.Finding {
 	stands := figures(p)
 	var found []fitout.Finding
 	look := func(subject fitout.Subject, name string, x, low float64) {
+		x = max(-p.Vehicle.Outline.FrontOverhang, min(x, p.Load.Wheelbase+p.Vehicle.Outline.RearOverhang))
 		down := stands.Front.Drop + (stands.Rear.Drop-stands.Front.Drop)*x/p.Load.Wheelbase
 		if !stands.Known {
 			down = 0
@@ -55,6 +56,17 @@ func groundClearance(p *plan.Plan) []fitout.Finding {
 	for i := range p.Vehicle.LowPoints {
 		low := &p.Vehicle.LowPoints[i]
 		look(fitout.Subject{Kind: "vehicle", ID: low.ID}, low.Name, low.At.X, low.At.Z)
+	}
+	if sill := p.Vehicle.Outline.SillHeight; sill < leastClear {
+		look(fitout.Subject{Kind: "vehicle"}, "the body", p.Load.Wheelbase/2, sill)
+	}
+	for i := range p.Vehicle.Tanks {
+		t := &p.Vehicle.Tanks[i]
+		look(fitout.Subject{Kind: "tank", ID: t.ID}, t.Name, t.At.X, t.At.Z)
+	}
+	for i := range p.Vehicle.Marks {
+		m := &p.Vehicle.Marks[i]
+		look(fitout.Subject{Kind: "point", ID: m.ID}, m.Name, m.At.X, m.At.Z)
 	}
 	for i := range p.Items {
 		item := &p.Items[i]

@@ -32,6 +32,8 @@ const (
 	leastDrunk = 2.0
 	leastBurnt = 4.0
 	mostBurnt  = 60.0
+	// farthestDay is what is driven in a day at most, km.
+	farthestDay = 1200.0
 )
 
 // assumptionOdd cautions of assumptions of the brief that leave people thirsty or the vehicle without fuel.
@@ -60,6 +62,14 @@ func assumptionOdd(p *plan.Plan) []fitout.Finding {
 				p.Say.Volume(leastDrunk)),
 		).Under(a.WaterDrink, leastDrunk, "L")
 	}
+	if b.Trip.DayDistance > farthestDay {
+		tell(
+			"Nobody drives that far in a day",
+			fmt.Sprintf("%s a day are entered; more than %s is not driven with such a vehicle. How "+
+				"many days the stores must last goes by it.", p.Say.Distance(b.Trip.DayDistance),
+				p.Say.Distance(farthestDay)),
+		).Over(b.Trip.DayDistance, farthestDay, "km")
+	}
 	if b.Trip.FuelDistance > 0 && a.Consumption > 0 && (a.Consumption < leastBurnt || a.Consumption > mostBurnt) {
 		f := tell(
 			"No such vehicle burns that",
@@ -70,6 +80,36 @@ func assumptionOdd(p *plan.Plan) []fitout.Finding {
 			f.Under(a.Consumption, leastBurnt, "L/100 km")
 		} else {
 			f.Over(a.Consumption, mostBurnt, "L/100 km")
+		}
+	}
+	return found
+}
+
+// The least that somebody who travels upright measures, mm. Practice: a child in its first seat.
+const (
+	leastHeight   = 600.0
+	leastShoulder = 200.0
+)
+
+// travellerOdd cautions of a person of no person's size: beds, seats, reach and the height of rims go by it.
+func travellerOdd(p *plan.Plan) []fitout.Finding {
+	var found []fitout.Finding
+	for i := range p.Job.Brief.Travellers {
+		t := &p.Job.Brief.Travellers[i]
+		for _, size := range []struct {
+			what         string
+			value, least float64
+		}{{"tall", t.Height, leastHeight}, {"wide at the shoulders", t.Shoulder, leastShoulder}} {
+			if t.Kind != fitout.TravellerPerson || size.value == 0 || size.value >= size.least {
+				continue
+			}
+			f := about("traveller-odd", "brief", "")
+			f.Subject.Measure = "travellers"
+			f.Title = fmt.Sprintf("%s is hardly %s %s", t.Name, p.Say.Length(size.value), size.what)
+			f.Sentence = "Beds, seats, reach and the height of rims go by that. Measure again, in the unit of the field."
+			f.With = []string{t.ID}
+			f.Under(size.value, size.least, "mm")
+			found = append(found, f)
 		}
 	}
 	return found

@@ -11,7 +11,7 @@ import (
 func Rules() []plan.Rule {
 	return []plan.Rule{
 		weighsNothing, massOdd, bayUnsaid, outlineOdd, bayBeyond, limitOdd, baselineLight, tankOdd, driverOdd, coldOverHot,
-		assumptionOdd,
+		assumptionOdd, travellerOdd, suspensionOdd, hitchOdd, splitOdd,
 	}
 }
 

@@ -147,6 +147,63 @@ func TestFiguresThatCannotBe(t *testing.T) {
 			func(j *fitout.Job) { j.Brief.Trip.Coldest, j.Brief.Trip.Hottest = 12, 12 },
 		},
 		{
+			"limit-odd", "more than 1 320 kg is not sold", 2300, // two fifths of 3300 kg
+			func(j *fitout.Job) { j.Vehicle.Limits.RoofParked.Kg = 2300 },
+			func(j *fitout.Job) { j.Vehicle.Limits.RoofParked.Kg = 400 },
+		},
+		{
+			"split-odd", "5.9 % of the empty vehicle", 5.9,
+			func(j *fitout.Job) {
+				j.Vehicle.Baseline = fitout.Baseline{Definition: fitout.Kerb, Split: fitout.SplitAssumed, Total: 2050,
+					FrontShare: 0.059, CGHeight: 690}
+			},
+			func(j *fitout.Job) { j.Vehicle.Baseline.FrontShare = 0.059 }, // it was weighed
+		},
+		{
+			"suspension-odd", "735 N/mm are entered as its spring rate; between 8 and 320 N/mm are usual", 735,
+			func(j *fitout.Job) { j.Vehicle.Rear.Rate = 735 },
+			func(j *fitout.Job) { j.Vehicle.Rear.Rate = 73.5 },
+		},
+		{
+			"suspension-odd", "850 mm are entered as its way to the bump stop", 850,
+			func(j *fitout.Job) { j.Vehicle.Rear.Bump = 850 },
+			func(j *fitout.Job) { j.Vehicle.Rear.Bump = 85 },
+		},
+		{
+			"hitch-odd", "120 mm behind the rear axle", 120,
+			func(j *fitout.Job) {
+				j.Trailer = &fitout.Trailer{Name: "Box", Source: fitout.DataSheet, Mass: 700, Ball: 60}
+				j.Vehicle.Hitch.Overhang = 120
+			},
+			func(j *fitout.Job) { j.Vehicle.Hitch.Overhang = 120 }, // nothing is towed
+		},
+		{
+			"hitch-odd", "balls are some 450 mm up", 45,
+			func(j *fitout.Job) {
+				j.Trailer = &fitout.Trailer{Name: "Box", Source: fitout.DataSheet, Mass: 700, Ball: 60}
+				j.Vehicle.Hitch.Height = 45
+			},
+			func(j *fitout.Job) {
+				j.Trailer = &fitout.Trailer{Name: "Box", Source: fitout.DataSheet, Mass: 700, Ball: 60}
+				j.Vehicle.Hitch.Height = 350
+			},
+		},
+		{
+			"traveller-odd", "Measure again", 170,
+			func(j *fitout.Job) { j.Brief.Travellers[0].Height = 170 },
+			func(j *fitout.Job) { j.Brief.Travellers[0].Kind = fitout.TravellerAnimal },
+		},
+		{
+			"traveller-odd", "Measure again", 45,
+			func(j *fitout.Job) { j.Brief.Travellers[0].Shoulder = 45 },
+			func(j *fitout.Job) { j.Brief.Travellers[0].Shoulder = 300 },
+		},
+		{
+			"assumption-odd", "1 450 km a day are entered", 1450,
+			func(j *fitout.Job) { j.Brief.Trip.DayDistance = 1450 },
+			func(j *fitout.Job) { j.Brief.Trip.DayDistance = 1100 },
+		},
+		{
 			"assumption-odd", "needs more than 2 L to drink", 0.5,
 			func(j *fitout.Job) { j.Brief.Assumptions.WaterDrink = 0.5 },
 			func(j *fitout.Job) { j.Brief.Assumptions.WaterDrink = 3 },

@@ -42,7 +42,68 @@ func limitOdd(p *plan.Plan) []fitout.Finding {
 		f.Over(pair.less.Kg, pair.more.Kg, "kg")
 		found = append(found, f)
 	}
+	for _, part := range []struct {
+		id    fitout.LimitID
+		limit fitout.Limit
+		most  float64 // share of the gross limit; practice, wide of what is sold
+		name  string
+	}{
+		{fitout.LimitCombination, l.Combination, 6, p.Say.Term(fitout.TermCombination)},
+		{fitout.LimitTrailerBraked, l.TrailerBraked, 5, "trailer with brakes"},
+		{fitout.LimitBall, l.Ball, 0.4, p.Say.Term(fitout.TermBall)},
+		{fitout.LimitRoofMoving, l.RoofMoving, 0.3, "roof while driving"},
+		{fitout.LimitRoofParked, l.RoofParked, 0.4, "roof while parked"},
+	} {
+		most := part.most * l.Gross.Kg
+		if l.Gross.Kg == 0 || part.limit.Kg <= most {
+			continue
+		}
+		f := about("limit-odd", "limit", string(part.id))
+		f.Source = "practice"
+		f.Title = fmt.Sprintf("The limit for the %s is too high for this vehicle", part.name)
+		f.Sentence = fmt.Sprintf(
+			"%s is entered for the %s, of a vehicle with %s (%s): more than %s is not sold. Read the plate and papers again.",
+			p.Say.Mass(part.limit.Kg),
+			part.name,
+			p.Say.Mass(l.Gross.Kg),
+			gross,
+			p.Say.Mass(most),
+		)
+		f.Over(part.limit.Kg, most, "kg")
+		found = append(found, f)
+	}
 	return found
+}
+
+// The share of an empty vehicle that stands on its front axle, where somebody assumed it. Practice, wide of what is sold.
+const (
+	leastFront = 0.35
+	mostFront  = 0.75
+)
+
+// splitOdd cautions of an assumed split of the empty vehicle that none has.
+func splitOdd(p *plan.Plan) []fitout.Finding {
+	b := &p.Given.Vehicle.Baseline
+	if b.Definition == fitout.AsWeighed || b.Split != fitout.SplitAssumed ||
+		b.FrontShare >= leastFront && b.FrontShare <= mostFront {
+		return nil
+	}
+	f := about("split-odd", "baseline", "")
+	f.Title = "No vehicle stands like that"
+	f.Sentence = fmt.Sprintf(
+		"%s of the empty vehicle are assumed on its front axle; between %s and %s are usual. Every axle load "+
+			"goes by it: weigh it axle by axle.",
+		p.Say.Percent(b.FrontShare),
+		p.Say.Percent(leastFront),
+		p.Say.Percent(mostFront),
+	)
+	f.Source = "practice"
+	if b.FrontShare < leastFront {
+		f.Under(100*b.FrontShare, 100*leastFront, "%")
+	} else {
+		f.Over(100*b.FrontShare, 100*mostFront, "%")
+	}
+	return []fitout.Finding{f}
 }
 
 // leastEmpty is the share of the gross limit below which no vehicle that is driven weighs empty, and mostFuel the share

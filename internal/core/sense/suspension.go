@@ -1,0 +1,105 @@
+package sense
+
+import (
+	"fmt"
+
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/plan"
+	"zaino/internal/core/words"
+)
+
+// What springs of such vehicles are, at the wheel. Practice, wide of what is sold: a light wagon has some 25 N/mm and a
+// truck some 250, and no axle moves half a metre.
+const (
+	softest  = 8.0
+	hardest  = 320.0
+	mostBump = 400.0
+	mostLift = 200.0
+)
+
+// suspensionOdd cautions of springs, ways to the bump stop and lifts that no such vehicle has: how it stands, what clears
+// the ground and when it hits its stops go by them.
+func suspensionOdd(p *plan.Plan) []fitout.Finding {
+	var found []fitout.Finding
+	tell := func(kind, id, name, what string, value, least, most float64, unit string) {
+		if value == 0 || value >= least && value <= most {
+			return
+		}
+		f := about("suspension-odd", kind, id)
+		f.Title = fmt.Sprintf("%s: no such %s is made", words.Capital(name), what)
+		f.Sentence = fmt.Sprintf(
+			"%s %s are entered as its %s; between %s and %s %s are usual. Read it again: per wheel, and in the "+
+				"unit of the field.",
+			p.Say.Plain(value),
+			unit,
+			what,
+			p.Say.Plain(least),
+			p.Say.Plain(most),
+			unit,
+		)
+		f.Source = "practice"
+		if value < least {
+			f.Under(value, least, unit)
+		} else {
+			f.Over(value, most, unit)
+		}
+		found = append(found, f)
+	}
+	v := &p.Given.Vehicle
+	for _, axle := range []struct {
+		name string
+		of   *fitout.Axle
+	}{{"front axle", &v.Front}, {"rear axle", &v.Rear}} {
+		tell("vehicle", "", axle.name, "spring rate", axle.of.Rate, softest, hardest, "N/mm")
+		tell("vehicle", "", axle.name, "way to the bump stop", axle.of.Bump, 10, mostBump, "mm")
+	}
+	for i := range v.Modifications {
+		m := &v.Modifications[i]
+		if m.Kind == fitout.Springs {
+			tell("modification", m.ID, m.Name, "spring rate", m.Rate, softest, hardest, "N/mm")
+		}
+		tell("modification", m.ID, m.Name, "lift", m.Lift, -mostLift, mostLift, "mm")
+	}
+	return found
+}
+
+// hitchOdd cautions of a tow ball that is entered where none can be: within the wheels, or on the ground.
+func hitchOdd(p *plan.Plan) []fitout.Finding {
+	h, v := &p.Given.Vehicle.Hitch, &p.Given.Vehicle
+	if p.Given.Trailer == nil {
+		return nil
+	}
+	var found []fitout.Finding
+	tell := func(title, sentence string, value, least float64) {
+		f := about("hitch-odd", "vehicle", "")
+		f.Title, f.Sentence = title, sentence
+		f.Under(value, least, "mm")
+		found = append(found, f)
+	}
+	if h.Overhang > 0 && h.Overhang < v.TyreRadius {
+		tell(
+			"The ball is within the wheels",
+			fmt.Sprintf("The ball is entered %s behind the rear axle, and the tyre alone reaches %s. "+
+				"Its download weighs on the rear axle by that length: measure it again.", p.Say.Length(h.Overhang),
+				p.Say.Length(v.TyreRadius)),
+			h.Overhang,
+			v.TyreRadius,
+		)
+	}
+	if h.Height > 0 && h.Height < leastBall {
+		tell(
+			"The ball lies on the ground",
+			fmt.Sprintf("The ball is entered %s above the ground; balls are some %s up. Measure it "+
+				"again.", p.Say.Length(h.Height), p.Say.Length(usualBall)),
+			h.Height,
+			leastBall,
+		)
+	}
+	return found
+}
+
+// How high a tow ball is at least, and usually, mm. Practice.
+const (
+	leastBall = 200.0
+	usualBall = 450.0
+)
