@@ -100,12 +100,12 @@ func TestFiguresThatCannotBe(t *testing.T) {
 			func(j *fitout.Job) { j.Vehicle.Bays[0].At.Y = 120 },
 		},
 		{
-			"limit-odd", "15 000 kg is entered for the front axle rating and 3 300 kg for the GVM", 15000,
+			"limit-odd", "15 000 kg is entered as front axle rating and 3 300 kg as GVM", 15000,
 			func(j *fitout.Job) { j.Vehicle.Limits.FrontAxle.Kg = 15000 },
 			func(j *fitout.Job) { j.Vehicle.Limits.FrontAxle.Kg = 1800 },
 		},
 		{
-			"limit-odd", "for the trailer without brakes and 750 kg for the trailer with brakes", 3500,
+			"limit-odd", "as limit of a trailer without brakes and 750 kg as limit of a trailer with brakes", 3500,
 			func(j *fitout.Job) {
 				j.Vehicle.Limits.TrailerUnbraked.Kg, j.Vehicle.Limits.TrailerBraked.Kg = 3500, 750
 			},

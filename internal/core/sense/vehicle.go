@@ -22,18 +22,18 @@ func limitOdd(p *plan.Plan) []fitout.Finding {
 		{fitout.LimitFrontAxle, l.FrontAxle, l.Gross, p.Say.Term(fitout.TermFrontAxle), gross},
 		{fitout.LimitRearAxle, l.RearAxle, l.Gross, p.Say.Term(fitout.TermRearAxle), gross},
 		{fitout.LimitCombination, l.Gross, l.Combination, gross, p.Say.Term(fitout.TermCombination)},
-		{fitout.LimitTrailerUnbraked, l.TrailerUnbraked, l.TrailerBraked, "trailer without brakes", "trailer with brakes"},
-		{fitout.LimitBall, l.Ball, l.TrailerBraked, p.Say.Term(fitout.TermBall), "trailer with brakes"},
+		{fitout.LimitTrailerUnbraked, l.TrailerUnbraked, l.TrailerBraked, "limit of a trailer without brakes", "limit of a trailer with brakes"},
+		{fitout.LimitBall, l.Ball, l.TrailerBraked, p.Say.Term(fitout.TermBall), "limit of a trailer with brakes"},
 		{fitout.LimitPlacard, l.Placard, l.Gross, p.Say.Term(fitout.TermPlacard), gross},
-		{fitout.LimitRoofMoving, l.RoofMoving, l.RoofParked, "roof while driving", "roof while parked"},
+		{fitout.LimitRoofMoving, l.RoofMoving, l.RoofParked, "roof limit while driving", "roof limit while parked"},
 	} {
 		if pair.less.Kg == 0 || pair.more.Kg == 0 || pair.less.Kg <= pair.more.Kg {
 			continue
 		}
 		f := about("limit-odd", "limit", string(pair.id))
-		f.Title = fmt.Sprintf("The limit for the %s is above that for the %s", pair.small, pair.large)
+		f.Title = fmt.Sprintf("%s is above %s", words.Capital(pair.small), pair.large)
 		f.Sentence = fmt.Sprintf(
-			"%s is entered for the %s and %s for the %s, which cannot be. Read the plate and papers again.",
+			"%s is entered as %s and %s as %s, which cannot be. Read the plate and papers again.",
 			p.Say.Mass(pair.less.Kg),
 			pair.small,
 			p.Say.Mass(pair.more.Kg),
@@ -49,10 +49,10 @@ func limitOdd(p *plan.Plan) []fitout.Finding {
 		name  string
 	}{
 		{fitout.LimitCombination, l.Combination, 6, p.Say.Term(fitout.TermCombination)},
-		{fitout.LimitTrailerBraked, l.TrailerBraked, 5, "trailer with brakes"},
+		{fitout.LimitTrailerBraked, l.TrailerBraked, 5, "limit of a trailer with brakes"},
 		{fitout.LimitBall, l.Ball, 0.4, p.Say.Term(fitout.TermBall)},
-		{fitout.LimitRoofMoving, l.RoofMoving, 0.3, "roof while driving"},
-		{fitout.LimitRoofParked, l.RoofParked, 0.4, "roof while parked"},
+		{fitout.LimitRoofMoving, l.RoofMoving, 0.3, "roof limit while driving"},
+		{fitout.LimitRoofParked, l.RoofParked, 0.4, "roof limit while parked"},
 	} {
 		most := part.most * l.Gross.Kg
 		if l.Gross.Kg == 0 || part.limit.Kg <= most {
@@ -60,9 +60,9 @@ func limitOdd(p *plan.Plan) []fitout.Finding {
 		}
 		f := about("limit-odd", "limit", string(part.id))
 		f.Source = "practice"
-		f.Title = fmt.Sprintf("The limit for the %s is too high for this vehicle", part.name)
+		f.Title = fmt.Sprintf("%s is too high for this vehicle", words.Capital(part.name))
 		f.Sentence = fmt.Sprintf(
-			"%s is entered for the %s, of a vehicle with %s (%s): more than %s is not sold. Read the plate and papers again.",
+			"%s is entered as %s, of a vehicle with %s (%s): more than %s is not sold. Read the plate and papers again.",
 			p.Say.Mass(part.limit.Kg),
 			part.name,
 			p.Say.Mass(l.Gross.Kg),
