@@ -18,15 +18,25 @@ var floored = map[fitout.BayKind]bool{
 	fitout.BayCanopyRear: true, fitout.BayLivingBox: true, fitout.BaySecondRow: true, fitout.BayCab: true,
 }
 
+// raisedIn is the space in which a part that has to stand is off the floor, or nil. Of a thing of the ledger nobody drew
+// the place, and what a stance puts elsewhere somebody holds or sets down.
+func (s *Scene) raisedIn(p *Part) *Bay {
+	bay := s.bay(p)
+	if bay == nil || p.Away || p.Ledger || !p.Traits().Stands || !floored[bay.Kind] ||
+		p.Box.From.Z-bay.Room.From.Z <= packedUp {
+		return nil
+	}
+	return bay
+}
+
 // standsOnNothing cautions of what has to stand and has only air beneath it. It may hang by a mounting point over its
-// underside, or under another part; of a thing of the ledger nobody drew the place.
+// underside, or under another part.
 func standsOnNothing(s *Scene) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range s.Parts {
 		p := &s.Parts[i]
-		bay := s.bay(p)
-		if bay == nil || p.Away || p.Ledger || !p.Traits().Stands || !floored[bay.Kind] ||
-			p.Box.From.Z-bay.Room.From.Z <= packedUp {
+		bay := s.raisedIn(p)
+		if bay == nil {
 			continue
 		}
 		under, name := s.beneath(p, bay)
@@ -101,9 +111,8 @@ func topples(s *Scene) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range s.Parts {
 		p := &s.Parts[i]
-		bay := s.bay(p)
-		if bay == nil || p.Away || p.Ledger || !p.Traits().Stands || !floored[bay.Kind] ||
-			p.Box.From.Z-bay.Room.From.Z <= packedUp {
+		bay := s.raisedIn(p)
+		if bay == nil {
 			continue
 		}
 		on, name := s.support(p, bay)
