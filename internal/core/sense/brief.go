@@ -73,14 +73,11 @@ func assumptionOdd(p *plan.Plan) []fitout.Finding {
 	if b.Trip.FuelDistance > 0 && a.Consumption > 0 && (a.Consumption < leastBurnt || a.Consumption > mostBurnt) {
 		f := tell(
 			"No such vehicle burns that",
-			fmt.Sprintf("%.3g L on 100 km are assumed; between %.3g and %.3g L are usual for "+
-				"what carries a fitout. The way to the next pump is reckoned with it.", a.Consumption, leastBurnt, mostBurnt),
+			fmt.Sprintf("%s is assumed; between %s and %s is usual for what carries a fitout. The way to the next pump is "+
+				"reckoned with it.", p.Say.Consumption(a.Consumption), p.Say.Consumption(leastBurnt),
+				p.Say.Consumption(mostBurnt)),
 		)
-		if a.Consumption < leastBurnt {
-			f.Under(a.Consumption, leastBurnt, "L/100 km")
-		} else {
-			f.Over(a.Consumption, mostBurnt, "L/100 km")
-		}
+		outside(f, a.Consumption, leastBurnt, mostBurnt, "L/100 km")
 	}
 	return found
 }

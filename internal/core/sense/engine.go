@@ -21,3 +21,12 @@ func about(rule string, kind, id string) fitout.Finding {
 		Rule: rule, Severity: fitout.Caution, Subject: fitout.Subject{Kind: kind, ID: id}, Source: "physics", Margin: -1,
 	}
 }
+
+// outside says by how much a figure lies below the least or above the most that there is.
+func outside(f *fitout.Finding, value, least, most float64, unit string) {
+	if value < least {
+		f.Under(value, least, unit)
+	} else {
+		f.Over(value, most, unit)
+	}
+}

@@ -160,12 +160,12 @@ func TestFiguresThatCannotBe(t *testing.T) {
 			func(j *fitout.Job) { j.Vehicle.Baseline.FrontShare = 0.059 }, // it was weighed
 		},
 		{
-			"suspension-odd", "735 N/mm are entered as its spring rate; between 8 and 320 N/mm are usual", 735,
+			"suspension-odd", "735 N/mm is entered as its spring rate; between 8 N/mm and 320 N/mm is usual", 735,
 			func(j *fitout.Job) { j.Vehicle.Rear.Rate = 735 },
 			func(j *fitout.Job) { j.Vehicle.Rear.Rate = 73.5 },
 		},
 		{
-			"suspension-odd", "850 mm are entered as its way to the bump stop", 850,
+			"suspension-odd", "850 mm is entered as its way to the bump stop", 850,
 			func(j *fitout.Job) { j.Vehicle.Rear.Bump = 850 },
 			func(j *fitout.Job) { j.Vehicle.Rear.Bump = 85 },
 		},
@@ -209,7 +209,7 @@ func TestFiguresThatCannotBe(t *testing.T) {
 			func(j *fitout.Job) { j.Brief.Assumptions.WaterDrink = 3 },
 		},
 		{
-			"assumption-odd", "1.3 L on 100 km are assumed", 1.3,
+			"assumption-odd", "1.3 L/100 km is assumed; between 4 L/100 km and 60 L/100 km", 1.3,
 			func(j *fitout.Job) { j.Brief.Assumptions.Consumption = 1.3 },
 			func(j *fitout.Job) { j.Brief.Assumptions.Consumption = 9 },
 		},
@@ -251,4 +251,14 @@ func TestThePartIsSaidToStandWhereItStands(t *testing.T) {
 	assert.Empty(t, example.Found(t, mended, "bay-unsaid"))
 	assert.Equal(t, "tub", item(&mended, "fridge").Bay)
 	assert.Equal(t, item(j, "fridge").At, item(&mended, "fridge").At)
+}
+
+// In the United States' units a sentence gives what the field holds: lb/in and mpg.
+func TestFiguresAreToldInTheUnitsOfTheJob(t *testing.T) {
+	j := fitted()
+	j.Units = fitout.US
+	j.Vehicle.Rear.Rate, j.Brief.Assumptions.Consumption = 735, 1.3
+	assert.Contains(t, example.Found(t, *j, "suspension-odd")[0].Sentence, "lb/in")
+	assert.NotContains(t, example.Found(t, *j, "suspension-odd")[0].Sentence, "N/mm")
+	assert.Contains(t, example.Found(t, *j, "assumption-odd")[0].Sentence, "mpg")
 }

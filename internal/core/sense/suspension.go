@@ -21,28 +21,22 @@ const (
 // the ground and when it hits its stops go by them.
 func suspensionOdd(p *plan.Plan) []fitout.Finding {
 	var found []fitout.Finding
-	tell := func(kind, id, name, what string, value, least, most float64, unit string) {
+	tell := func(kind, id, name, what string, value, least, most float64, unit string,
+		say func(float64) string) {
 		if value == 0 || value >= least && value <= most {
 			return
 		}
 		f := about("suspension-odd", kind, id)
 		f.Title = fmt.Sprintf("%s: no such %s is made", words.Capital(name), what)
 		f.Sentence = fmt.Sprintf(
-			"%s %s are entered as its %s; between %s and %s %s are usual. Read it again: per wheel, and in the "+
-				"unit of the field.",
-			p.Say.Plain(value),
-			unit,
+			"%s is entered as its %s; between %s and %s is usual. Read it again: per wheel, and in the unit of the field.",
+			say(value),
 			what,
-			p.Say.Plain(least),
-			p.Say.Plain(most),
-			unit,
+			say(least),
+			say(most),
 		)
 		f.Source = "practice"
-		if value < least {
-			f.Under(value, least, unit)
-		} else {
-			f.Over(value, most, unit)
-		}
+		outside(&f, value, least, most, unit)
 		found = append(found, f)
 	}
 	v := &p.Given.Vehicle
@@ -50,15 +44,15 @@ func suspensionOdd(p *plan.Plan) []fitout.Finding {
 		name string
 		of   *fitout.Axle
 	}{{"front axle", &v.Front}, {"rear axle", &v.Rear}} {
-		tell("vehicle", "", axle.name, "spring rate", axle.of.Rate, softest, hardest, "N/mm")
-		tell("vehicle", "", axle.name, "way to the bump stop", axle.of.Bump, 10, mostBump, "mm")
+		tell("vehicle", "", axle.name, "spring rate", axle.of.Rate, softest, hardest, "N/mm", p.Say.Rate)
+		tell("vehicle", "", axle.name, "way to the bump stop", axle.of.Bump, 10, mostBump, "mm", p.Say.Length)
 	}
 	for i := range v.Modifications {
 		m := &v.Modifications[i]
 		if m.Kind == fitout.Springs {
-			tell("modification", m.ID, m.Name, "spring rate", m.Rate, softest, hardest, "N/mm")
+			tell("modification", m.ID, m.Name, "spring rate", m.Rate, softest, hardest, "N/mm", p.Say.Rate)
 		}
-		tell("modification", m.ID, m.Name, "lift", m.Lift, -mostLift, mostLift, "mm")
+		tell("modification", m.ID, m.Name, "lift", m.Lift, -mostLift, mostLift, "mm", p.Say.Length)
 	}
 	return found
 }

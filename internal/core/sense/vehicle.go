@@ -98,11 +98,7 @@ func splitOdd(p *plan.Plan) []fitout.Finding {
 		p.Say.Percent(mostFront),
 	)
 	f.Source = "practice"
-	if b.FrontShare < leastFront {
-		f.Under(100*b.FrontShare, 100*leastFront, "%")
-	} else {
-		f.Over(100*b.FrontShare, 100*mostFront, "%")
-	}
+	outside(&f, 100*b.FrontShare, 100*leastFront, 100*mostFront, "%")
 	return []fitout.Finding{f}
 }
 

@@ -84,8 +84,16 @@ func (s Speaker) Used(km, consumption float64) string {
 	if s.Units == quantity.US {
 		sign = "÷"
 	}
-	return fmt.Sprintf("%s %s %s", s.Distance(km), sign, quantity.Format(consumption, quantity.Consumption, s.Units))
+	return fmt.Sprintf("%s %s %s", s.Distance(km), sign, s.Consumption(consumption))
 }
+
+// Consumption puts L/100 km into words.
+func (s Speaker) Consumption(litres float64) string {
+	return quantity.Format(litres, quantity.Consumption, s.Units)
+}
+
+// Rate puts the rate of a spring, N/mm, into words.
+func (s Speaker) Rate(rate float64) string { return quantity.Format(rate, quantity.Rate, s.Units) }
 
 // Temperature puts °C into words.
 func (s Speaker) Temperature(c float64) string {
