@@ -38,7 +38,7 @@ func TestCommandsRefuseWithASentence(t *testing.T) {
 		{"a file that is not there", "no such file", []string{"assess", folder + "/none.json"}},
 		{"a file that is no job", "line 1 is not JSON", []string{"assess", file("text.json", "hello")}},
 		{"a newer file", "written by a newer Zaino",
-			[]string{"assess", file("newer.json", `{"format":"zaino.job","version":15}`)}},
+			[]string{"assess", file("newer.json", `{"format":"zaino.job","version":16}`)}},
 		{"a port in use", "is in use by another program", []string{"serve", "--db", folder + "/a.db", "--listen",
 			s.address()}},
 		{

@@ -113,7 +113,7 @@ func TestCarryAJobToAnotherInstallation(t *testing.T) {
 	assert.Equal(t, string(exported), string(to.get("/api/jobs/sound-recordist/export")), "unchanged to the byte")
 
 	broken := filepath.Join(t.TempDir(), "newer.zaino.json")
-	require.NoError(t, os.WriteFile(broken, []byte(`{"format":"zaino.job","version":15,"surprise":1}`), 0o600))
+	require.NoError(t, os.WriteFile(broken, []byte(`{"format":"zaino.job","version":16,"surprise":1}`), 0o600))
 	p.visit(to.url)
 	p.see("[data-job]")
 	p.upload("Job file", broken)

@@ -65,7 +65,12 @@ func TestTheRearAxleIsLegalOnlyIfTheSecondTankIsFilledOnTheWay(t *testing.T) {
 	}
 	full := level()
 	p.drag("document.querySelector(\"[data-fill='tallow/second']\")", 0, 25)
-	p.waitFor(fmt.Sprintf("document.querySelector(\"[data-fill='tallow/second']\").getAttribute('aria-valuetext') !== %s", quoted(full)))
+	p.waitFor(
+		fmt.Sprintf(
+			"document.querySelector(\"[data-fill='tallow/second']\").getAttribute('aria-valuetext') !== %s",
+			quoted(full),
+		),
+	)
 	p.saved()
 }
 
@@ -84,11 +89,15 @@ func TestTheOnlyPumpIsShut(t *testing.T) {
 	// Consumption, surface and trailer: all follow.
 	fuel := p.text("li[data-thing=yard] .stop-leg .hint")
 	p.enter("Consumption", "12 mpg")
-	p.waitFor(fmt.Sprintf("document.querySelector('li[data-thing=yard] .stop-leg .hint').textContent !== %s", quoted(fuel)))
+	p.waitFor(
+		fmt.Sprintf("document.querySelector('li[data-thing=yard] .stop-leg .hint').textContent !== %s", quoted(fuel)),
+	)
 	p.click("[aria-label='More of Home yard']")
 	fuel = p.text("li[data-thing=yard] .stop-leg .hint")
 	p.choose("Trailer after Home yard", "Without it")
-	p.waitFor(fmt.Sprintf("document.querySelector('li[data-thing=yard] .stop-leg .hint').textContent !== %s", quoted(fuel)))
+	p.waitFor(
+		fmt.Sprintf("document.querySelector('li[data-thing=yard] .stop-leg .hint').textContent !== %s", quoted(fuel)),
+	)
 
 	// What cannot be read stays in the field with the reason.
 	p.enter("Way on from Home yard", "far")
@@ -128,7 +137,10 @@ func TestAWayFromNothing(t *testing.T) {
 	// A file that is none is refused with a sentence, and nothing is lost.
 	folder := t.TempDir()
 	bad := filepath.Join(folder, "bad.gpx")
-	require.NoError(t, os.WriteFile(bad, []byte("<gpx><trk><trkseg><trkpt lat='NaN' lon='1'/></trkseg></trk></gpx>"), 0o600))
+	require.NoError(
+		t,
+		os.WriteFile(bad, []byte("<gpx><trk><trkseg><trkpt lat='NaN' lon='1'/></trkseg></trk></gpx>"), 0o600),
+	)
 	p.press("Read a way")
 	p.upload("GPX or CSV file", bad)
 	p.waitText(".read-way [role=alert]", "Point 1 lies nowhere")
@@ -144,8 +156,11 @@ func TestAWayFromNothing(t *testing.T) {
 	p.waitFor("document.querySelectorAll('[data-post]').length === 10")
 	p.enter("Name of the stop at the hand", "Windmill")
 	p.waitText(".tasks", "Windmill")
-	tap := js[[]float64](p, "(() => { const l = document.querySelector('.track-line'), m = l.getPointAtLength(l.getTotalLength() * 0.37), "+
-		"c = l.getScreenCTM(); return [m.x * c.a + c.e, m.y * c.d + c.f] })()")
+	tap := js[[]float64](
+		p,
+		"(() => { const l = document.querySelector('.track-line'), m = l.getPointAtLength(l.getTotalLength() * 0.37), "+
+			"c = l.getScreenCTM(); return [m.x * c.a + c.e, m.y * c.d + c.f] })()",
+	)
 	p.do(chromedp.MouseClickXY(tap[0], tap[1]))
 	p.waitFor("document.querySelectorAll('[data-post]').length === 11")
 	p.saved()

@@ -54,7 +54,9 @@ func TestPartsAreWeighedAsTheyGoIn(t *testing.T) {
 	p.waitFor("!document.querySelector('.weigh-take').disabled")
 	p.clickOn("document.querySelector('.weigh-next h3')")
 	p.keys("t")
-	p.waitFor("Math.abs(parseFloat(document.querySelector('[data-part-row=water-tank] td:nth-child(4)').textContent) - 9) < 1")
+	p.waitFor(
+		"Math.abs(parseFloat(document.querySelector('[data-part-row=water-tank] td:nth-child(4)').textContent) - 9) < 1",
+	)
 	p.waitFor("!document.querySelector('[data-part=water-tank]')")
 	p.saved()
 

@@ -30,7 +30,7 @@ var below = map[string]string{
 	"space":    "fitout plan words",
 	"limits":   "fitout load plan quantity words rating",
 	"balance":  "fitout load plan words limits",
-	"baseline": "fitout load plan limits",
+	"baseline": "fitout load plan limits words",
 	"brief":    "fitout plan quantity words limits",
 	"fit":      "fitout module plan quantity words space brief strut",
 	"power":    "fitout plan words",

@@ -71,18 +71,33 @@ func sorted(s fitout.RouteStop) fitout.RouteStop {
 // and extensions of others; and how long an independent sum finds it.
 func track(n int) (string, float64) {
 	var text strings.Builder
-	text.WriteString(`<?xml version="1.0" encoding="UTF-8"?><gpx version="1.1" creator="somebody" xmlns="http://www.topografix.com/GPX/1/1"><wpt lat="-26.45" lon="151.3"><name>Ford &amp; pump</name></wpt><trk><name>Way</name><trkseg>`)
+	text.WriteString(
+		`<?xml version="1.0" encoding="UTF-8"?><gpx version="1.1" creator="somebody" xmlns="http://www.topografix.com/GPX/1/1"><wpt lat="-26.45" lon="151.3"><name>Ford &amp; pump</name></wpt><trk><name>Way</name><trkseg>`,
+	)
 	sum, before := 0.0, [3]float64{}
 	for i := range n {
 		if i == n/2 {
 			text.WriteString("</trkseg><trkseg>")
 		}
 		lat, lon := -26.5+0.1*math.Sin(float64(i)/900), 151+float64(i)*0.0001
-		fmt.Fprintf(&text, `<trkpt lat="%.7f" lon="%.7f"><ele>%d</ele><time>2030-01-01T00:00:%02dZ</time><extensions><a><b>1</b></a></extensions></trkpt>`, lat, lon, i%90, 59-i%60)
+		fmt.Fprintf(
+			&text,
+			`<trkpt lat="%.7f" lon="%.7f"><ele>%d</ele><time>2030-01-01T00:00:%02dZ</time><extensions><a><b>1</b></a></extensions></trkpt>`,
+			lat,
+			lon,
+			i%90,
+			59-i%60,
+		)
 		rad := math.Pi / 180
-		now := [3]float64{math.Cos(lat*rad) * math.Cos(lon*rad), math.Cos(lat*rad) * math.Sin(lon*rad), math.Sin(lat * rad)}
+		now := [3]float64{
+			math.Cos(lat*rad) * math.Cos(lon*rad),
+			math.Cos(lat*rad) * math.Sin(lon*rad),
+			math.Sin(lat * rad),
+		}
 		if i > 0 && i != n/2 {
-			chord := math.Sqrt(math.Pow(now[0]-before[0], 2) + math.Pow(now[1]-before[1], 2) + math.Pow(now[2]-before[2], 2))
+			chord := math.Sqrt(
+				math.Pow(now[0]-before[0], 2) + math.Pow(now[1]-before[1], 2) + math.Pow(now[2]-before[2], 2),
+			)
 			sum += 2 * trip.EarthRadius * math.Asin(chord/2)
 		}
 		before = now
@@ -140,7 +155,11 @@ func TestOddGPXFiles(t *testing.T) {
 	read, err = exchange.ReadGPX(strings.NewReader(two(`lat="90" lon="0"`, `lat="89" lon="77"`)))
 	require.NoError(t, err)
 	assert.InDelta(t, 111.195, read.Km, 0.01, "from the pole")
-	read, err = exchange.ReadGPX(strings.NewReader(gpx(`<wpt lat="0" lon="0"/><wpt lat="0" lon="1"><name>` + strings.Repeat("ü", 300) + `</name></wpt>`)))
+	read, err = exchange.ReadGPX(
+		strings.NewReader(
+			gpx(`<wpt lat="0" lon="0"/><wpt lat="0" lon="1"><name>` + strings.Repeat("ü", 300) + `</name></wpt>`),
+		),
+	)
 	require.NoError(t, err)
 	assert.Contains(t, read.Told[0], "as the crow flies")
 	assert.Len(t, []rune(read.Stops[1].Name), 120)
@@ -169,7 +188,13 @@ func TestAnEndlessGPXFileIsRefused(t *testing.T) {
 func TestGPXIsWellFormed(t *testing.T) {
 	j := example.Travelling()
 	a, b := fitout.NewStop("a", "Home <&>"), fitout.NewStop("b", "Ford")
-	a.Place, b.Place = &fitout.Place{Latitude: -26.5, Longitude: 151.2}, &fitout.Place{Latitude: -26.9, Longitude: 151.8}
+	a.Place, b.Place = &fitout.Place{
+		Latitude:  -26.5,
+		Longitude: 151.2,
+	}, &fitout.Place{
+		Latitude:  -26.9,
+		Longitude: 151.8,
+	}
 	a.Fuels, a.Leg.Km = []fitout.FuelHad{{Fuel: fitout.Diesel, Price: 19500}}, 80
 	j.Route.Stops = []fitout.RouteStop{a, b}
 	data, err := exchange.WriteGPX(&j)
@@ -193,7 +218,9 @@ func TestGPXIsWellFormed(t *testing.T) {
 
 // A CSV of stops tells of every row what is wrong with it.
 func TestStopsInCSV(t *testing.T) {
-	read, err := exchange.ReadStops("Stop;km;diesel;water;sure;closed;wind\nHome;120,5;1,95;hose;sure;;\nFord;x;;river;maybe;sun;2\n;10;;;;;\n")
+	read, err := exchange.ReadStops(
+		"Stop;km;diesel;water;sure;closed;wind\nHome;120,5;1,95;hose;sure;;\nFord;x;;river;maybe;sun;2\n;10;;;;;\n",
+	)
 	require.NoError(t, err)
 	require.Len(t, read.Rows, 3)
 	assert.Equal(t, 1, read.Good)
@@ -241,8 +268,16 @@ func BenchmarkReadGPXOf100000Points(b *testing.B) {
 func FuzzReadGPX(f *testing.F) {
 	text, _ := track(6)
 	f.Add([]byte(text))
-	f.Add([]byte(`<gpx><wpt lat="0" lon="0"/><wpt lat="1" lon="1"><name>x</name></wpt><rte><rtept lat="2" lon="2"/></rte></gpx>`))
-	f.Add([]byte("<gpx><trk><trkseg><trkpt lat=\"90\" lon=\"-180\"/><trkpt lat=\"-90\" lon=\"180\"/></trkseg></trk></gpx>"))
+	f.Add(
+		[]byte(
+			`<gpx><wpt lat="0" lon="0"/><wpt lat="1" lon="1"><name>x</name></wpt><rte><rtept lat="2" lon="2"/></rte></gpx>`,
+		),
+	)
+	f.Add(
+		[]byte(
+			"<gpx><trk><trkseg><trkpt lat=\"90\" lon=\"-180\"/><trkpt lat=\"-90\" lon=\"180\"/></trkseg></trk></gpx>",
+		),
+	)
 	f.Fuzz(func(t *testing.T, data []byte) {
 		read, err := exchange.ReadGPX(bytes.NewReader(data))
 		if err != nil {

@@ -41,7 +41,7 @@ func TestTheWorkshopsListIsKeptForAllJobs(t *testing.T) {
 
 	var row workshopRow
 	require.NoError(t, s.db.Take(&row).Error)
-	older := strings.Replace(string(row.Document), `"version": 14`, `"version": 9`, 1)
+	older := strings.Replace(string(row.Document), `"version": 15`, `"version": 9`, 1)
 	older = regexp.MustCompile(`\s*"(runnerInset|pilot)": [0-9]+,`).ReplaceAllString(older, "")
 	require.NotContains(t, older, "runnerInset")
 	require.NotContains(t, older, "pilot")

@@ -123,6 +123,24 @@ func TestWhatTheBriefAsksIsAnswered(t *testing.T) {
 		"a traveller stays off the axles": {"traveller-not-aboard", "Bo along, 80 kg together",
 			func(j *fitout.Job) { drop(j, "bo") }, nil,
 			func(j *fitout.Job) { get(j, "bo").Name = "Bo, who is called otherwise aboard" }},
+		"two things open, and nobody said when": {"stances-none", "The fridge and the pantry open",
+			func(j *fitout.Job) {
+				j.Variants[0].Items = append(j.Variants[0].Items, module("fridge", fitout.FridgeSlide), module("pantry", fitout.Pantry))
+				for _, id := range []string{"fridge", "pantry"} {
+					m := get(j, id).Module
+					m.Faces, m.Travel = fitout.FaceRear, 300
+				}
+				j.Variants[0].Electrics.Loads = []fitout.PowerLoad{{ID: "fridge", Name: "Fridge", Item: "fridge"}}
+				j.Variants[0].Stances = nil
+			},
+			func(j *fitout.Job) {
+				j.Variants[0].Stances = []fitout.Stance{{ID: "cook", Name: "Cook", Use: fitout.StanceCook}}
+			},
+			func(j *fitout.Job) {
+				j.Variants[0].Items = append(j.Variants[0].Items, module("pantry", fitout.Pantry))
+				get(j, "pantry").Module.Faces, get(j, "pantry").Module.Travel = fitout.FaceRear, 300
+				j.Variants[0].Stances = nil
+			}},
 		"somebody rides in the cargo": {"no-seat", "sits in no seat",
 			func(j *fitout.Job) { get(j, "bo").Seat = "" }, nil,
 			func(j *fitout.Job) {

@@ -20,8 +20,11 @@ func caseGone(p *plan.Plan) []fitout.Finding {
 			found = append(found, fitout.Finding{
 				Rule: "case-gone", Severity: fitout.Note, Subject: fitout.Subject{Kind: "gross"}, With: []string{c.ID},
 				Source: "brief", Margin: -1, Title: "“" + c.Name + "” speaks of what is gone",
-				Sentence: fmt.Sprintf("It sets %s, which is not there any more: its loads are counted without that. Say in the case "+
-					"what takes its place.", words.List(gone)),
+				Sentence: fmt.Sprintf(
+					"It sets %s, which is not there any more: its loads are counted without that. Say in the case "+
+						"what takes its place.",
+					words.List(gone),
+				),
 			})
 		}
 	}
@@ -47,7 +50,8 @@ func missing(p *plan.Plan, c *fitout.Case) []string {
 	for _, l := range c.Levels {
 		k := p.Index(l.Of)
 		level := k >= 0 && p.Items[k].Presence.Level != nil
-		if l.Litres > 0 && !level && !slices.ContainsFunc(p.Vehicle.Tanks, func(t fitout.Tank) bool { return t.ID == l.Of }) {
+		if l.Litres > 0 && !level &&
+			!slices.ContainsFunc(p.Vehicle.Tanks, func(t fitout.Tank) bool { return t.ID == l.Of }) {
 			gone = append(gone, p.Say.Volume(l.Litres)+" in “"+l.Of+"”")
 		}
 	}

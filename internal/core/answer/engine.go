@@ -1,5 +1,5 @@
 // Package answer holds what the brief asks for against what is aboard: people and animals with a place, water, used
-// water, toilet, beds and trailer. It speaks once something of the plan is there, so that an empty one is not scolded.
+// water, toilet, beds, stances and trailer. It speaks once something of the plan is there, so that an empty one is not scolded.
 package answer
 
 import (
@@ -11,7 +11,7 @@ import (
 func Rules() []plan.Rule {
 	return []plan.Rule{
 		travellerNotAboard, noSeat, seatShared, animalLoose, waterNowhere, wasteNowhere, toiletNowhere, bedUnsaid,
-		trailerNowhere, substanceUnsaid, caseGone, applianceUnplanned,
+		trailerNowhere, substanceUnsaid, caseGone, applianceUnplanned, stancesNone,
 	}
 }
 

@@ -69,7 +69,8 @@ func liesWithOther(p *plan.Plan, item *fitout.Item, is fitout.Substance) bool {
 	}
 	for i := range p.Variant.Items {
 		q := &p.Variant.Items[i]
-		if q.ID == item.In.Module && q.Module != nil && q.Module.Kind == fitout.Pantry && is == fitout.SubstanceDirt {
+		if q.ID == item.In.Module && q.Module != nil && q.Module.Kind == fitout.Pantry &&
+			is == fitout.SubstanceDirt {
 			return true
 		}
 		if q.In == nil || *q.In != *item.In || q.ID == item.ID {

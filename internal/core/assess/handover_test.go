@@ -105,6 +105,17 @@ var handoverMistakes = []struct {
 		func(j *fitout.Job) { j.Handover.Warranties[0].Until = "" },
 		func(j *fitout.Job) { j.Handover.Warranties[0].Voids = "" },
 	},
+	{
+		"interval-odd",
+		func(j *fitout.Job) {
+			j.Handover.Intervals = fitout.NewHandover().Intervals
+			j.Handover.Intervals[0].Km = 1000
+		},
+		func(j *fitout.Job) {
+			j.Handover.Intervals = fitout.NewHandover().Intervals
+			j.Handover.Intervals[0].Km = 400
+		},
+	},
 	{"walk-open", func(j *fitout.Job) { j.Handover.Walk[0].Done = false }, func(j *fitout.Job) {
 		j.Handover.Walk[0].Done, j.Handover.Delivered = false, ""
 	}},

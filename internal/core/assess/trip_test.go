@@ -163,6 +163,11 @@ var tripRules = []struct {
 		func(j *fitout.Job) { stop(j, 1).Leg.Km = 400 },
 	},
 	{
+		"leg-odd",
+		func(j *fitout.Job) { places(j, 12.1); stop(j, 0).Leg.Km = 60 }, // 2.1 degrees north are 233 km
+		func(j *fitout.Job) { places(j, 12.1); stop(j, 0).Leg.Km = 229 },
+	},
+	{
 		"tanks-too-small",
 		func(j *fitout.Job) { stop(j, 1).Sure, stop(j, 1).Leg.Km, stop(j, 2).Leg.Km = fitout.Unsure, 350, 350 },
 		func(j *fitout.Job) { stop(j, 1).Sure, stop(j, 1).Leg.Km, stop(j, 2).Leg.Km = fitout.Unsure, 150, 150 },
@@ -441,6 +446,12 @@ func pressures(j *fitout.Job, lighter, heavier float64) {
 		{ID: "light", Axle: fitout.RearAxle, UpTo: 1500, KPa: lighter},
 		{ID: "heavy", Axle: fitout.RearAxle, UpTo: 2000, KPa: heavier},
 	}
+}
+
+// places puts the first two stops on one meridian, the second so many degrees north.
+func places(j *fitout.Job, north float64) {
+	stop(j, 0).Place = &fitout.Place{Latitude: 10, Longitude: 40}
+	stop(j, 1).Place = &fitout.Place{Latitude: north, Longitude: 40}
 }
 
 func TestRulesOfTheTripFire(t *testing.T) {

@@ -8,7 +8,9 @@ import (
 
 	"zaino/internal/core/assess"
 	"zaino/internal/core/brief"
+	"zaino/internal/core/edit"
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/module"
 	"zaino/internal/core/plan"
 	"zaino/internal/core/rating"
 	"zaino/internal/core/space"
@@ -23,9 +25,65 @@ func TestASoundBuildWithBriefAndBaysHasNothingToSay(t *testing.T) {
 	j.Vehicle.Front.Rate, j.Vehicle.Rear.Rate, j.Vehicle.Rear.Bump = 52, 38, 120
 	j.Vehicle.Modifications = []fitout.Modification{example.Modification(fitout.GrossUpgrade, fitout.LimitGross, 3400)}
 	j.Vehicle.Baseline.Tickets = append(j.Vehicle.Baseline.Tickets, example.Axles("second", 1195, 856))
-	example.Add(&j, "drawers", 60, 3000).Bay = "cargo"
+	j.Vehicle.Mounts = []fitout.Mount{{ID: "eye", Name: "Eye", At: fitout.Point{X: 3000, Z: 750}, Rating: 100}}
+	drawers := example.Add(&j, "drawers", 60, 3000)
+	drawers.Bay, drawers.Module = "cargo", module.Gear()
+	drawers.Module.Fixings = []fitout.Fixing{{Mount: "eye"}}
+	cans := example.Add(&j, "cans", 0, 2500)
+	cans.Form, cans.Substance = fitout.FormTank, fitout.SubstanceWater
+	cans.Presence = fitout.Presence{Kind: fitout.ByLevel, Level: &fitout.Level{Max: 80, Now: 70, Density: 1}}
+	j, err := edit.Apply(&j, nil, []fitout.FixEdit{{Kind: "put-aboard"}})
+	require.NoError(t, err)
 	require.NoError(t, fitout.Validate(&j))
 	assert.Empty(t, assess.Of(&j).Findings)
+}
+
+// papers takes the empty mass of a ute with a tray from papers that say so much of the tray.
+func papers(j *fitout.Job, said fitout.TraySaid) {
+	j.Vehicle.Outline.Body, j.Vehicle.Outline.Width, j.Vehicle.Outline.RearOverhang = fitout.BodyTray, 1880, 1250
+	j.Vehicle.Baseline = fitout.Baseline{Definition: fitout.Kerb, Split: fitout.SplitKnown, Front: 1198, Rear: 822,
+		Total: 2020, FrontShare: 0.6, CGHeight: 690, Tray: said}
+}
+
+// theTray puts what lies flat on the chassis aboard, under a name that says nothing.
+func theTray(j *fitout.Job) *fitout.Item {
+	o := &j.Vehicle.Outline
+	bed := example.Add(j, "the-bed", 158, 3230)
+	bed.Name, bed.Size, bed.At.Z = "The bed", fitout.Size{Length: 2000, Width: 1850, Height: 150}, o.FloorHeight-60
+	return bed
+}
+
+// A tray is carried once: by the figure, by the loads, or by a part that was fitted to the vehicle.
+func TestATrayIsCarriedOnce(t *testing.T) {
+	told := func(said fitout.TraySaid, change func(j *fitout.Job)) []string {
+		j := example.Ute()
+		papers(&j, said)
+		change(&j)
+		var all []string
+		for _, rule := range []string{"tray-unsaid", "tray-nowhere", "tray-twice"} {
+			if f := example.Found(t, j, rule); len(f) > 0 {
+				all = append(all, rule)
+				for _, fix := range f[0].Fixes {
+					mended, err := edit.Apply(&j, nil, []fitout.FixEdit{fix.Edit})
+					require.NoError(t, err)
+					assert.Empty(t, example.Found(t, mended, rule), fix.Label)
+				}
+			}
+		}
+		return all
+	}
+	none := func(*fitout.Job) {}
+	assert.Empty(t, told(fitout.TrayHeld, none))
+	assert.Empty(t, told(fitout.TrayBare, func(j *fitout.Job) { theTray(j) }))
+	assert.Empty(t, told(fitout.TrayBare, func(j *fitout.Job) {
+		j.Vehicle.Parts = []fitout.Part{{ID: "t", Name: "Flat body", Mass: 140, State: fitout.Fitted, Source: fitout.DataSheet,
+			At: fitout.Point{X: 3200, Z: 800}}}
+	}))
+	assert.Equal(t, []string{"tray-nowhere"}, told(fitout.TrayBare, func(j *fitout.Job) {
+		theTray(j).Size.Length = 900 // half a tray is a box
+	}))
+	assert.Empty(t, told(fitout.TrayNotSaid, func(j *fitout.Job) { j.Vehicle.Outline.Body = fitout.BodyTub }))
+	assert.Empty(t, told(fitout.TrayNotSaid, func(j *fitout.Job) { *j = example.Ute() }), "it was weighed as it stood")
 }
 
 func TestVehicleRulesFire(t *testing.T) {
@@ -36,6 +94,12 @@ func TestVehicleRulesFire(t *testing.T) {
 		{"tickets-contradict", "ticket “Second” gives 950 kg for the rear axle of the dry vehicle, where “Bridge” says 850 " +
 			"kg", fitout.Caution, func(j *fitout.Job) {
 			j.Vehicle.Baseline.Tickets = append(j.Vehicle.Baseline.Tickets, example.Axles("second", 1200, 950))
+		}},
+		{"tray-unsaid", "cab and chassis alone", fitout.Note, func(j *fitout.Job) { papers(j, fitout.TrayNotSaid) }},
+		{"tray-nowhere", "Add the tray with its mass", fitout.Caution, func(j *fitout.Job) { papers(j, fitout.TrayBare) }},
+		{"tray-twice", "the bed with 158 kg is aboard besides", fitout.Caution, func(j *fitout.Job) {
+			papers(j, fitout.TrayHeld)
+			theTray(j)
 		}},
 		{"baseline-split-assumed", "are split 60 : 40 by assumption", fitout.Caution, func(j *fitout.Job) {
 			j.Vehicle.Baseline.Tickets[0].Reading, j.Vehicle.Baseline.Tickets[0].Total = fitout.ReadTotal, 2050

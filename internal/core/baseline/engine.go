@@ -27,7 +27,7 @@ type TicketFigures struct {
 // Engine tells what the tickets say together, and what is doubtful about them.
 func Engine() plan.Engine[Figures] {
 	return plan.Engine[Figures]{Figures: figures, Rules: []plan.Rule{
-		overBefore, assumed, driverSeatMissing, ticketMissing, scaleNotLevel, ticketsContradict,
+		overBefore, assumed, driverSeatMissing, ticketMissing, scaleNotLevel, ticketsContradict, tray,
 	}}
 }
 

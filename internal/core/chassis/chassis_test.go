@@ -133,6 +133,14 @@ func TestRulesOfTheChassis(t *testing.T) {
 			j.Vehicle.Marks = append(j.Vehicle.Marks, fitout.Mark{ID: "muffler", Name: "Muffler", Kind: fitout.ExhaustMark,
 				At: fitout.Point{X: 2400, Y: -530 + 60 + by, Z: 600}, From: fitout.FaceNone})
 		}, "shield"},
+		"shaft-near": {func(j *fitout.Job, by float64) {
+			j.Vehicle.Marks = append(j.Vehicle.Marks, fitout.Mark{ID: "shaft", Name: "Propeller shaft", Kind: fitout.ShaftMark,
+				At: fitout.Point{X: 2400, Y: -530 + 60 + by, Z: 600}, From: fitout.FaceNone})
+		}, "rises with the axle"},
+		"line-near": {func(j *fitout.Job, by float64) {
+			j.Vehicle.Marks = append(j.Vehicle.Marks, fitout.Mark{ID: "line", Name: "Brake line", Kind: fitout.LineMark,
+				At: fitout.Point{X: 2400, Y: -530 + 10 + by, Z: 600}, From: fitout.FaceNone})
+		}, "chafes it through"},
 		"axle-hits": {func(j *fitout.Job, by float64) {
 			example.Stand(j, "compressor", fitout.Locker, fitout.FaceLeft, 10, 200, 200, 200, "box")
 			it := item(j, len(j.Variants[0].Items)-1)
@@ -271,6 +279,79 @@ func TestWhatBurnsKeepsAwayFromTheExhaust(t *testing.T) {
 	assert.NotContains(t, told(t, &j), "exhaust-near")
 	j.Vehicle.Marks[1].At = j.Variants[0].Items[2].At
 	assert.NotContains(t, told(t, &j), "exhaust-near", "the floor is between")
+}
+
+// A shield leaves half of the way to keep from the exhaust; what a shaft itself turns in is a stop.
+func TestShieldsAndShafts(t *testing.T) {
+	j := bodied()
+	j.Vehicle.Marks = append(j.Vehicle.Marks, fitout.Mark{ID: "muffler", Name: "Muffler", Kind: fitout.ExhaustMark,
+		At: fitout.Point{X: 2400, Y: -530 + 60, Z: 600}, From: fitout.FaceNone, Shield: true})
+	assert.NotContains(t, told(t, &j), "exhaust-near", "60 mm behind a shield, where 50 do")
+	j.Vehicle.Marks[1].At.Y -= 15
+	f := told(t, &j)["exhaust-near"]
+	assert.InDelta(t, 50, f.Limit, 1e-9)
+	assert.NotContains(t, f.Sentence, "A shield leaves half", "it has one")
+	j.Vehicle.Marks[1].Kind = fitout.ShaftMark
+	assert.Equal(t, fitout.Stop, told(t, &j)["shaft-near"].Severity, "45 mm from its middle it turns in it")
+	j.Vehicle.Marks[1].At.Y += 15
+	assert.Equal(t, fitout.Caution, told(t, &j)["shaft-near"].Severity)
+	j.Vehicle.Marks[1].At = j.Variants[0].Items[2].At
+	assert.NotContains(t, told(t, &j), "shaft-near", "the floor is between")
+}
+
+// A bolt that holds a part and comes out over a line is told; one beside it, and one under it, is not.
+func TestABoltOverALine(t *testing.T) {
+	spot := func(dx, up float64) bool {
+		j := bodied()
+		held := &j.Variants[0].Items[2]
+		j.Vehicle.Mounts = []fitout.Mount{{ID: "bolt", Name: "Bolt", At: held.Box().From, Rating: 200}}
+		held.Module.Fixings = []fitout.Fixing{{Mount: "bolt"}}
+		at := held.Box().From
+		j.Vehicle.Marks = append(j.Vehicle.Marks, fitout.Mark{ID: "line", Name: "Brake line", Kind: fitout.LineMark,
+			At: fitout.Point{X: at.X + dx, Y: at.Y, Z: at.Z + up}, From: fitout.FaceNone})
+		f, fired := told(t, &j)["line-near"]
+		if fired {
+			assert.Equal(t, []string{"line", "bolt"}, f.With)
+			assert.Contains(t, f.Sentence, "licensed people")
+		}
+		return fired
+	}
+	assert.True(t, spot(20, -150))
+	assert.False(t, spot(31, -150), "beside it")
+	assert.False(t, spot(20, 10), "no drill comes upward")
+}
+
+// From the driver's eyes through the load to the glass behind: most of it hidden is noted, unless a camera looks back.
+func TestTheViewBehind(t *testing.T) {
+	wagon := func(high float64) fitout.Job {
+		j := example.Fitted()
+		j.Vehicle.Outline.Body = fitout.BodyWagon
+		b := &j.Vehicle.Bays[0]
+		b.Kind = fitout.BayWagonCargo
+		b.Opening = fitout.Opening{Face: fitout.FaceRear, Hinge: fitout.HingeTop, Width: 1200, Height: 800, Swing: 90}
+		j.Vehicle.Seats = []fitout.Seat{
+			{ID: "driver", Name: "Driver", Driver: true, At: fitout.Point{X: 1300, Y: 350, Z: b.At.Z + 200}},
+		}
+		j.Variants[0].Items = j.Variants[0].Items[:0]
+		example.Stand(&j, "stack", fitout.Locker, fitout.FaceRear, 30, 400, b.WidthFront-20, high, b.ID)
+		j.Variants[0].Items[0].At = fitout.Point{X: b.At.X + 300, Y: b.At.Y, Z: b.At.Z + high/2}
+		return j
+	}
+	low, high := wagon(300), wagon(900)
+	assert.NotContains(t, told(t, &low), "rear-view", "one looks over it")
+	f, fired := told(t, &high)["rear-view"]
+	require.True(t, fired)
+	assert.Zero(t, f.Value, "nothing of the glass is seen past it")
+	assert.Equal(t, fitout.Note, f.Severity)
+	tub := wagon(900)
+	tub.Vehicle.Outline.Body = fitout.BodyTub
+	assert.NotContains(t, told(t, &tub), "rear-view", "nobody looks through a tub")
+	nobody := wagon(900)
+	nobody.Vehicle.Seats[0].Driver = false
+	assert.NotContains(t, told(t, &nobody), "rear-view", "nobody said where the driver sits")
+	high.Vehicle.Marks = []fitout.Mark{{ID: "eye", Name: "Rear camera", Kind: fitout.CameraMark,
+		At: fitout.Point{X: 4500, Z: 1000}, From: fitout.FaceRear}}
+	assert.NotContains(t, told(t, &high), "rear-view", "a camera sees it")
 }
 
 // A part that was moved and a modification are places on the vehicle too, and load its axles from there.

@@ -7,11 +7,11 @@ import (
 	"zaino/internal/core/plan"
 )
 
-// Rules hold a plan against its tyres, its axle and exhaust, body mounts, mirrors, aerials and legs, and against where
-// things of it are entered.
+// Rules hold a plan against its tyres, its axle, exhaust, shafts and lines, body mounts, mirrors, the view behind,
+// aerials and legs, and against where things of it are entered.
 func Rules() []plan.Rule {
 	return []plan.Rule{
-		tyreHits, axleHits, exhaustNear, bodyTwist, bodyMountOver, mirrorsNarrow, aerialShaded,
+		tyreHits, axleHits, exhaustNear, shaftNear, lineNear, bodyTwist, bodyMountOver, mirrorsNarrow, rearView, aerialShaded,
 		legOver, legsTip, legsFew, offUncharged, offVehicle,
 	}
 }

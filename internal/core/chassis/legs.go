@@ -127,8 +127,8 @@ func legsFew(p *plan.Plan) []fitout.Finding {
 	return []fitout.Finding{f}
 }
 
-// offUncharged notes a battery that comes off with the carrier and that nothing charges while it stands on its legs: the
-// engine is away, and no panel, mains lead or generator stays with it.
+// offUncharged notes a battery that comes off with the carrier and that nothing charges while it stands on its legs:
+// the engine is away, and no panel, mains lead or generator stays with it.
 func offUncharged(p *plan.Plan) []fitout.Finding {
 	if !takenOff(p) {
 		return nil

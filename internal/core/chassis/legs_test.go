@@ -9,7 +9,8 @@ import (
 	"zaino/internal/core/fitout"
 )
 
-// A battery that stands in a box on its legs is charged by what stays with it: not by the engine, nor by a panel on the cab.
+// A battery that stands in a box on its legs is charged by what stays with it: not by the engine, nor by a panel on
+// the cab.
 func TestWhatChargesABoxOffTheVehicle(t *testing.T) {
 	j := bodied()
 	v := &j.Variants[0]

@@ -2,6 +2,7 @@ package chassis
 
 import (
 	"fmt"
+	"math"
 
 	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
@@ -9,55 +10,125 @@ import (
 	"zaino/internal/core/words"
 )
 
-// What keeps clear of a hot exhaust, mm: anything by the first, what burns by the second. Practice; a shield of
-// sheet with air behind it halves them, which is for whoever fits it to say.
+// What keeps clear of a hot exhaust, mm: anything by the first, what burns by the second; a shield of sheet with air
+// behind it leaves that share of both. What keeps clear of the middle of a shaft, which is some 50 thick to each
+// side and rises with the axle, and of a line. Practice.
 const (
 	besideExhaust = 100.0
 	burnsBeside   = 300.0
+	shielded      = 0.5
+	besideShaft   = 100.0
+	shaftHalf     = 50.0
+	besideLine    = 30.0
 )
 
-// exhaustNear cautions of a part beside the hot exhaust, and stops one with something in it that burns. What stands
-// in a space with a floor is kept from it by that floor.
+// exhaustNear cautions of a part beside the hot exhaust, and stops one with something in it that burns.
 func exhaustNear(p *plan.Plan) []fitout.Finding {
+	wants := func(m *fitout.Mark, part *fit.Part) float64 {
+		share := 1.0
+		if m.Shield {
+			share = shielded
+		}
+		if part.Nature().Burns {
+			return burnsBeside * share
+		}
+		return besideExhaust * share
+	}
+	return aboutMarks(
+		p,
+		"exhaust-near",
+		fitout.ExhaustMark,
+		wants,
+		func(f *fitout.Finding, m *fitout.Mark, part *fit.Part) string {
+			if part.Nature().Burns {
+				f.Severity = fitout.Stop
+				return "What is in it burns, and the exhaust is hot enough to light it."
+			}
+			if !m.Shield {
+				return "It gets hot there: plastic softens and cables char. A shield leaves half of it to keep."
+			}
+			return "It gets hot there, in spite of the shield: plastic softens and cables char."
+		},
+	)
+}
+
+// shaftNear cautions of a part that a shaft reaches on its way up with the axle, and stops one in which it turns.
+func shaftNear(p *plan.Plan) []fitout.Finding {
+	return aboutMarks(p, "shaft-near", fitout.ShaftMark, always(besideShaft),
+		func(f *fitout.Finding, _ *fitout.Mark, _ *fit.Part) string {
+			if f.Value < shaftHalf {
+				f.Severity = fitout.Stop
+			}
+			return "It turns, and rises with the axle."
+		})
+}
+
+// lineNear cautions of a part against a brake or fuel line or the loom, and of a mounting point over one that a part is
+// bolted to.
+func lineNear(p *plan.Plan) []fitout.Finding {
+	found := aboutMarks(p, "line-near", fitout.LineMark, always(besideLine),
+		func(*fitout.Finding, *fitout.Mark, *fit.Part) string {
+			return "What shakes against a line chafes it through."
+		})
+	s := fit.Of(p)
+	for k := range p.Vehicle.Marks {
+		m := &p.Vehicle.Marks[k]
+		for i := range s.Parts {
+			for _, mount := range s.Mounts(&s.Parts[i]) {
+				off := math.Hypot(mount.At.X-m.At.X, mount.At.Y-m.At.Y)
+				if m.Kind != fitout.LineMark || off >= besideLine || m.At.Z > mount.At.Z {
+					continue
+				}
+				f := about("line-near", fitout.Caution, &s.Parts[i])
+				f.With = []string{m.ID, mount.ID}
+				f.Title = fmt.Sprintf("%s is over %s", mount.Name, words.Lower(m.Name))
+				f.Sentence = fmt.Sprintf(
+					"A drill or a bolt through there finds it, %s aside. Hold the part by another point, or put this one %s "+
+						"further. Brakes and fuel belong to licensed people.",
+					p.Say.Length(off),
+					p.Say.LengthAtLeast(besideLine-off),
+				)
+				f.Under(off, besideLine, "mm")
+				f.Source = "practice"
+				f.Lines = []fitout.Line{{From: m.At, To: mount.At, Label: p.Say.Length(off)}}
+				found = append(found, f)
+			}
+		}
+	}
+	return found
+}
+
+// always is what every part keeps from a mark, mm.
+func always(mm float64) func(*fitout.Mark, *fit.Part) float64 {
+	return func(*fitout.Mark, *fit.Part) float64 { return mm }
+}
+
+// aboutMarks tells of parts nearer to marks of a kind than each wants, and why. What stands in a space with a floor
+// is kept from them by that floor.
+func aboutMarks(p *plan.Plan, rule string, kind fitout.MarkKind, wants func(*fitout.Mark, *fit.Part) float64,
+	why func(*fitout.Finding, *fitout.Mark, *fit.Part) string) []fitout.Finding {
 	var found []fitout.Finding
 	s := fit.Of(p)
 	for k := range p.Vehicle.Marks {
 		m := &p.Vehicle.Marks[k]
-		if m.Kind != fitout.ExhaustMark {
+		if m.Kind != kind {
 			continue
 		}
 		for i := range s.Parts {
 			part := &s.Parts[i]
-			burns := part.Nature().Burns
-			wants := besideExhaust
-			if burns {
-				wants = burnsBeside
-			}
-			off := part.Box.Off(m.At)
-			if off >= wants || floored(p, part) {
+			off, least := part.Box.Off(m.At), wants(m, part)
+			if off >= least || floored(p, part) {
 				continue
 			}
-			f := about("exhaust-near", fitout.Caution, part)
+			f := about(rule, fitout.Caution, part)
 			f.With = []string{m.ID}
 			f.Title = fmt.Sprintf("%s is %s from %s", part.Name(), p.Say.Length(off), words.Lower(m.Name))
-			f.Sentence = fmt.Sprintf(
-				"It gets hot there: plastic softens and cables char. Keep %s between them, %s more, or have a "+
-					"shield fitted.",
-				p.Say.Length(wants),
-				p.Say.LengthAtLeast(wants-off),
-			)
-			if burns {
-				f.Severity = fitout.Stop
-				f.Sentence = fmt.Sprintf(
-					"What is in it burns, and the exhaust is hot enough to light it. Keep %s between them, "+
-						"%s more.",
-					p.Say.Length(wants),
-					p.Say.LengthAtLeast(wants-off),
-				)
-			}
-			f.Under(off, wants, "mm")
+			f.Under(off, least, "mm")
 			f.Source = "practice"
+			f.Sentence = fmt.Sprintf("%s Keep %s between them, %s more.", why(&f, m, part), p.Say.Length(least),
+				p.Say.LengthAtLeast(least-off))
 			f.Lines = []fitout.Line{{From: m.At, To: part.Box.Middle(), Label: p.Say.Length(off)}}
+			f.Fixes = s.ClearOf(part, m.At, least)
 			found = append(found, f)
 		}
 	}
@@ -112,7 +183,9 @@ func axleHits(p *plan.Plan) []fitout.Finding {
 		)
 		f.Over(into, 0, "mm")
 		f.Source = "practice"
-		f.Lines = []fitout.Line{{From: room.Cut(part.Box).Middle(), To: part.Box.Middle(), Label: p.Say.Length(into)}}
+		f.Lines = []fitout.Line{
+			{From: room.Cut(part.Box).Middle(), To: part.Box.Middle(), Label: p.Say.Length(into)},
+		}
 		found = append(found, f)
 	}
 	return found

@@ -38,6 +38,7 @@ var kinds = map[string]Kind{
 	"uncouple":         uncouple,
 	"ball":             ball,
 	"distribution":     distribution,
+	"tray-said":        traySaid,
 	"to-trailer":       toTrailer,
 	"off-trailer":      elsewhere(offTrailer),
 	"seat":             elsewhere(seat),

@@ -8,6 +8,7 @@ import (
 
 	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
+	modules "zaino/internal/core/module"
 	"zaino/internal/core/plan"
 	"zaino/internal/core/words"
 )
@@ -136,13 +137,21 @@ func fix(job *fitout.Job, id, but string) int {
 	if len(edited.Vehicle.Mounts) > mostMounts {
 		return 0
 	}
-	*job = WithItems(&edited, func(i *fitout.Item) {
+	*job = fixed(&edited, id, fixings)
+	return n
+}
+
+// fixed returns the job with the fixings of a part; a thing of the ledger is gear of the fitout by them.
+func fixed(job *fitout.Job, id string, fixings []fitout.Fixing) fitout.Job {
+	return WithItems(job, func(i *fitout.Item) {
 		if i.ID == id {
-			m := *i.Module
-			m.Fixings, i.Module = fixings, &m
+			m := modules.Gear()
+			if i.Module != nil {
+				*m = *i.Module
+			}
+			m.Fixings, i.Module = fixings, m
 		}
 	})
-	return n
 }
 
 // hold proposes fixings for a part that nothing holds.
@@ -202,12 +211,7 @@ func onMounts(job *fitout.Job, s *fit.Scene, p *fit.Part, need float64, but stri
 	if held < need {
 		return 0
 	}
-	*job = WithItems(job, func(i *fitout.Item) {
-		if i.ID == p.ID {
-			m := *i.Module
-			m.Fixings, i.Module = fixings, &m
-		}
-	})
+	*job = fixed(job, p.ID, fixings)
 	return len(fixings)
 }
 

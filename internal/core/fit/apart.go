@@ -15,8 +15,8 @@ type step struct {
 	moves fitout.Point // a millimetre of it
 }
 
-// steps are the six moves by which one box comes clear of another. Where one lies within the other's reach, that is more
-// than they overlap.
+// steps are the six moves by which one box comes clear of another. Where one lies within the other's reach, that is
+// more than they overlap.
 func steps(own, other fitout.Box) []step {
 	return []step{
 		{other.To.X - own.From.X, "toward the rear", fitout.Point{X: 1}},
@@ -46,14 +46,20 @@ func (s *Scene) said(m step) string { return s.Say.LengthAtLeast(m.mm) + " " + m
 // mostMovesOffered is how many moves of one part are offered.
 const mostMovesOffered = 2
 
-// moves offers the shortest moves by which a part comes clear of a box and stands free in its space; up only onto what it
-// comes clear of, and never down. What is locked stays.
+// moves offers the shortest moves by which a part comes clear of a box and stands free in its space; up only onto
+// what it comes clear of, and never down. What is locked stays.
 func (s *Scene) moves(p *Part, from fitout.Box, may func(step) bool) []fitout.Fix {
 	return s.movesBy(p, steps(p.Box, from), may)
 }
 
-// soundMove tells whether a fix that moves a part leaves it in its space, in nothing else, and no further in the frame of its
-// opening than it was; clear of the frame where that is what it is for. What moves nothing is left to others.
+// ClearOf offers the shortest moves by which a part keeps so many mm from a place, on every side of it.
+func (s *Scene) ClearOf(p *Part, at fitout.Point, mm float64) []fitout.Fix {
+	return s.moves(p, fitout.Box{From: at, To: at}.Grown(mm), nil)
+}
+
+// soundMove tells whether a fix that moves a part leaves it in its space, in nothing else, and no further in the
+// frame of its opening than it was; clear of the frame where that is what it is for. What moves nothing is left to
+// others.
 func (s *Scene) soundMove(f *fitout.Finding, fix *fitout.Fix) bool {
 	p := s.part(fix.Edit.ID)
 	if p == nil {
@@ -96,7 +102,7 @@ func (s *Scene) inFrame(p *Part) (most float64) {
 
 // movesBy is moves by given steps: those by which something that moves with the part comes clear.
 func (s *Scene) movesBy(p *Part, all []step, may func(step) bool) []fitout.Fix {
-	if p.Fixed || p.Item == nil {
+	if p.Fixed || p.Item == nil || p.Item.At == (fitout.Point{}) { // placed nowhere yet
 		return nil
 	}
 	slices.SortStableFunc(all, func(a, b step) int { return cmp.Compare(a.mm, b.mm) })

@@ -62,7 +62,7 @@ type Part struct {
 	Box    fitout.Box
 	Built  bool // made to measure, so that it can take another size
 	Fixed  bool // stays where it is
-	Ledger bool // a thing of the ledger without a module: nobody can say yet what holds it
+	Ledger bool // a thing of the ledger without a module: nobody drew its box, and nobody said what holds it
 	Away   bool // put elsewhere by the stance that the scene shows: what holds it on the road does not there
 
 	Item   *fitout.Item // the module itself; nil for a bare box

@@ -13,8 +13,8 @@ import (
 	"zaino/internal/example"
 )
 
-// What only comes along in a case is looked at as it stands then: in another part it clashes, beside it it does not, and
-// what stays at home in every case is in nobody's way.
+// What only comes along in a case is looked at as it stands then: in another part it clashes, beside it it does not,
+// and what stays at home in every case is in nobody's way.
 func TestWhatOnlyACaseBringsIsLookedAt(t *testing.T) {
 	with := func(change func(crate *fitout.Item, c *fitout.Case)) []fitout.Finding {
 		j := example.Fitted()

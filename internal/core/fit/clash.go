@@ -125,7 +125,8 @@ func clashKey(all []Clash) string {
 	return key.String()
 }
 
-// clash is about all that one part stands in, so that letting one of them stand lets no other stand; it tells the first.
+// clash is about all that one part stands in, so that letting one of them stand lets no other stand; it tells the
+// first.
 func (s *Scene) clash(all []Clash, p *Posture) fitout.Finding {
 	c, more := all[0], len(all)-1
 	part := s.part(c.Part)

@@ -89,7 +89,8 @@ func needsUpright(s *Scene) []fitout.Finding {
 	return found
 }
 
-// needsHidden cautions of what is to be out of sight and stands free where one looks in: behind windows, or in the open.
+// needsHidden cautions of what is to be out of sight and stands free where one looks in: behind windows, or in the
+// open.
 func needsHidden(s *Scene) []fitout.Finding {
 	var found []fitout.Finding
 	s.gearItems(func(g *fitout.Gear, item *fitout.Item, holder *Part) {
@@ -118,8 +119,8 @@ func needsHidden(s *Scene) []fitout.Finding {
 	return found
 }
 
-// ratingUnsaid notes what is held by mounting points of which nobody stated the rating, where the stated ones do not hold
-// it alone.
+// ratingUnsaid notes what is held by mounting points of which nobody stated the rating, where the stated ones do not
+// hold it alone.
 func ratingUnsaid(s *Scene) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range s.Parts {
@@ -128,7 +129,7 @@ func ratingUnsaid(s *Scene) []fitout.Finding {
 			continue
 		}
 		held, unsaid := 0.0, []string{}
-		for _, m := range s.mounts(p) {
+		for _, m := range s.Mounts(p) {
 			held += m.Rating
 			if m.Rating == 0 {
 				unsaid = append(unsaid, m.Name)

@@ -24,6 +24,9 @@ func hides(s *Scene) []fitout.Finding {
 		// The room from the mark's face out to whoever looks at it.
 		b := fitout.Box{From: fitout.Point{X: at.X - markSize, Y: at.Y - markSize, Z: at.Z - markSize},
 			To: fitout.Point{X: at.X + markSize, Y: at.Y + markSize, Z: at.Z + markSize}}
+		if m.Kind == fitout.ShaftMark || m.Kind == fitout.LineMark {
+			continue // they are kept clear of, and seen by nobody
+		}
 		switch m.From {
 		case fitout.FaceRear:
 			b.From.X, b.To.X = at.X, at.X+sight
@@ -64,15 +67,20 @@ func hides(s *Scene) []fitout.Finding {
 	return found
 }
 
-// beside tells the moves that leave the line of sight of who looks from a side.
+// beside tells the moves that leave the line of sight of who looks from a side, to its sides or behind the mark: the
+// further way, toward who looks, never ends.
 func beside(from fitout.Face) func(step) bool {
 	return func(m step) bool {
 		switch from {
-		case fitout.FaceFront, fitout.FaceRear:
-			return m.moves.X == 0
-		case fitout.FaceLeft, fitout.FaceRight:
-			return m.moves.Y == 0
+		case fitout.FaceFront:
+			return m.moves.X >= 0
+		case fitout.FaceRear:
+			return m.moves.X <= 0
+		case fitout.FaceLeft:
+			return m.moves.Y >= 0
+		case fitout.FaceRight:
+			return m.moves.Y <= 0
 		}
-		return m.moves.Z == 0
+		return m.moves.Z <= 0
 	}
 }

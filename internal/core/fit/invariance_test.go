@@ -87,6 +87,9 @@ func mirror(s *Scene) {
 	for i := range s.Vehicle.Seats {
 		s.Vehicle.Seats[i].At.Y = -s.Vehicle.Seats[i].At.Y
 	}
+	for i := range s.Vehicle.Parts {
+		s.Vehicle.Parts[i].At.Y = -s.Vehicle.Parts[i].At.Y
+	}
 	for i := range s.Vehicle.Mounts {
 		s.Vehicle.Mounts[i].At.Y = -s.Vehicle.Mounts[i].At.Y
 	}

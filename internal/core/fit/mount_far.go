@@ -20,7 +20,7 @@ func mountFar(s *Scene) []fitout.Finding {
 		if p.Away {
 			continue
 		}
-		for _, m := range s.mounts(p) {
+		for _, m := range s.Mounts(p) {
 			off := p.Box.Off(m.At)
 			if off <= farthestHeld {
 				continue

@@ -87,8 +87,8 @@ func (s *Scene) fill(p *plan.Plan, aboard func(i int) bool) {
 	}
 }
 
-// freeGear is a thing of the ledger that stands in a space by itself, as gear of the fitout stands there: held by nothing
-// that anybody said. Without a size or a space nothing can be said of it.
+// freeGear is a thing of the ledger that stands in a space by itself, as gear of the fitout stands there: held by
+// nothing that anybody said. Without a size or a space nothing can be said of it.
 func freeGear(item *fitout.Item) *fitout.Item {
 	s := item.Size
 	if item.Module != nil || item.In != nil || item.Bay == "" || plan.Traveller(item) ||
@@ -96,13 +96,7 @@ func freeGear(item *fitout.Item) *fitout.Item {
 		return nil
 	}
 	free := *item
-	free.Module = &fitout.Module{
-		Kind:   fitout.PlainGear,
-		Faces:  fitout.FaceNone,
-		Wall:   fitout.NoMaterial,
-		Runner: fitout.NoRunner,
-		Stack:  fitout.Beside,
-	}
+	free.Module = module.Gear()
 	return &free
 }
 

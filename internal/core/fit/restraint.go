@@ -29,7 +29,7 @@ func restraint(s *Scene) []fitout.Finding {
 		share, way := mostOf(s.Practice.Restraint)
 		need := share * p.Kg()
 		held, unknown, fixed := 0.0, false, 0
-		for _, m := range s.mounts(p) {
+		for _, m := range s.Mounts(p) {
 			fixed++
 			held += m.Rating
 			unknown = unknown || m.Rating == 0
@@ -101,11 +101,12 @@ func restraint(s *Scene) []fitout.Finding {
 	return append(found, f)
 }
 
-// MustBeHeld tells whether a part is held against the table at all: what is light, soft or
-// bolted to the roof is not. What stands on a slide is: the slide carries it, and holds it no more than a floor does.
+// MustBeHeld tells whether a part is held against the table at all: what is light, soft, bolted to the roof or, in
+// the ledger, stands for the cables is not. What stands on a slide is: the slide carries it, and holds it no more
+// than a floor does.
 func (s *Scene) MustBeHeld(p *Part) bool {
-	return !p.Ledger && p.Kg() >= lightest && !p.Traits().OnRoof &&
-		(p.Item == nil || p.Item.Form != fitout.FormSoft)
+	return p.Kg() >= lightest && !p.Traits().OnRoof &&
+		(p.Item == nil || p.Item.Form != fitout.FormSoft && (!p.Ledger || !p.Item.Cables))
 }
 
 // Asks is the holding force that the table asks for a part, kg.
@@ -142,8 +143,8 @@ func mostOf(r fitout.Restraint) (share float64, way string) {
 	return share, way
 }
 
-// mounts are the mounting points that hold a part.
-func (s *Scene) mounts(p *Part) []*fitout.Mount {
+// Mounts are the mounting points that hold a part.
+func (s *Scene) Mounts(p *Part) []*fitout.Mount {
 	var all []*fitout.Mount
 	for _, f := range p.Module().Fixings {
 		for i := range s.Vehicle.Mounts {
@@ -164,10 +165,10 @@ func mountOver(s *Scene) []fitout.Finding {
 	share, way := mostOf(s.Practice.Restraint)
 	asked := map[string]float64{}
 	pull := map[string][]*Part{}
-	each := func(p *Part) float64 { return share * p.Kg() / float64(len(s.mounts(p))) }
+	each := func(p *Part) float64 { return share * p.Kg() / float64(len(s.Mounts(p))) }
 	for i := range s.Parts {
 		p := &s.Parts[i]
-		for _, m := range s.mounts(p) {
+		for _, m := range s.Mounts(p) {
 			asked[m.ID] += each(p)
 			pull[m.ID] = append(pull[m.ID], p)
 		}

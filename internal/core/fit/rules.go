@@ -57,6 +57,7 @@ func Rules() []Rule {
 		{"opening-frame", openingFrame},
 		{"outside-bay", outsideBay},
 		{"panel-sag", panelSag},
+		{"part-in-way", partInWay},
 		{"parts-clash", partsClash},
 		{"rating-unsaid", ratingUnsaid},
 		{"reach-depth", reachDepth},
@@ -104,7 +105,7 @@ func (s *Scene) Check() []fitout.Finding {
 					continue
 				}
 				told[key] = true
-				if on.rough(&f) {
+				if f.Rule != "restraint" && on.rough(&f) {
 					f.Severity = fitout.Note
 					f.Sentence += " Its place and size are those of the ledger, which may be rough."
 				}

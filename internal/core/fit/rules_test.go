@@ -164,6 +164,10 @@ var trips = map[string]struct {
 	value   float64
 	says    string
 }{
+	"part-in-way": {func(s *Scene) {
+		s.Vehicle.Parts = []fitout.Part{{ID: "wheel", Name: "Spare wheel", State: fitout.Fitted,
+			At: fitout.Point{X: 3600, Y: -460, Z: 500}, Size: fitout.Size{Length: 700, Width: 700, Height: 330}}}
+	}, "unit", 25, "reaches 25 mm into it"},
 	"parts-clash": {func(s *Scene) { s.put("fridge", 0, -50, 0) }, "unit", 20, "reaches 20 mm into the fridge"},
 	"outside-bay": {func(s *Scene) {
 		s.put("chest", 0, 60, 0)

@@ -120,8 +120,8 @@ func (s *Scene) heaviest(i int) (name string, load float64) {
 	return name, load
 }
 
-// comesOut is what comes out with one leaf that is open, kg: of a drawer its own load and its share of the unit, of a slide
-// all of it.
+// comesOut is what comes out with one leaf that is open, kg: of a drawer its own load and its share of the unit, of
+// a slide all of it.
 func (s *Scene) comesOut(o *OpenLeaf) float64 {
 	p := &s.Parts[o.Part]
 	if p.Motion == Drawers {

@@ -18,8 +18,8 @@ var floored = map[fitout.BayKind]bool{
 	fitout.BayCanopyRear: true, fitout.BayLivingBox: true, fitout.BaySecondRow: true, fitout.BayCab: true,
 }
 
-// raisedIn is the space in which a part that has to stand is off the floor, or nil. Of a thing of the ledger nobody drew
-// the place, and what a stance puts elsewhere somebody holds or sets down.
+// raisedIn is the space in which a part that has to stand is off the floor, or nil. Of a thing of the ledger nobody
+// drew the place, and what a stance puts elsewhere somebody holds or sets down.
 func (s *Scene) raisedIn(p *Part) *Bay {
 	bay := s.bay(p)
 	if bay == nil || p.Away || p.Ledger || !p.Traits().Stands || !floored[bay.Kind] ||
@@ -92,7 +92,7 @@ func (s *Scene) beneath(p *Part, bay *Bay) (top float64, name string) {
 
 // hangs tells whether something holds a part up from above its underside.
 func (s *Scene) hangs(p *Part, bay *Bay) bool {
-	for _, m := range s.mounts(p) {
+	for _, m := range s.Mounts(p) {
 		if m.At.Z >= p.Box.From.Z-packedUp {
 			return true
 		}
@@ -105,8 +105,8 @@ func (s *Scene) hangs(p *Part, bay *Bay) bool {
 	return false
 }
 
-// topples cautions of what stands on other parts, or on what rises from the floor, by its edge only: the middle of it is
-// beside all that carries it, and nothing holds it up.
+// topples cautions of what stands on other parts, or on what rises from the floor, by its edge only: the middle of
+// it is beside all that carries it, and nothing holds it up.
 func topples(s *Scene) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range s.Parts {

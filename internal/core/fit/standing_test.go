@@ -8,8 +8,8 @@ import (
 	"zaino/internal/core/fitout"
 )
 
-// A part stands on its floor, on packers, on an arch or on another part, hangs by an eye above it or under a bench; and in
-// a stance it may be put where somebody holds it. A slide is raised as far as the lip of its door wants it.
+// A part stands on its floor, on packers, on an arch or on another part, hangs by an eye above it or under a bench;
+// and in a stance it may be put where somebody holds it. A slide is raised as far as the lip of its door wants it.
 func TestWhatStandsOrHangsIsNotInTheAir(t *testing.T) {
 	for name, right := range map[string]func(s *Scene){
 		"on packers": func(s *Scene) { s.put("chest", 0, 0, 9) },

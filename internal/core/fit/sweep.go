@@ -51,8 +51,8 @@ func wayBlocked(s *Scene) []fitout.Finding {
 	})
 }
 
-// meets is how far what opens reaches into a box on its way: a slide that comes down does so only once it is out, so that
-// what it stands on is not in its way.
+// meets is how far what opens reaches into a box on its way: a slide that comes down does so only once it is out, so
+// that what it stands on is not in its way.
 func meets(o *OpenLeaf, box fitout.Box) fitout.Point {
 	by := o.Swept.Overlap(box)
 	down := o.Closed.From.Z - o.Leaf.Open.From.Z

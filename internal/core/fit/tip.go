@@ -15,7 +15,7 @@ func tipUnit(s *Scene) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range s.Parts {
 		p := &s.Parts[i]
-		if p.Motion != Drawers || len(s.mounts(p)) > 0 || s.isCarried(p) {
+		if p.Motion != Drawers || len(s.Mounts(p)) > 0 || s.isCarried(p) {
 			continue
 		}
 		name, out := s.heaviest(i)

@@ -8,9 +8,9 @@ import (
 	"zaino/internal/core/words"
 )
 
-// walled tells whether a side of a space without an opening is a wall for sure: every one of a wagon, of a box under the
-// tray and of a space of which a further opening was measured, the front of a tub. Canopies and boxes often have more
-// than the one opening that is measured; of them nothing is said.
+// walled tells whether a side of a space without an opening is a wall for sure: every one of a wagon, of a box under
+// the tray and of a space of which a further opening was measured, the front of a tub. Canopies and boxes often have
+// more than the one opening that is measured; of them nothing is said.
 func (b *Bay) walled(side string) bool {
 	switch {
 	case !b.Opening.Known || side == "" || side == "top" || side == "floor" || b.opensTo(side):
@@ -21,7 +21,8 @@ func (b *Bay) walled(side string) bool {
 	return b.Kind == fitout.BayTub && side == "front"
 }
 
-// opensInside tells whether a part that is turned to a face opens within the walls of its space, or through its opening.
+// opensInside tells whether a part that is turned to a face opens within the walls of its space, or through its
+// opening.
 func (p *Part) opensInside(bay *Bay, face fitout.Face) bool {
 	if p.Item == nil || p.Item.Module == nil {
 		return false
@@ -35,8 +36,8 @@ func (p *Part) opensInside(bay *Bay, face fitout.Face) bool {
 	})
 }
 
-// facesWall cautions of a drawer, slide or door that opens toward a wall: out of its space on a side on which that has no
-// opening.
+// facesWall cautions of a drawer, slide or door that opens toward a wall: out of its space on a side on which that
+// has no opening.
 func facesWall(s *Scene) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range s.Parts {

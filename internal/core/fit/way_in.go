@@ -8,10 +8,9 @@ import (
 	"zaino/internal/core/words"
 )
 
-// wayIn stops a module that stands in its bay but cannot pass the opening,
-// however it is turned: of its three sides the two smaller must go through.
-// An under-tray box is hung from below; what lies in it passes its door. What is built of panels can be carried in flat,
-// so it gets a note only.
+// wayIn stops a module that stands in its bay but cannot pass the opening, however it is turned: of its three sides
+// the two smaller must go through. An under-tray box is hung from below; what lies in it passes its door. What is
+// built of panels can be carried in flat, so it gets a note only.
 func wayIn(s *Scene) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range s.Parts {
@@ -71,7 +70,8 @@ func smaller(size fitout.Size) [2]float64 {
 	return [2]float64{sides[0], sides[1]}
 }
 
-// passesDoor tells whether a thing passes the door of an under-tray box; through other openings it goes with what it lies in.
+// passesDoor tells whether a thing passes the door of an under-tray box; through other openings it goes with what it
+// lies in.
 func (s *Scene) passesDoor(thing fitout.Size, holder string) bool {
 	p := s.part(holder)
 	if p == nil || !p.Traits().HungBelow {

@@ -142,7 +142,7 @@ func TestBadDocumentsAreRefusedWithASentence(t *testing.T) {
 		{
 			"no version",
 			`{"format":"zaino.job"}`,
-			"version: nothing was given; accepted is a whole number from 1 to 14",
+			"version: nothing was given; accepted is a whole number from 1 to 15",
 		},
 		{
 			"a newer version with new fields",

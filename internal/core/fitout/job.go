@@ -12,14 +12,14 @@ package fitout
 // package describes. Older versions are lifted by Decode, newer ones refused.
 const (
 	Format  = "zaino.job"
-	Version = 14
+	Version = 15
 )
 
 // Job is one customer's build: the vehicle, shared by all variants, and the
 // variants, each a whole arrangement of items.
 type Job struct {
 	Format   string     `json:"format" enum:"zaino.job" doc:"always zaino.job"`
-	Version  int        `json:"version" doc:"version of the format, 14"`
+	Version  int        `json:"version" doc:"version of the format, 15"`
 	ID       string     `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
 	Name     string     `json:"name" minLength:"1" maxLength:"120"`
 	Customer string     `json:"customer" maxLength:"200"`

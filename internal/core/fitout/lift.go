@@ -16,6 +16,7 @@ var lifts = [...]func(document map[string]any){
 	toVersion12,
 	toVersion13,
 	toVersion14,
+	toVersion15,
 }
 
 // lift brings a document of an older version up to the present one and returns
@@ -260,6 +261,12 @@ func once(value any, pattern string, keys map[string]ListKey) any {
 		return kept
 	}
 	return value
+}
+
+// toVersion15 has no shafts and lines among the marks, no shields, no sizes of the vehicle's parts, and nothing said of
+// the tray.
+func toVersion15(job map[string]any) {
+	job["version"] = json.Number("15")
 }
 
 // list returns a JSON list, or an empty one for anything else.

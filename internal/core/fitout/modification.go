@@ -169,9 +169,10 @@ type Mount struct {
 type Mark struct {
 	ID     string   `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
 	Name   string   `json:"name" minLength:"1" maxLength:"120"`
-	Kind   MarkKind `json:"kind" enum:"lamp,plate,filler,ball,spare,jack,drain,battery,camera,aerial,exhaust,other"`
+	Kind   MarkKind `json:"kind" enum:"lamp,plate,filler,ball,spare,jack,drain,battery,camera,aerial,exhaust,shaft,line,other"`
 	At     Point    `json:"at"`
 	From   Face     `json:"from" enum:"none,rear,left,right,front,top" doc:"side that it is seen or reached from"`
+	Shield bool     `json:"shield" doc:"of an exhaust: a shield of sheet with air behind it stands there"`
 	Behind bool     `json:"behind" doc:"moves rearward with a wheelbase extension"`
 }
 
@@ -191,5 +192,7 @@ const (
 	CameraMark  MarkKind = "camera"
 	AerialMark  MarkKind = "aerial"  // at is its tip
 	ExhaustMark MarkKind = "exhaust" // a place of its pipe or muffler, which is hot
+	ShaftMark   MarkKind = "shaft"   // a place of the middle of a shaft, which turns and rises with the axle
+	LineMark    MarkKind = "line"    // a place of a brake or fuel line, or of the loom, under the body
 	OtherMark   MarkKind = "other"
 )

@@ -36,7 +36,7 @@ func TestQuickAndCarefulReadTheSame(t *testing.T) {
 	for name, text := range map[string]string{
 		"as written": string(data), "in another order": string(shuffled), "without blanks": compact.String(), "specially": special,
 		"nothing for a list": strings.Replace(string(data), `"marked": [`, `"marked": null, "made": [`, 1),
-		"without most":       `{"version":14,"format":"zaino.job","id":"a"}`,
+		"without most":       `{"version":15,"format":"zaino.job","id":"a"}`,
 		"numbers":            strings.Replace(compact.String(), `"seed":7`, `"seed":70`, 1),
 	} {
 		job := Job{}
@@ -116,7 +116,7 @@ func TestTheQuickWayTakesNothingElse(t *testing.T) {
 
 // A list that is longer than any may be is refused before its things fill the memory.
 func TestAListWithoutEndIsRefusedWhileItIsRead(t *testing.T) {
-	text := `{"format":"zaino.job","version":14,"variants":[{"id":"a","items":[` + strings.Repeat(
+	text := `{"format":"zaino.job","version":15,"variants":[{"id":"a","items":[` + strings.Repeat(
 		"{},",
 		1_300_000,
 	) + `{}]}]}`

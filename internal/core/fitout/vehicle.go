@@ -104,6 +104,7 @@ type Baseline struct {
 	Rear          float64    `json:"rear" minimum:"0" maximum:"50000" unit:"kg" doc:"load on the rear axle, kg"`
 	Total         float64    `json:"total" minimum:"0" maximum:"50000" unit:"kg" doc:"total without a known split, kg"`
 	FrontShare    float64    `json:"frontShare" minimum:"0" maximum:"1" doc:"assumed share of the total on the front axle, 0 to 1"`
+	Tray          TraySaid   `json:"tray" enum:",held,bare" doc:"of papers of a vehicle with a tray: held: the figure holds the tray; bare: cab and chassis alone; empty: not said"`
 	CGHeight      float64    `json:"cgHeight" minimum:"0" maximum:"4000" unit:"mm" doc:"height of the centre of gravity, mm"`
 	CGHeightKnown bool       `json:"cgHeightKnown" doc:"false: the height is assumed"`
 	CGSide        float64    `json:"cgSide" minimum:"-1000" maximum:"1000" unit:"mm" doc:"centre of gravity right of the centre line, mm"`
@@ -121,6 +122,16 @@ const (
 	RunningOrder Definition = "running-order" // 90 % of the fuel and a 75 kg driver
 	Unladen      Definition = "unladen"       // no fuel, nobody
 	AsWeighed    Definition = "as-weighed"    // what Tickets list
+)
+
+// TraySaid says whether a figure from papers holds the tray that carries the fitout.
+type TraySaid string
+
+// What can be said of the tray.
+const (
+	TrayNotSaid TraySaid = ""
+	TrayHeld    TraySaid = "held"
+	TrayBare    TraySaid = "bare" // cab and chassis alone
 )
 
 // Split says whether the axle readings of a baseline are known.
@@ -172,6 +183,7 @@ type Part struct {
 	Mass       float64    `json:"mass" minimum:"0" maximum:"20000" unit:"kg" doc:"kg"`
 	At         Point      `json:"at" doc:"where it sits in the baseline, or where it is fitted"`
 	InBaseline bool       `json:"inBaseline" doc:"the baseline mass already contains it"`
+	Size       Size       `json:"size" doc:"outside of what takes room where the fitout could stand, about its place; 0 = not measured, and in nobody's way"`
 	State      PartState  `json:"state" enum:"fitted,removed,moved"`
 	MovedTo    *Point     `json:"movedTo,omitempty" doc:"where it is now, for state moved"`
 	Source     MassSource `json:"source" enum:"weighed,data-sheet,material,estimate"`

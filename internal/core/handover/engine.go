@@ -24,7 +24,7 @@ type HandoverFigures struct {
 func Engine() plan.Engine[HandoverFigures] {
 	return plan.Engine[HandoverFigures]{Figures: figures, Rules: []plan.Rule{
 		openTests, failedTests, outsideTests, missingPapers, neededPapers, expiredPapers, olderPack, unsigned, signedOther, locksWithoutKeys,
-		warrantiesOpen, walkOpen,
+		warrantiesOpen, walkOpen, intervalOdd,
 	}}
 }
 

@@ -75,6 +75,13 @@ var traits = map[fitout.ModuleKind]Traits{
 // TraitsOf returns the traits of a kind.
 func TraitsOf(kind fitout.ModuleKind) Traits { return traits[kind] }
 
+// Gear is what a thing of the ledger is as a part: loose gear, held by nothing.
+func Gear() *fitout.Module {
+	return &fitout.Module{
+		Kind: fitout.PlainGear, Faces: fitout.FaceNone, Wall: fitout.NoMaterial, Runner: fitout.NoRunner, Stack: fitout.Beside,
+	}
+}
+
 // CutRound tells whether a part goes round what rises at the sides of its space: a floor of one panel that lies flat.
 func CutRound(i *fitout.Item) bool {
 	return i.Module != nil && i.Module.Kind == fitout.FalseFloor && i.Module.Wall != fitout.NoMaterial &&

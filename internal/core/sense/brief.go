@@ -73,9 +73,13 @@ func assumptionOdd(p *plan.Plan) []fitout.Finding {
 	if b.Trip.FuelDistance > 0 && a.Consumption > 0 && (a.Consumption < leastBurnt || a.Consumption > mostBurnt) {
 		f := tell(
 			"No such vehicle burns that",
-			fmt.Sprintf("%s is assumed; between %s and %s is usual for what carries a fitout. The way to the next pump is "+
-				"reckoned with it.", p.Say.Consumption(a.Consumption), p.Say.Consumption(leastBurnt),
-				p.Say.Consumption(mostBurnt)),
+			fmt.Sprintf(
+				"%s is assumed; between %s and %s is usual for what carries a fitout. The way to the next pump is "+
+					"reckoned with it.",
+				p.Say.Consumption(a.Consumption),
+				p.Say.Consumption(leastBurnt),
+				p.Say.Consumption(mostBurnt),
+			),
 		)
 		outside(f, a.Consumption, leastBurnt, mostBurnt, "L/100 km")
 	}

@@ -1,5 +1,6 @@
-// Package sense finds figures that cannot all be right: what weighs nothing, a body narrower than its track, an axle that
-// may carry more than the whole vehicle. Every other rule goes by such figures and would call a build sound for them.
+// Package sense finds figures that cannot all be right: what weighs nothing, a body narrower than its track, an axle
+// that may carry more than the whole vehicle. Every other rule goes by such figures and would call a build sound for
+// them.
 package sense
 
 import (
@@ -11,7 +12,7 @@ import (
 func Rules() []plan.Rule {
 	return []plan.Rule{
 		weighsNothing, massOdd, bayUnsaid, outlineOdd, bayBeyond, limitOdd, baselineLight, tankOdd, driverOdd, coldOverHot,
-		assumptionOdd, travellerOdd, suspensionOdd, hitchOdd, splitOdd,
+		assumptionOdd, travellerOdd, seatTwice, suspensionOdd, hitchOdd, splitOdd,
 	}
 }
 

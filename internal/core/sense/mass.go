@@ -18,16 +18,17 @@ func aboutItem(rule string, item *fitout.Item) fitout.Finding {
 }
 
 // weighsNothing cautions of a part of the fitout without a mass, and notes another thing without one: no axle carries
-// it. Of a vessel whose content varies, the content counts; cables are counted by the board.
+// it. Of a vessel whose content varies the content counts, and a part without a mass of its own is noted; cables are
+// counted by the board.
 func weighsNothing(p *plan.Plan) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range p.Items {
 		item := &p.Items[i]
-		if item.Mass > 0 || item.Presence.Level != nil || item.Cables {
+		if item.Mass > 0 || item.Presence.Level != nil && item.Module == nil || item.Cables {
 			continue
 		}
 		f := aboutItem("weighs-nothing", item)
-		if item.Module == nil {
+		if item.Module == nil || item.Presence.Level != nil {
 			f.Severity = fitout.Note
 		}
 		f.Title = item.Name + " weighs nothing"

@@ -11,8 +11,8 @@ import (
 	"zaino/internal/core/words"
 )
 
-// loaded tells whether a kind of space is there for load. Where people ride, a radio is screwed to the vehicle itself; and
-// on the roof, in a rear wall or under a tray nothing is shut in by its place alone.
+// loaded tells whether a kind of space is there for load. Where people ride, a radio is screwed to the vehicle
+// itself; and on the roof, in a rear wall or under a tray nothing is shut in by its place alone.
 func loaded(kind fitout.BayKind) bool {
 	switch kind {
 	case fitout.BayWagonCargo, fitout.BayTub, fitout.BayCanopyLeft, fitout.BayCanopyRight, fitout.BayCanopyRear,
@@ -23,21 +23,27 @@ func loaded(kind fitout.BayKind) bool {
 }
 
 // bayUnsaid cautions of a part of the fitout that stands within a measured space and is said to stand in none: whether
-// it fits, opens and is reached there is not looked at.
+// it fits, opens and is reached there is not looked at. Hard gear of the ledger is noted: whether it is held is not
+// looked at either. What a space is in, as a canopy is, stands in none.
 func bayUnsaid(p *plan.Plan) []fitout.Finding {
 	var found []fitout.Finding
 	given := p.Given.ChosenVariant().Items
 	for i := range p.Items {
 		item := &p.Items[i]
-		if item.Module == nil || item.Bay != "" || item.In != nil || item.Seat != "" || item.OnTrailer {
+		hard := item.Form == fitout.FormBox || item.Form == fitout.FormWheel
+		if item.Module == nil && !hard || item.Bay != "" || item.In != nil || item.Seat != "" || item.OnTrailer {
 			continue
 		}
 		for _, b := range fit.Of(p).Bays {
 			box := item.Box()
-			if in := b.Room.Cut(box); !loaded(b.Kind) || in.Litres() <= box.Litres()/2 {
+			in := b.Room.Cut(box).Litres()
+			if !loaded(b.Kind) || in <= box.Litres()/2 || item.Module == nil && in > b.Room.Litres()/2 {
 				continue
 			}
 			f := aboutItem("bay-unsaid", item)
+			if item.Module == nil {
+				f.Severity = fitout.Note
+			}
 			f.With = []string{b.ID}
 			f.Title = item.Name + " stands in no space"
 			f.Sentence = fmt.Sprintf(
@@ -55,8 +61,8 @@ func bayUnsaid(p *plan.Plan) []fitout.Finding {
 	return found
 }
 
-// outlineOdd cautions of a vehicle whose outline contradicts itself: rules of mirrors, tyres, lamps and what lies off the
-// vehicle go by it.
+// outlineOdd cautions of a vehicle whose outline contradicts itself: rules of mirrors, tyres, lamps and what lies
+// off the vehicle go by it.
 func outlineOdd(p *plan.Plan) []fitout.Finding {
 	o, v := &p.Vehicle.Outline, p.Vehicle
 	var found []fitout.Finding
@@ -67,8 +73,13 @@ func outlineOdd(p *plan.Plan) []fitout.Finding {
 		found = append(found, f)
 	}
 	if track := max(v.TrackFront, v.TrackRear); o.Width > 0 && o.Width < track {
-		tell("The body is narrower than its track", fmt.Sprintf("The body is %s wide, and the wheels stand %s apart.",
-			p.Say.Length(o.Width), p.Say.Length(track)), o.Width, track)
+		tell(
+			"The body is narrower than its track",
+			fmt.Sprintf("The body is %s wide, and the wheels stand %s apart.",
+				p.Say.Length(o.Width), p.Say.Length(track)),
+			o.Width,
+			track,
+		)
 	}
 	if o.Height <= o.FloorHeight {
 		tell(

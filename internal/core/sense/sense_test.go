@@ -75,6 +75,16 @@ func TestFiguresThatCannotBe(t *testing.T) {
 			func(j *fitout.Job) { item(j, "fridge").Bay, item(j, "fridge").At.Z = "", 1700 }, // over it, on a rack
 		},
 		{
+			"bay-unsaid", "By its place it stands in tub", 0,
+			func(j *fitout.Job) {
+				example.Add(j, "toolbox", 30, 0).At = item(j, "fridge").At
+			},
+			func(j *fitout.Job) { // a lid over the whole tub: the space is in it
+				lid := example.Add(j, "lid", 30, 0)
+				lid.At, lid.Size = item(j, "fridge").At, fitout.Size{Length: 3000, Width: 1800, Height: 900}
+			},
+		},
+		{
 			"outline-odd", "The body is 185 mm wide", 185,
 			func(j *fitout.Job) { j.Vehicle.Outline.Width = 185 },
 			func(j *fitout.Job) { j.Vehicle.Outline.Width = 0 }, // not measured
@@ -130,6 +140,19 @@ func TestFiguresThatCannotBe(t *testing.T) {
 			"tank-odd", "litres are not gallons", 630,
 			func(j *fitout.Job) { j.Vehicle.Tanks[0].Capacity = 750 },
 			func(j *fitout.Job) { j.Vehicle.Tanks[0].Capacity = 180 },
+		},
+		{
+			"seat-twice", "100 mm apart, and two cannot sit nearer than 250 mm", 100,
+			func(j *fitout.Job) {
+				twice := j.Vehicle.Seats[1]
+				twice.ID, twice.At.Y = "twice", twice.At.Y+100
+				j.Vehicle.Seats = append(j.Vehicle.Seats, twice)
+			},
+			func(j *fitout.Job) {
+				beside := j.Vehicle.Seats[1]
+				beside.ID, beside.At.Y = "beside", beside.At.Y+250
+				j.Vehicle.Seats = append(j.Vehicle.Seats, beside)
+			},
 		},
 		{
 			"driver-odd", "Say which one it is", 2,
@@ -227,8 +250,8 @@ func TestFiguresThatCannotBe(t *testing.T) {
 	}
 }
 
-// A thing of the ledger that somebody is still entering is only noted; a vessel counts by its content, and loose cargo in
-// no space is what it is.
+// A thing of the ledger that somebody is still entering is only noted; a vessel counts by its content, and loose
+// cargo in no space is what it is.
 func TestWhatMayWeighNothing(t *testing.T) {
 	j := fitted()
 	example.Add(j, "crate", 0, 2000)
@@ -239,6 +262,15 @@ func TestWhatMayWeighNothing(t *testing.T) {
 	require.Len(t, found, 1)
 	assert.Equal(t, fitout.Note, found[0].Severity)
 	assert.Equal(t, fitout.Subject{Kind: "item", ID: "crate"}, found[0].Subject)
+	item(j, "crate").Mass = 12
+	example.Stand(j, "tank", fitout.WaterTank, fitout.FaceTop, 0, 300, 200, 250, "tub")
+	tank := item(j, "tank")
+	tank.Presence = fitout.Presence{Kind: fitout.ByLevel, Level: &fitout.Level{Max: 15, Now: 10, Density: 1}}
+	found = example.Found(t, *j, "weighs-nothing")
+	require.Len(t, found, 1, "a tank of the fitout is not its water alone")
+	assert.Equal(t, fitout.Note, found[0].Severity)
+	tank.Mass = 4
+	assert.Empty(t, example.Found(t, *j, "weighs-nothing"))
 }
 
 // Saying the space that is offered mends it, and the part stays where it is.

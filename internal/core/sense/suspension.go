@@ -17,8 +17,8 @@ const (
 	mostLift = 200.0
 )
 
-// suspensionOdd cautions of springs, ways to the bump stop and lifts that no such vehicle has: how it stands, what clears
-// the ground and when it hits its stops go by them.
+// suspensionOdd cautions of springs, ways to the bump stop and lifts that no such vehicle has: how it stands, what
+// clears the ground and when it hits its stops go by them.
 func suspensionOdd(p *plan.Plan) []fitout.Finding {
 	var found []fitout.Finding
 	tell := func(kind, id, name, what string, value, least, most float64, unit string,

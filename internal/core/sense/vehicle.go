@@ -2,6 +2,7 @@ package sense
 
 import (
 	"fmt"
+	"math"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
@@ -75,7 +76,8 @@ func limitOdd(p *plan.Plan) []fitout.Finding {
 	return found
 }
 
-// The share of an empty vehicle that stands on its front axle, where somebody assumed it. Practice, wide of what is sold.
+// The share of an empty vehicle that stands on its front axle, where somebody assumed it. Practice, wide of what is
+// sold.
 const (
 	leastFront = 0.35
 	mostFront  = 0.75
@@ -109,8 +111,8 @@ const (
 	mostFuel   = 0.12
 )
 
-// baselineLight cautions of an empty vehicle that weighs less than a vehicle of its gross limit can: all that is left of
-// its payload is not there.
+// baselineLight cautions of an empty vehicle that weighs less than a vehicle of its gross limit can: all that is
+// left of its payload is not there.
 func baselineLight(p *plan.Plan) []fitout.Finding {
 	empty, gross := p.Load.Unladen.Kg, p.Given.Vehicle.Limits.Gross.Kg
 	if empty <= 0 || gross == 0 || empty >= leastEmpty*gross {
@@ -176,4 +178,37 @@ func driverOdd(p *plan.Plan) []fitout.Finding {
 		"which one it is."
 	f.Value, f.Limit = float64(len(names)), 1
 	return []fitout.Finding{f}
+}
+
+// besideSeat is how near the middles of two who sit side by side can be, mm. Practice: three on a narrow bench.
+const besideSeat = 250.0
+
+// seatTwice cautions of two seats in one place: one of them was entered twice or measured wrongly, and somebody
+// would ride without one.
+func seatTwice(p *plan.Plan) []fitout.Finding {
+	seats := p.Vehicle.Seats
+	var found []fitout.Finding
+	for i := range seats {
+		for k := range i {
+			off := math.Hypot(seats[i].At.X-seats[k].At.X, seats[i].At.Y-seats[k].At.Y)
+			if off >= besideSeat {
+				continue
+			}
+			f := about("seat-twice", "seat", seats[i].ID)
+			f.With = []string{seats[k].ID}
+			f.Title = fmt.Sprintf("%s and %s are in one place", seats[i].Name, words.Lower(seats[k].Name))
+			f.Sentence = fmt.Sprintf(
+				"Their middles are %s apart, and two cannot sit nearer than %s. Remove one of them, or measure it again: they "+
+					"lie %s too near.",
+				p.Say.Length(off),
+				p.Say.Length(besideSeat),
+				p.Say.LengthAtLeast(besideSeat-off),
+			)
+			f.Under(off, besideSeat, "mm")
+			f.Source = "practice"
+			found = append(found, f)
+			break
+		}
+	}
+	return found
 }

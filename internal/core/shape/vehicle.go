@@ -394,7 +394,12 @@ func (d *vehicle) fitted() {
 			if at.Z > d.o.FloorHeight {
 				size = fitout.Size{Length: 240, Width: 2 * r, Height: 2 * r}
 			}
+			if p.Size.Height > 0 {
+				size = p.Size
+			}
 			d.pieces(&fitout.Item{ID: p.ID, Name: p.Name, Form: fitout.FormWheel, At: at, Size: size})
+		case p.Size.Height > 0:
+			d.pieces(&fitout.Item{ID: p.ID, Name: p.Name, Form: fitout.FormBox, At: at, Size: p.Size})
 		case words.Names(p.Name, "bull bar", "bullbar", "nudge bar", "front bar"):
 			front := -d.o.FrontOverhang - 70
 			d.box(front-60, front, -d.half*0.9, d.half*0.9, d.o.SillHeight, d.o.SillHeight+220, Metal, false)

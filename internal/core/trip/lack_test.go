@@ -68,7 +68,8 @@ func TestWhatIsMissingIsCountedUpToTheNextPump(t *testing.T) {
 }
 
 // Where the reserve is touched on one leg and the tank runs dry on a later one before any pump, that is no matter of
-// a reserve: it stops the way, at the leg on which it runs dry. 80 L last for three legs of 24 L, and 8 L of the fourth.
+// a reserve: it stops the way, at the leg on which it runs dry. 80 L last for three legs of 24 L, and 8 L of the
+// fourth.
 func TestATankThatRunsDryLaterStopsTheWay(t *testing.T) {
 	j := unfuelled(240)
 	j.Brief.Assumptions.Consumption, j.Brief.Assumptions.FuelReserve = 10, 40

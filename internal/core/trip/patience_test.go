@@ -7,8 +7,8 @@ import (
 	"pgregory.net/rapid"
 )
 
-// By whichever rule the rows are brought back, by the worst first or carefully, the same programs can be solved, and at the
-// same least cost; every row is kept.
+// By whichever rule the rows are brought back, by the worst first or carefully, the same programs can be solved, and
+// at the same least cost; every row is kept.
 func TestTheCarefulRuleComesToTheSame(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		n, m := rapid.IntRange(1, 6).Draw(t, "unknowns"), rapid.IntRange(1, 9).Draw(t, "rows")

@@ -64,8 +64,8 @@ func (p *program) express(row []float64, of int, by float64) {
 // nothing is what counts as none in the tableau, whose figures are of the order of hundreds.
 const nothing = 1e-9
 
-// solve brings every row back within its bound; false where no x keeps all rows. Where it takes long it goes on by Bland's
-// rule, the lowest variable out and in, by which it cannot go round in circles; and it ends in any case.
+// solve brings every row back within its bound; false where no x keeps all rows. Where it takes long it goes on by
+// Bland's rule, the lowest variable out and in, by which it cannot go round in circles; and it ends in any case.
 func (p *program) solve() bool {
 	n := p.width
 	for step := 0; ; step++ {

@@ -16,6 +16,12 @@ const terms: Record<Exclude<Definition, 'as-weighed'>, string> = {
   unladen: 'unladen',
 };
 
+const traySaid: { value: Vehicle['baseline']['tray']; label: string }[] = [
+  { value: '', label: 'not said' },
+  { value: 'held', label: 'is in the figure' },
+  { value: 'bare', label: 'is not: cab and chassis alone' },
+];
+
 /** The mass that the plan starts from, and what was in it. */
 export function BaselineCard() {
   const { job, vehicle, assessment, edit, line } = useVehicleEdit();
@@ -60,6 +66,16 @@ export function BaselineCard() {
           </p>
         ) : (
           <PaperFigures />
+        )}
+        {b.definition !== 'as-weighed' && vehicle.outline.body === 'tray' && (
+          <Field label="The tray">
+            <SelectField
+              label="The tray"
+              value={b.tray}
+              options={traySaid}
+              onCommit={(tray) => edit('The tray of the empty mass', (v) => (v.baseline.tray = tray))}
+            />
+          </Field>
         )}
         {b.definition === 'as-weighed' &&
           assessment &&

@@ -100,6 +100,8 @@ export const markKinds: Options<Mark['kind']> = [
   { value: 'camera', label: 'Camera' },
   { value: 'aerial', label: 'Aerial, its tip' },
   { value: 'exhaust', label: 'Exhaust, hot' },
+  { value: 'shaft', label: 'Shaft, its middle' },
+  { value: 'line', label: 'Brake or fuel line, loom' },
   { value: 'other', label: 'Something else' },
 ];
 

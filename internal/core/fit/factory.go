@@ -1,0 +1,87 @@
+package fit
+
+import (
+	"fmt"
+
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/words"
+)
+
+// partInWay stops what stands, or opens, where a part of the vehicle itself is: the spare wheel under the floor, a
+// jack, a step. Of a part without a size nobody said that it takes room where the fitout could stand.
+func partInWay(s *Scene) []fitout.Finding {
+	var found []fitout.Finding
+	for i := range s.Vehicle.Parts {
+		factory := &s.Vehicle.Parts[i]
+		box, takesRoom := RoomOf(factory)
+		if !takesRoom {
+			continue
+		}
+		stands := map[string]bool{}
+		for k := range s.Parts {
+			p := &s.Parts[k]
+			if by := least(p.Box.Overlap(box)); by > slack {
+				stands[p.ID] = true
+				f := s.inTheWayOf(p, factory, box, p.Box)
+				f.Title = fmt.Sprintf("%s stands where %s is", p.Name(), words.Lower(factory.Name))
+				f.Sentence = fmt.Sprintf(
+					"It reaches %s into it. Move it %s, or take %s off, or elsewhere, with its mass.",
+					s.Say.Length(by),
+					s.said(apart(p.Box, box, nil)),
+					words.Lower(factory.Name),
+				)
+				f.Fixes = s.moves(p, box, nil)
+				found = append(found, f)
+			}
+		}
+		found = append(found, s.each(func(p *Posture) []fitout.Finding {
+			var found []fitout.Finding
+			for k := range p.Open {
+				o := &p.Open[k]
+				part := &s.Parts[o.Part]
+				by := least(meets(o, box))
+				if by <= slack || stands[part.ID] || p.Gone[o.Part] {
+					continue
+				}
+				f := s.inTheWayOf(part, factory, box, o.Swept)
+				f.Title = fmt.Sprintf("%s cannot open for %s", part.Name(), words.Lower(factory.Name))
+				f.Sentence = fmt.Sprintf(
+					"On its way it meets %s, by %s. Move %s %s, or it the other way.",
+					words.Lower(factory.Name),
+					s.Say.Length(by),
+					words.Lower(factory.Name),
+					s.said(apart(box, o.Swept, nil)),
+				)
+				found = append(found, f)
+			}
+			return found
+		})...)
+	}
+	return found
+}
+
+// inTheWayOf begins a finding about a part and a part of the vehicle that meets a box of it.
+func (s *Scene) inTheWayOf(p *Part, factory *fitout.Part, box, of fitout.Box) fitout.Finding {
+	f := about("part-in-way", fitout.Stop, p)
+	f.With = []string{factory.ID}
+	by := least(of.Overlap(box))
+	f.Value, f.Margin = by, -by
+	f.Lines = []fitout.Line{line(p.Box.Middle(), of.Cut(box).Middle(), s.Say.Length(by))}
+	return f
+}
+
+// RoomOf is the room that a part of the vehicle takes where it is now; false for one that was taken off, or of which
+// nobody said how large it is.
+func RoomOf(part *fitout.Part) (fitout.Box, bool) {
+	at := part.At
+	switch part.State {
+	case fitout.Removed:
+		return fitout.Box{}, false
+	case fitout.Moved:
+		if part.MovedTo != nil {
+			at = *part.MovedTo
+		}
+	}
+	item := fitout.Item{At: at, Size: part.Size}
+	return item.Box(), min(part.Size.Length, part.Size.Width, part.Size.Height) > 0
+}
