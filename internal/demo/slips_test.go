@@ -45,7 +45,7 @@ func TestEverySlipIsToldAndWhatIsOfferedMendsIt(t *testing.T) {
 	require.NoError(t, err)
 	components, err := catalogue.Components()
 	require.NoError(t, err)
-	slips := slices.Concat(everySlip, stageSlips, measureSlips)
+	slips := slices.Concat(everySlip, stageSlips, measureSlips, vehicleSlips)
 	made, offered, brought, mendable := 0, map[string]int{}, 0, 0
 	for n := range jobs {
 		sound := assess.Of(&jobs[n]).Findings
@@ -73,7 +73,7 @@ func TestEverySlipIsToldAndWhatIsOfferedMendsIt(t *testing.T) {
 					}
 					if f.Severity != fitout.Note {
 						brought++
-						if len(f.Fixes) > 0 || f.Mend != "" {
+						if len(f.Fixes) > 0 || f.Mend != "" || f.At != "" {
 							mendable++
 						}
 					}
@@ -89,9 +89,9 @@ func TestEverySlipIsToldAndWhatIsOfferedMendsIt(t *testing.T) {
 	}
 	t.Logf("%d slips of %d kinds, %d of them fair where they are made; %d kinds of offers for them",
 		made, len(slips), len(fair), len(offered))
-	t.Logf("%d of %d stops and cautions that slips bring offer a change", mendable, brought)
+	t.Logf("%d of %d stops and cautions that slips bring offer a change, or show the state to mend", mendable, brought)
 	assert.Greater(t, made, 800)
-	assert.Greater(t, mendable*10, brought*4, "so many offer a change")
+	assert.Greater(t, mendable*2, brought, "so many offer a change, or show the state to mend")
 	assert.Greater(t, len(offered), 50)
 }
 

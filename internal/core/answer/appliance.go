@@ -3,6 +3,7 @@ package answer
 import (
 	"fmt"
 	"slices"
+	"strings"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/module"
@@ -32,7 +33,26 @@ func applianceUnplanned(p *plan.Plan) []fitout.Finding {
 		f.Title = fmt.Sprintf("Nothing is planned that feeds %s", words.Lower(item.Name))
 		f.Sentence = "It draws current, and no load under Power is it: no battery, cable and fuse is reckoned with it. Add its " +
 			"load there, or say of a load there that it is this part."
+		f.Fixes = loadFor(e, item)
 		found = append(found, f)
 	}
 	return found
+}
+
+// loadFor offers the loads under Power that are no part yet and are called as this one is, or else a load for it.
+func loadFor(e *fitout.Electrics, item *fitout.Item) []fitout.Fix {
+	var fixes []fitout.Fix
+	name := strings.ToLower(item.Name)
+	for i := range e.Loads {
+		l := &e.Loads[i]
+		if called := strings.ToLower(l.Name); l.Item == "" && (strings.Contains(name, called) || strings.Contains(called, name)) {
+			fixes = append(fixes, fitout.Fix{Label: "The load “" + l.Name + "” under Power is it",
+				Edit: fitout.FixEdit{Kind: "load-of", ID: item.ID, With: l.ID}})
+		}
+	}
+	if traits := module.TraitsOf(item.Module.Kind); len(fixes) == 0 && !traits.Stores {
+		fixes = append(fixes, fitout.Fix{Label: "Add its load under Power, an estimate",
+			Edit: fitout.FixEdit{Kind: "load-of", ID: item.ID}})
+	}
+	return fixes
 }

@@ -157,12 +157,13 @@ func groups(p *plan.Plan) []GroupFigures {
 }
 
 // stationUnset notes things that still stand where a new thing is put: exactly
-// on the front axle, the centre line and the ground.
+// on the front axle, the centre line and the ground. Of a part that is said to stand in a space, fit says it.
 func stationUnset(p *plan.Plan) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range p.Given.ChosenVariant().Items {
 		item := &p.Given.ChosenVariant().Items[i]
-		if item.Seat != "" || item.In != nil || item.At != (fitout.Point{}) || p.Load.Items[i].Mass.Kg <= 0 {
+		if item.Seat != "" || item.In != nil || item.At != (fitout.Point{}) || p.Load.Items[i].Mass.Kg <= 0 ||
+			item.Module != nil && p.Load.Items[i].Road && slices.ContainsFunc(p.Vehicle.Bays, func(b fitout.Bay) bool { return b.ID == item.Bay }) {
 			continue
 		}
 		found = append(found, fitout.Finding{

@@ -3,6 +3,7 @@ package chassis
 import (
 	"fmt"
 	"math"
+	"slices"
 
 	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
@@ -72,31 +73,60 @@ func lineNear(p *plan.Plan) []fitout.Finding {
 		})
 	s := fit.Of(p)
 	for k := range p.Vehicle.Marks {
-		m := &p.Vehicle.Marks[k]
-		for i := range s.Parts {
-			for _, mount := range s.Mounts(&s.Parts[i]) {
-				off := math.Hypot(mount.At.X-m.At.X, mount.At.Y-m.At.Y)
-				if m.Kind != fitout.LineMark || off >= besideLine || m.At.Z > mount.At.Z {
-					continue
-				}
-				f := about("line-near", fitout.Caution, &s.Parts[i])
-				f.With = []string{m.ID, mount.ID}
-				f.Title = fmt.Sprintf("%s is over %s", mount.Name, words.Lower(m.Name))
-				f.Sentence = fmt.Sprintf(
-					"A drill or a bolt through there finds it, %s aside. Hold the part by another point, or put this one %s "+
-						"further. Brakes and fuel belong to licensed people.",
-					p.Say.Length(off),
-					p.Say.LengthAtLeast(besideLine-off),
-				)
-				f.Under(off, besideLine, "mm")
-				f.Source = "practice"
-				f.Lines = []fitout.Line{{From: m.At, To: mount.At, Label: p.Say.Length(off)}}
+		for n := range p.Vehicle.Mounts {
+			if f, over := boltOver(p, s, &p.Vehicle.Marks[k], &p.Vehicle.Mounts[n]); over {
 				found = append(found, f)
 			}
 		}
 	}
 	return found
 }
+
+// boltOver cautions of a mounting point that holds something and comes out over a line.
+func boltOver(p *plan.Plan, s *fit.Scene, m *fitout.Mark, mount *fitout.Mount) (fitout.Finding, bool) {
+	off := math.Hypot(mount.At.X-m.At.X, mount.At.Y-m.At.Y)
+	if m.Kind != fitout.LineMark || off >= besideLine || m.At.Z > mount.At.Z {
+		return fitout.Finding{}, false
+	}
+	var holds []*fit.Part
+	for i := range s.Parts {
+		if slices.Contains(s.Mounts(&s.Parts[i]), mount) {
+			holds = append(holds, &s.Parts[i])
+		}
+	}
+	if len(holds) == 0 {
+		return fitout.Finding{}, false
+	}
+	f := about("line-near", fitout.Caution, holds[0])
+	f.With = []string{m.ID, mount.ID}
+	f.Title = fmt.Sprintf("%s is over %s", mount.Name, words.Lower(m.Name))
+	f.Sentence = fmt.Sprintf(
+		"A drill or a bolt through there finds it, %s aside. Hold %s by another point, or put this one %s further. Brakes "+
+			"and fuel belong to licensed people.",
+		p.Say.Length(off),
+		words.Lower(holds[0].Name()),
+		p.Say.LengthAtLeast(besideLine-off),
+	)
+	f.Under(off, besideLine, "mm")
+	f.Source = "practice"
+	f.Lines = []fitout.Line{{From: m.At, To: mount.At, Label: p.Say.Length(off)}}
+	after := ""
+	if len(holds) > 1 {
+		after = " (not enough alone)"
+	}
+	for _, part := range holds {
+		if part.ID != holds[0].ID {
+			f.With = append(f.With, part.ID)
+		}
+		if fix, ok := s.HoldAnew(part, mount.ID, after); ok && len(f.Fixes) < mostHeldAnew {
+			f.Fixes = append(f.Fixes, fix)
+		}
+	}
+	return f, true
+}
+
+// mostHeldAnew is for how many parts of a mounting point others are offered.
+const mostHeldAnew = 3
 
 // always is what every part keeps from a mark, mm.
 func always(mm float64) func(*fitout.Mark, *fit.Part) float64 {

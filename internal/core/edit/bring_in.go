@@ -52,6 +52,36 @@ func BringIn(j *fitout.Job, components []fitout.Component) (fitout.Job, []string
 	return edited, came
 }
 
+// loadOf says that a load under Power is a part, or adds one for it: as the component that it was, else by its kind.
+var loadOf = Kind{Apply: func(j *fitout.Job, components []fitout.Component, e *fitout.FixEdit) (fitout.Job, bool) {
+	edited := withElectrics(j)
+	v := edited.ChosenVariant()
+	k := slices.IndexFunc(v.Items, func(i fitout.Item) bool { return i.ID == e.ID })
+	if k < 0 {
+		return *j, false
+	}
+	if e.With != "" {
+		loads := v.Electrics.Loads
+		l := slices.IndexFunc(loads, func(l fitout.PowerLoad) bool { return l.ID == e.With && l.Item == "" })
+		if l < 0 {
+			return *j, false
+		}
+		loads[l].Item = e.ID
+		return edited, true
+	}
+	item := v.Items[k]
+	device := deviceOf(&item, components)
+	if device == nil || device.Load == nil {
+		item.Component = ""
+		device = deviceOf(&item, components)
+	}
+	if device == nil || device.Load == nil {
+		return *j, false
+	}
+	Join(&v.Electrics, device, item.ID, item.Name, "")
+	return edited, true
+}}
+
 // evening is when something ends that runs so many hours from six in the evening.
 func evening(hours float64) float64 {
 	if hours <= 0 {

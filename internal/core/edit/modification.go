@@ -6,6 +6,7 @@ import (
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/ride"
+	"zaino/internal/core/words"
 )
 
 // Edits that plan a change of the vehicle: they enter it as counted on and not
@@ -31,10 +32,11 @@ var (
 	// springs fits springs of one rate; with "second" ones of the first rate that there is and another second one.
 	springs = Kind{Apply: func(j *fitout.Job, components []fitout.Component, e *fitout.FixEdit) (fitout.Job, bool) {
 		return planned("", func(m *fitout.Modification, e *fitout.FixEdit) {
-			m.Kind, m.Name = fitout.Springs, fmt.Sprintf("Springs of %.0f N/mm", e.Value)
+			say := words.For(j)
+			m.Kind, m.Name = fitout.Springs, "Springs of "+say.Rate(e.Value)
 			m.Axle, m.Rate = fitout.WhichAxle(e.ID), e.Value
 			if s := ride.On(&j.Vehicle, m.Axle); e.With == "second" {
-				m.Name = fmt.Sprintf("Springs of %.0f and %.0f N/mm", s.Rate-s.Added, e.Value)
+				m.Name = fmt.Sprintf("Springs of %s and %s", say.Rate(s.Rate-s.Added), say.Rate(e.Value))
 				m.Rate, m.Second, m.From = s.Rate-s.Added, e.Value, s.From
 			}
 		}).Apply(j, components, e)

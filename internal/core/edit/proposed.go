@@ -179,6 +179,18 @@ var holdAnew = Kind{
 	},
 }
 
+// unfix says of a mounting point that it does not hold a part.
+var unfix = item(func(_ *fitout.Job, i *fitout.Item, e *fitout.FixEdit) bool {
+	if i.Module == nil {
+		return false
+	}
+	m := *i.Module
+	m.Fixings = slices.DeleteFunc(slices.Clone(m.Fixings), func(f fitout.Fixing) bool { return f.Mount == e.With })
+	let := len(m.Fixings) < len(i.Module.Fixings)
+	i.Module = &m
+	return let
+})
+
 // near is how far from a part a mounting point may be that is proposed for it, mm.
 const near = 250.0
 

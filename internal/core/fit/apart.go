@@ -47,7 +47,7 @@ func (s *Scene) said(m step) string { return s.Say.LengthAtLeast(m.mm) + " " + m
 const mostMovesOffered = 2
 
 // moves offers the shortest moves by which a part comes clear of a box and stands free in its space; up only onto
-// what it comes clear of, and never down. What is locked stays.
+// what it comes clear of, and down only what hangs. What is locked stays.
 func (s *Scene) moves(p *Part, from fitout.Box, may func(step) bool) []fitout.Fix {
 	return s.movesBy(p, steps(p.Box, from), may)
 }
@@ -114,7 +114,7 @@ func (s *Scene) movesBy(p *Part, all []step, may func(step) bool) []fitout.Fix {
 		}
 		dx, dy, dz := m.moves.X*m.mm, m.moves.Y*m.mm, m.moves.Z*m.mm
 		free := func(b fitout.Box) fitout.Box { return b.Moved(dx, dy, dz) }
-		if m.mm <= 0 || m.moves.Z < 0 || may != nil && !may(m) || !s.StandsAs(p.ID, free) {
+		if m.mm <= 0 || m.moves.Z < 0 && !p.Traits().HungBelow || may != nil && !may(m) || !s.StandsAs(p.ID, free) {
 			continue
 		}
 		label := "Move " + words.Lower(p.Name()) + " " + s.said(m)

@@ -174,13 +174,39 @@ func (s *Scene) clash(all []Clash, p *Posture) fitout.Finding {
 		from.Z, to.Z = in.From.Z, in.To.Z
 	}
 	f.Lines = []fitout.Line{line(from, to, s.Say.Length(by))}
-	if p.Stance.ID == "" && more == 0 {
-		f.Fixes = s.moves(part, otherBox, nil)
-		if other := s.part(c.Other); other != nil {
-			f.Fixes = append(f.Fixes, s.moves(other, box, nil)...)
-		}
-	}
+	f.Fixes = s.clashMoves(all, p)
 	return f
+}
+
+// clashMoves offers the moves by which a part comes clear of all that it stands in, or what it stands in of it. In a stance
+// what lies elsewhere then stays where it is on the road, whatever is moved there.
+func (s *Scene) clashMoves(all []Clash, p *Posture) []fitout.Fix {
+	elsewhere := func(id string) bool {
+		return slices.ContainsFunc(p.Stance.Loose, func(l fitout.LoosePlace) bool { return l.Item == id })
+	}
+	part := s.part(all[0].Part)
+	if elsewhere(part.ID) || s.isCarried(part) {
+		return nil
+	}
+	box := p.Boxes[indexOf(s.Parts, part.ID)]
+	meets, stands := make([]fitout.Box, len(all)), false
+	for i, c := range all {
+		if c.Other == "" {
+			meets[i] = bayOf(s.Bays, part.Bay).Obstacles[c.Obstacle]
+			continue
+		}
+		meets[i] = p.Boxes[indexOf(s.Parts, c.Other)]
+		stands = stands || elsewhere(c.Other) || s.isCarried(s.part(c.Other))
+	}
+	room := meets[0]
+	for _, m := range meets[1:] {
+		room = room.Around(m)
+	}
+	fixes := s.movesBy(part, steps(box, room), nil)
+	if other := s.part(all[0].Other); other != nil && len(all) == 1 && !stands {
+		fixes = append(fixes, s.movesBy(other, steps(meets[0], box), nil)...)
+	}
+	return fixes
 }
 
 func (b *Bay) obstacleName(index int) string {

@@ -197,6 +197,10 @@ func made(t *testing.T, s *Scene, edit fitout.FixEdit) {
 			return
 		}
 	}
+	if k := indexOf(s.Unplaced, edit.ID); k >= 0 {
+		s.add(s.Unplaced[k])
+		s.Unplaced = slices.Delete(s.Unplaced, k, k+1)
+	}
 	p := s.part(edit.ID)
 	require.NotNil(t, p, "%s is about a part", edit.Kind)
 	at := p.Box.Middle()
@@ -231,6 +235,8 @@ func made(t *testing.T, s *Scene, edit fitout.FixEdit) {
 		p.Box = p.Item.Box()
 	case "runners":
 		p.Module().Rated = edit.Value
+	case "unfix":
+		p.Module().Fixings = slices.DeleteFunc(p.Module().Fixings, func(f fitout.Fixing) bool { return f.Mount == edit.With })
 	case "hold", "hold-anew":
 		s.Vehicle.Mounts = append(s.Vehicle.Mounts, fitout.Mount{ID: "bolt-" + p.ID, Name: "Bolt", At: p.Box.From,
 			Rating: 1000})

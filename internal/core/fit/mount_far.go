@@ -39,14 +39,21 @@ func mountFar(s *Scene) []fitout.Finding {
 			f.Over(off, farthestHeld, "mm")
 			f.Source = "practice"
 			f.Lines = []fitout.Line{line(p.Box.Middle(), m.At, s.Say.Length(off))}
-			if s.MustBeHeld(p) {
-				anew := edit("Hold "+words.Lower(p.Name())+" by other points, or bolts", "hold-anew", p.ID, 0)
-				anew.Edit.With = m.ID
-				f.Fixes = append(f.Fixes, anew)
+			anew, must := s.HoldAnew(p, m.ID, "")
+			if !must {
+				anew = unfix(p, m, "")
 			}
+			f.Fixes = []fitout.Fix{anew}
 			found = append(found, f)
 			break
 		}
 	}
 	return found
+}
+
+// unfix offers to say that a mounting point does not hold a part that need not be held.
+func unfix(p *Part, m *fitout.Mount, after string) fitout.Fix {
+	let := edit("Let "+words.Lower(m.Name)+" not hold "+words.Lower(p.Name())+", which need not be"+after, "unfix", p.ID, 0)
+	let.Edit.With = m.ID
+	return let
 }

@@ -88,7 +88,7 @@ func farAway(a, b fitout.Point) float64 {
 
 // movable tells whether a part may be put elsewhere: what stands on it would be left behind.
 func (s *Scene) movable(p *Part) bool {
-	return !p.Fixed && p.Item != nil && !p.Traits().HungBelow && !p.Traits().OnRoof &&
+	return !p.Fixed && p.Item != nil &&
 		len(s.standOn(indexOf(s.Parts, p.ID))) == 0
 }
 
@@ -140,10 +140,22 @@ func (s *Scene) nearestFree(p *Part, bay *Bay) *fitout.Point {
 // nothing that a stance opens.
 func (s *Scene) opensAt(moved *Part) bool {
 	k := indexOf(s.Parts, moved.ID)
+	was := s.Parts[k].Box
 	for i := range s.Postures {
 		p := &s.Postures[i]
-		if p.moved(s, k) {
+		if p.Gone[k] || slices.ContainsFunc(p.Stance.Loose, func(l fitout.LoosePlace) bool { return l.Item == moved.ID }) {
 			continue // it stands elsewhere then
+		}
+		carried := p.Boxes[k].From // it moves with what carries it out, if that is open
+		carried.X, carried.Y, carried.Z = carried.X-was.From.X, carried.Y-was.From.Y, carried.Z-was.From.Z
+		then := moved.Box.Moved(carried.X, carried.Y, carried.Z)
+		for n, box := range p.Boxes {
+			if n != k && !p.Gone[n] && (then != moved.Box || box != s.Parts[n].Box) && least(then.Overlap(box)) > slack {
+				return false // what a stance puts there
+			}
+		}
+		if then != moved.Box {
+			continue
 		}
 		for _, o := range p.Open {
 			if o.Part != k {
@@ -187,7 +199,7 @@ func (s *Scene) saidWay(from, to fitout.Point) string {
 
 // carried tells whether a part stands with at least half of its foot on the floor of its space or on other parts.
 func (s *Scene) carried(p *Part, bay *Bay) bool {
-	if math.Abs(p.Box.From.Z-bay.Room.From.Z) <= touching {
+	if p.Traits().HungBelow || math.Abs(p.Box.From.Z-bay.Room.From.Z) <= touching {
 		return true
 	}
 	on := 0.0

@@ -71,6 +71,10 @@ func (s *Scene) fill(p *plan.Plan, aboard func(i int) bool) {
 			continue
 		}
 		part := PartOf(item)
+		if p.Given.ChosenVariant().Items[i].At == (fitout.Point{}) && s.bay(&part) != nil {
+			s.Unplaced = append(s.Unplaced, part)
+			continue
+		}
 		for _, c := range s.Cells[item.ID] {
 			part.Cells = append(
 				part.Cells,

@@ -197,20 +197,26 @@ func mountOver(s *Scene) []fitout.Finding {
 		// The one that pulls most first.
 		slices.SortStableFunc(pull[m.ID], func(a, b *Part) int { return cmp.Compare(each(b), each(a)) })
 		for _, p := range pull[m.ID][:min(len(pull[m.ID]), mostHeldAnew)] {
-			if !s.MustBeHeld(p) {
-				continue
-			}
-			label := "Hold " + words.Lower(p.Name()) + " by other points, or bolts"
+			after := ""
 			if quantity.Exceeds(asked[m.ID]-each(p), m.Rating) {
-				label += " (not enough alone)"
+				after = " (not enough alone)"
 			}
-			anew := edit(label, "hold-anew", p.ID, 0)
-			anew.Edit.With = m.ID
-			f.Fixes = append(f.Fixes, anew)
+			if anew, ok := s.HoldAnew(p, m.ID, after); ok {
+				f.Fixes = append(f.Fixes, anew)
+			} else {
+				f.Fixes = append(f.Fixes, unfix(p, m, after))
+			}
 		}
 		found = append(found, f)
 	}
 	return found
+}
+
+// HoldAnew offers to hold a part that must be held by other points than one, with words that come after.
+func (s *Scene) HoldAnew(p *Part, without, after string) (fitout.Fix, bool) {
+	anew := edit("Hold "+words.Lower(p.Name())+" by other points, or bolts"+after, "hold-anew", p.ID, 0)
+	anew.Edit.With = without
+	return anew, s.MustBeHeld(p)
 }
 
 func orNothing(beneath string) string {

@@ -56,6 +56,7 @@ func Rules() []Rule {
 		{"open-together", openTogether},
 		{"opening-frame", openingFrame},
 		{"outside-bay", outsideBay},
+		{"not-placed", notPlaced},
 		{"panel-sag", panelSag},
 		{"part-in-way", partInWay},
 		{"parts-clash", partsClash},

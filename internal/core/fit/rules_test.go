@@ -164,6 +164,9 @@ var trips = map[string]struct {
 	value   float64
 	says    string
 }{
+	"not-placed": {func(s *Scene) {
+		s.Unplaced = []Part{part("crate", fitout.PlainGear, Still, box(-150, -100, -100, 300, 200, 200), 8)}
+	}, "crate", 8, "said to stand in cargo area, and no place was given"},
 	"part-in-way": {func(s *Scene) {
 		s.Vehicle.Parts = []fitout.Part{{ID: "wheel", Name: "Spare wheel", State: fitout.Fitted,
 			At: fitout.Point{X: 3600, Y: -460, Z: 500}, Size: fitout.Size{Length: 700, Width: 700, Height: 330}}}

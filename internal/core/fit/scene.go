@@ -18,6 +18,7 @@ type Scene struct {
 	Unladen   float64 // mass of the vehicle, kg
 	Bays      []Bay
 	Parts     []Part // modules that stand by themselves and are aboard
+	Unplaced  []Part // those that have a space and no place in it yet
 	Things    []Thing
 	Stances   []fitout.Stance
 	Reach     brief.Reach

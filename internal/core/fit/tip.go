@@ -2,6 +2,7 @@ package fit
 
 import (
 	"fmt"
+	"slices"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/quantity"
@@ -45,11 +46,14 @@ const tipShare = 0.08
 func tipVehicle(s *Scene) []fitout.Finding {
 	return s.each(func(p *Posture) []fitout.Finding {
 		off, heaviest := 0.0, -1
+		by := map[int]float64{}
 		for _, o := range p.Open {
 			part := &s.Parts[o.Part]
 			kg := s.comesOut(&o)
 			if x := o.Leaf.Open.Middle().X; part.Module().Faces == fitout.FaceRear && x > s.Wheelbase {
-				off += kg * (x - s.Wheelbase) / s.Wheelbase
+				takes := kg * (x - s.Wheelbase) / s.Wheelbase
+				off += takes
+				by[o.Part] += takes
 				heaviest = o.Part
 			}
 		}
@@ -61,6 +65,23 @@ func tipVehicle(s *Scene) []fitout.Finding {
 		f.Sentence = fmt.Sprintf("All that is out to the rear takes %s off the front axle, more than %.0f %% of the empty "+
 			"vehicle. Let a leg or the tow bar carry it, and chock the wheels.", s.Say.Mass(off), 100*tipShare)
 		f.Value, f.Limit, f.Margin, f.Unit, f.Source = off, tipShare*s.Unladen, tipShare*s.Unladen-off, "kg", "practice"
+		for i := range s.Parts {
+			if by[i] > 0 && off-by[i] <= tipShare*s.Unladen && s.mayStayShut(i, p) {
+				f.Fixes = append(f.Fixes, p.leaveShut(&s.Parts[i]))
+			}
+		}
 		return []fitout.Finding{f}
 	})
+}
+
+// mayStayShut tells whether a part that a stance opens can be left shut in it: nothing that comes out rides on it, and
+// shut it stands in the way of nothing else that is open.
+func (s *Scene) mayStayShut(i int, p *Posture) bool {
+	for k := range p.Open {
+		o := &p.Open[k]
+		if o.Part != i && (slices.Contains(s.standOn(i), o.Part) || least(meets(o, s.Parts[i].Box)) > slack) {
+			return false
+		}
+	}
+	return true
 }

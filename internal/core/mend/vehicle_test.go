@@ -201,6 +201,12 @@ func TestSpringsBringBackTheWayToTheStop(t *testing.T) {
 	soft, err := edit.Apply(&j, nil, []fitout.FixEdit{made})
 	require.NoError(t, err)
 	assert.NotEmpty(t, example.Found(t, soft, "bump-clearance"), "2 N/mm less do not do")
+	inches := j
+	inches.Units = fitout.US
+	assert.Contains(t, example.Found(t, inches, "bump-clearance")[0].Fixes[0].Label, "lb/in")
+	sprung, err = edit.Apply(&inches, nil, []fitout.FixEdit{tight[0].Fixes[0].Edit})
+	require.NoError(t, err)
+	assert.Contains(t, sprung.Vehicle.Modifications[0].Name, "lb/in")
 
 	j.Vehicle.Rear.Bump = 10
 	tight = example.Found(t, j, "bump-clearance")

@@ -74,8 +74,14 @@ func chargesNothing(l *Look) []fitout.Finding {
 	return found
 }
 
-// throughCharger offers to put panels through a charger that takes from its own sources and bears them.
+// throughCharger offers to put panels through a charger that takes from its own sources and bears them, and an alternator
+// onto the battery that starts the engine.
 func (l *Look) throughCharger(s *fitout.PowerSource) []fitout.Fix {
+	for i := range l.E.Systems {
+		if start := &l.E.Systems[i]; s.Kind == fitout.Alternator && l.Setup.starts(i) {
+			return []fitout.Fix{feedFrom(s.Name, s.ID, start.Name, start.ID)}
+		}
+	}
 	if s.Kind != fitout.Solar {
 		return nil
 	}

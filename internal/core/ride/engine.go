@@ -7,6 +7,7 @@ import (
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/load"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/words"
 )
 
 // Figures are how the vehicle stands in the state shown against unladen.
@@ -43,10 +44,10 @@ const leastBump = 25
 
 // springFixes are springs by which an axle that carries kg more than unladen goes down by no more than so much: of
 // one rate, and where they have a second one, of another second rate.
-func springFixes(axle fitout.WhichAxle, s Suspension, kg, mm float64) (fixes []fitout.Fix) {
+func springFixes(say words.Speaker, axle fitout.WhichAxle, s Suspension, kg, mm float64) (fixes []fitout.Fix) {
 	if rate := math.Ceil(s.RateFor(kg, mm)); rate > 0 && rate <= mostRate {
 		fixes = append(fixes, fitout.Fix{
-			Label: fmt.Sprintf("Fit springs of %.0f N/mm at the %s; they raise no rating", rate, axle),
+			Label: fmt.Sprintf("Fit springs of %s at the %s; they raise no rating", say.Rate(rate), axle),
 			Edit:  fitout.FixEdit{Kind: "springs", ID: string(axle), Value: rate},
 		})
 	}
@@ -55,8 +56,9 @@ func springFixes(axle fitout.WhichAxle, s Suspension, kg, mm float64) (fixes []f
 	}
 	if rate := math.Ceil(s.SecondFor(kg, mm)); rate > 0 && rate <= mostRate {
 		fixes = append(fixes, fitout.Fix{
-			Label: fmt.Sprintf("Fit springs with a second rate of %.0f N/mm at the %s; they raise no rating", rate, axle),
-			Edit:  fitout.FixEdit{Kind: "springs", ID: string(axle), With: "second", Value: rate},
+			Label: fmt.Sprintf("Fit springs with a second rate of %s at the %s; they raise no rating",
+				say.Rate(rate), axle),
+			Edit: fitout.FixEdit{Kind: "springs", ID: string(axle), With: "second", Value: rate},
 		})
 	}
 	return fixes
@@ -86,7 +88,7 @@ func bumpClearance(p *plan.Plan) []fitout.Finding {
 				"Matched springs or less load bring it back; airbags level it and raise no rating.",
 				axle, p.Say.Length(drop), p.Say.Length(max(0, left))),
 			Value: left, Limit: leastBump, Margin: left - leastBump, Unit: "mm", Source: "workshop rule",
-			Fixes: springFixes(axle, s, kg, s.Bump+s.Lift-leastBump),
+			Fixes: springFixes(p.Say, axle, s, kg, s.Bump+s.Lift-leastBump),
 		})
 	}
 	check(fitout.FrontAxle, now.Front-unladen.Front)
@@ -129,13 +131,14 @@ func standsLow(p *plan.Plan) []fitout.Finding {
 		f.Title = fmt.Sprintf("The %s stands %s too low", axle, p.Say.Length(h.Drop-own.Wanted.Down))
 		f.Sentence = fmt.Sprintf("It stands %s below unladen %s, and %s at most are wanted. ", p.Say.Length(h.Drop), in,
 			p.Say.Length(own.Wanted.Down))
-		f.Fixes = springFixes(axle, s, kg, own.Wanted.Down+s.Lift)
+		f.Fixes = springFixes(p.Say, axle, s, kg, own.Wanted.Down+s.Lift)
 		if len(f.Fixes) == 0 {
 			f.Sentence += "Springs alone do not bring it there: less load, or a lift."
 		} else {
-			f.Sentence += fmt.Sprintf("Springs of %.0f N/mm at the wheel bring it there", f.Fixes[0].Edit.Value)
+			f.Sentence += fmt.Sprintf("Springs of %s at the wheel bring it there", p.Say.Rate(f.Fixes[0].Edit.Value))
 			if len(f.Fixes) > 1 {
-				f.Sentence += fmt.Sprintf(", or a second rate of %.0f N/mm from %s on", f.Fixes[1].Edit.Value, p.Say.Length(s.From))
+				f.Sentence += fmt.Sprintf(", or a second rate of %s from %s on", p.Say.Rate(f.Fixes[1].Edit.Value),
+					p.Say.Length(s.From))
 			}
 			f.Sentence += "; they raise no rating. Stiffer springs ride harder unladen."
 		}

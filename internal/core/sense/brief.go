@@ -23,6 +23,7 @@ func coldOverHot(p *plan.Plan) []fitout.Finding {
 		p.Say.Temperature(trip.Hottest),
 	)
 	f.Over(trip.Coldest, trip.Hottest, "°C")
+	f.Fixes = []fitout.Fix{{Label: "Exchange the two", Edit: fitout.FixEdit{Kind: "cold-and-hot"}}}
 	return []fitout.Finding{f}
 }
 

@@ -177,8 +177,18 @@ func driverOdd(p *plan.Plan) []fitout.Finding {
 	f.Sentence = "One drives: who must reach what while driving, and what a reference mass has aboard, go by that seat. Say " +
 		"which one it is."
 	f.Value, f.Limit = float64(len(names)), 1
+	for i := range p.Vehicle.Seats {
+		s := &p.Vehicle.Seats[i]
+		if (s.Driver || len(names) == 0) && len(f.Fixes) < mostDrivers {
+			f.Fixes = append(f.Fixes, fitout.Fix{Label: words.Capital(s.Name) + " is the driver's",
+				Edit: fitout.FixEdit{Kind: "driver-seat", ID: s.ID}})
+		}
+	}
 	return []fitout.Finding{f}
 }
+
+// mostDrivers is how many seats are offered as the driver's.
+const mostDrivers = 3
 
 // besideSeat is how near the middles of two who sit side by side can be, mm. Practice: three on a narrow bench.
 const besideSeat = 250.0
