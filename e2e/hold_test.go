@@ -155,3 +155,46 @@ func TestFindingsPrintWithWhatWasLetStand(t *testing.T) {
 	}
 	assert.Contains(t, p.text("[data-rule=rim-height]"), "Let stand: They bring their own step")
 }
+
+// TestWhatTheVehicleItselfTakes says how much room the spare wheel takes and where a shaft turns, and is told what stands
+// there, until the figures are right.
+func TestWhatTheVehicleItselfTakes(t *testing.T) {
+	s := startDemo(t)
+	p := open(t, s.url+"/jobs/sound-recordist/vehicle/weight")
+	p.tick("Spare wheel is in the way")
+	p.see("[data-rule=part-in-way]")
+	p.enter("How high Spare wheel is", "flat")
+	p.waitText("[role=alert]", "accepted")
+	assert.Equal(t, "flat", p.value("How high Spare wheel is"), "what was typed stays")
+	p.enter("How high Spare wheel is", "60")
+	p.waitFor("!document.querySelector('[data-rule=part-in-way]')")
+
+	p.sheet("On it")
+	p.press("Add what must stay free")
+	p.enter("Name of New lamp", "Propeller shaft")
+	p.choose("Kind of Propeller shaft", "Shaft")
+	p.waitFor(field("Where Propeller shaft is seen or reached") + "?.value === 'none'")
+	p.enter("Station of Propeller shaft", "-350") // of the rear axle
+	p.enter("Height of Propeller shaft", "480")
+	p.waitText("[data-rule=shaft-near]", "It turns, and rises with the axle.")
+	p.enter("Height of Propeller shaft", "420")
+	p.waitFor("!document.querySelector('[data-rule=shaft-near]')")
+	p.saved()
+}
+
+// TestPapersSayWhetherTheyHoldTheTray takes the empty mass from papers, and says what they mean.
+func TestPapersSayWhetherTheyHoldTheTray(t *testing.T) {
+	s := startDemo(t)
+	p := open(t, s.url+"/jobs/river-gauging/vehicle/weight")
+	p.choose("What the figure contains", "kerb")
+	p.enter("Front axle", "1198")
+	p.enter("Rear axle", "822")
+	p.see("[data-rule=tray-unsaid]")
+	p.choose("The tray", "is in the figure")
+	p.waitText("[data-rule=tray-twice]", "aluminium tray")
+	p.press("The figure is of cab and chassis alone")
+	p.press("Keep it")
+	p.waitFor(field("The tray") + "?.value === 'bare'")
+	p.waitFor("!document.querySelector('[data-rule^=tray-]')")
+	p.saved()
+}

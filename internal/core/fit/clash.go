@@ -14,6 +14,7 @@ import (
 // same place, in any stance: one finding a part, with the first that it stands in. The first posture
 // is looked at whole; of each further one only the parts that stand otherwise there, and what they meet or met.
 func partsClash(s *Scene) []fitout.Finding {
+	moved := 0
 	told := map[string]bool{} // what stands in what is told as it is found first
 	var first []standing
 	return s.each(func(p *Posture) []fitout.Finding {
@@ -29,7 +30,12 @@ func partsClash(s *Scene) []fitout.Finding {
 		for _, all := range groups {
 			if key := clashKey(all); !told[key] {
 				told[key] = true
-				found = append(found, s.clash(all, p))
+				f := s.clash(all, p)
+				if p.Stance.ID == "" && len(all) == 1 || moved < mostClashesMoved {
+					f.Fixes = s.clashMoves(all, p)
+					moved++
+				}
+				found = append(found, f)
 			}
 		}
 		return found
@@ -174,9 +180,12 @@ func (s *Scene) clash(all []Clash, p *Posture) fitout.Finding {
 		from.Z, to.Z = in.From.Z, in.To.Z
 	}
 	f.Lines = []fitout.Line{line(from, to, s.Say.Length(by))}
-	f.Fixes = s.clashMoves(all, p)
 	return f
 }
+
+// mostClashesMoved is for how many clashes moves are looked for beyond those of two things on the road: a bench with more
+// of them is not mended one by one.
+const mostClashesMoved = 20
 
 // clashMoves offers the moves by which a part comes clear of all that it stands in, or what it stands in of it. In a stance
 // what lies elsewhere then stays where it is on the road, whatever is moved there.
