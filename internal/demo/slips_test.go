@@ -2,6 +2,7 @@ package demo
 
 import (
 	"fmt"
+	"os"
 	"slices"
 	"strings"
 	"testing"
@@ -47,6 +48,7 @@ func TestEverySlipIsToldAndWhatIsOfferedMendsIt(t *testing.T) {
 	require.NoError(t, err)
 	slips := slices.Concat(everySlip, stageSlips, measureSlips, vehicleSlips)
 	made, offered, brought, mendable := 0, map[string]int{}, 0, 0
+	never := map[string]bool{} // of each rule that stops or cautions, whether none of its findings offered anything
 	for n := range jobs {
 		sound := assess.Of(&jobs[n]).Findings
 		for _, s := range slips {
@@ -73,9 +75,12 @@ func TestEverySlipIsToldAndWhatIsOfferedMendsIt(t *testing.T) {
 					}
 					if f.Severity != fitout.Note {
 						brought++
-						if len(f.Fixes) > 0 || f.Mend != "" || f.At != "" {
+						offers := len(f.Fixes) > 0 || f.Mend != "" || f.At != ""
+						if offers {
 							mendable++
 						}
+						before, met := never[f.Rule]
+						never[f.Rule] = !offers && (before || !met)
 					}
 					for _, fix := range f.Fixes {
 						what := f.Rule + " by " + fix.Edit.Kind
@@ -93,6 +98,16 @@ func TestEverySlipIsToldAndWhatIsOfferedMendsIt(t *testing.T) {
 	assert.Greater(t, made, 800)
 	assert.Greater(t, mendable*2, brought, "so many offer a change, or show the state to mend")
 	assert.Greater(t, len(offered), 50)
+	page, err := os.ReadFile("../../docs/rules.md")
+	require.NoError(t, err)
+	_, after, found := strings.Cut(string(page), "## Where no change is offered, and why")
+	require.True(t, found)
+	reasons, _, _ := strings.Cut(after, "\n## ")
+	for rule, none := range never {
+		listed := strings.Contains(reasons, "`"+rule+"`") ||
+			strings.HasPrefix(rule, "measure-") && strings.Contains(reasons, "the measures of a space")
+		assert.Equal(t, none, listed, "%s offers nothing, and the page of rules says why", rule)
+	}
 }
 
 // mostOfAKind is how often one kind of change is tried for one rule.

@@ -40,9 +40,25 @@ func tight(s *Scene) []fitout.Finding {
 				"narrower, by %s.", to, s.Say.Length(g.MM), s.Say.Length(s.Practice.Clearance),
 				s.Say.Length(s.Practice.Clearance-g.MM))
 			f.Value, f.Limit, f.Margin, f.Source = g.MM, s.Practice.Clearance, g.MM-s.Practice.Clearance, "workshop rule"
+			f.Fixes = s.aside(p, bay, g.Side, s.Practice.Clearance-g.MM)
 			found = append(found, f)
 			break
 		}
 	}
 	return found
+}
+
+// aside offers to move a slide away from a side, where the other side then keeps what slides wants.
+func (s *Scene) aside(p *Part, bay *Bay, from string, mm float64) []fitout.Fix {
+	other := map[string]string{"left": "right", "right": "left", "front": "rear", "rear": "front"}[from]
+	for _, g := range Gaps(p, s.Parts, bay) {
+		if g.Side == other && g.MM < s.Practice.Clearance+mm {
+			return nil
+		}
+	}
+	away := map[string]step{
+		"left": {mm, "to the right", fitout.Point{Y: 1}}, "right": {mm, "to the left", fitout.Point{Y: -1}},
+		"front": {mm, "toward the rear", fitout.Point{X: 1}}, "rear": {mm, "toward the front", fitout.Point{X: -1}},
+	}
+	return s.movesBy(p, []step{away[from]}, nil)
 }

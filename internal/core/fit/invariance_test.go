@@ -235,6 +235,8 @@ func made(t *testing.T, s *Scene, edit fitout.FixEdit) {
 		p.Box = p.Item.Box()
 	case "runners":
 		p.Module().Rated = edit.Value
+	case "panel-thickness":
+		p.Module().Panel = edit.Value
 	case "unfix":
 		p.Module().Fixings = slices.DeleteFunc(p.Module().Fixings, func(f fitout.Fixing) bool { return f.Mount == edit.With })
 	case "hold", "hold-anew":

@@ -2,6 +2,7 @@ package fit
 
 import (
 	"fmt"
+	"math"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/quantity"
@@ -20,10 +21,14 @@ func liveLoad(s *Scene) []fitout.Finding {
 		}
 		load := s.Practice.Standing
 		on := "stands on it"
+		var fixes []fitout.Fix
 		switch {
 		case p.Traits().SatOn:
 			_, carries := s.heaviest(i)
 			load, on = load+carries, "sits on it when it is out"
+			if wants := math.Ceil(load/ratedStep) * ratedStep; wants <= mostRated {
+				fixes = []fitout.Fix{edit("Runners rated "+s.Say.Mass(wants), "runners", p.ID, wants)}
+			}
 		case p.Traits().StoodOn:
 			for _, k := range s.standOn(i) {
 				load += s.Parts[k].Kg()
@@ -40,6 +45,7 @@ func liveLoad(s *Scene) []fitout.Finding {
 			"higher, support its end with a leg, or mark it.", on, s.Say.Mass(s.Practice.Standing), s.Say.Mass(load),
 			s.Say.Mass(rated), s.Say.MassAtLeast(load-rated))
 		f.Value, f.Limit, f.Margin, f.Unit, f.Source = load, rated, rated-load, "kg", "data sheet"
+		f.Fixes = fixes
 		found = append(found, f)
 	}
 	return found

@@ -58,6 +58,9 @@ func panelSag(s *Scene) []fitout.Finding {
 			from.Y, to.Y = p.Box.From.Y, p.Box.To.Y
 		}
 		f.Lines = []fitout.Line{line(from, to, s.Say.Length(span))}
+		if thick <= size.Height+slack && p.Item != nil && p.Item.Source != fitout.ByScale {
+			f.Fixes = []fitout.Fix{edit("Make it "+s.Say.Length(thick)+" thick", "panel-thickness", p.ID, thick)}
+		}
 		found = append(found, f)
 	}
 	return found

@@ -32,6 +32,9 @@ func tipUnit(s *Scene) []fitout.Finding {
 			s.Say.Length(arm), s.Say.Mass((tips-holds)/(depthOf(p)/2)))
 		f.Value, f.Limit, f.Margin, f.Unit = tips/1000, holds/1000, (holds-tips)/1000, "kg·m"
 		f.Lines = []fitout.Line{line(p.Leaves[0].Closed.Middle(), p.Leaves[0].Open.Middle(), s.Say.Length(travelOf(p)))}
+		if s.MustBeHeld(p) {
+			f.Fixes = []fitout.Fix{edit("Hold "+words.Lower(p.Name())+" by points nearby, or bolts", "hold", p.ID, 0)}
+		}
 		found = append(found, f)
 	}
 	return found
