@@ -44,9 +44,11 @@ func tray(p *plan.Plan) []fitout.Finding {
 		say("The figure holds the tray", string(fitout.TrayHeld))
 		say("The figure is of cab and chassis alone", string(fitout.TrayBare))
 	case b.Tray == fitout.TrayBare && name == "":
+		long, wide := leastTray(p)
 		f.Rule, f.Title = "tray-nowhere", "No axle carries the tray"
-		f.Sentence = "The empty mass is that of cab and chassis alone, and nothing that lies on the chassis is aboard. Add the " +
-			"tray with its mass to the loads, or as a part of the vehicle."
+		f.Sentence = fmt.Sprintf("The empty mass is that of cab and chassis alone, and nothing lies flat on the chassis "+
+			"that is at least %s long and %s wide. Add the tray with its mass and size to the loads, or as a part of "+
+			"the vehicle.", p.Say.LengthAtLeast(long), p.Say.LengthAtLeast(wide))
 	case b.Tray == fitout.TrayHeld && name != "":
 		f.Rule, f.Title = "tray-twice", fmt.Sprintf("The tray counts twice: %s", words.Lower(name))
 		f.Sentence = fmt.Sprintf(
@@ -62,13 +64,19 @@ func tray(p *plan.Plan) []fitout.Finding {
 	return []fitout.Finding{f}
 }
 
+// leastTray is how long and wide a tray is at least, mm.
+func leastTray(p *plan.Plan) (long, wide float64) {
+	o := &p.Vehicle.Outline
+	return trayCovers * (p.Load.Wheelbase + o.RearOverhang - o.Headboard), trayCovers * o.Width
+}
+
 // trayAboard is what of the loads, or of what was fitted to the vehicle, lies on the chassis as a tray does.
 func trayAboard(p *plan.Plan) (kg float64, name string) {
 	o := &p.Vehicle.Outline
-	long := p.Load.Wheelbase + o.RearOverhang - o.Headboard
+	long, wide := leastTray(p)
 	lies := func(box fitout.Box) bool {
 		s := box.Size()
-		return s.Length >= trayCovers*long && s.Width >= trayCovers*o.Width && s.Height <= trayHigh &&
+		return s.Length >= long && s.Width >= wide && s.Height <= trayHigh &&
 			math.Abs(box.Middle().Z-o.FloorHeight) <= trayOff
 	}
 	for i := range p.Items {
