@@ -87,9 +87,9 @@ func trayAboard(p *plan.Plan) (kg float64, name string) {
 	}
 	for i := range p.Vehicle.Parts {
 		part := &p.Vehicle.Parts[i]
-		sized := fitout.Item{At: part.At, Size: part.Size}
-		if part.State != fitout.Removed && !part.InBaseline && part.At.X > o.Headboard &&
-			(lies(sized.Box()) || part.Size == fitout.Size{} && part.Mass >= trayHeavy) {
+		room, sized := part.Room()
+		heavy := part.Size == fitout.Size{} && part.Mass >= trayHeavy && part.Now().X > o.Headboard
+		if part.State != fitout.Removed && !part.InBaseline && (sized && lies(room) || heavy) {
 			return part.Mass, part.Name
 		}
 	}

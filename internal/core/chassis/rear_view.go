@@ -3,6 +3,7 @@ package chassis
 import (
 	"fmt"
 	"math"
+	"slices"
 
 	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
@@ -31,35 +32,31 @@ func rearView(p *plan.Plan) []fitout.Finding {
 		}
 	}
 	s := fit.Of(p)
+	driver := slices.IndexFunc(p.Vehicle.Seats, func(s fitout.Seat) bool { return s.Driver })
+	if driver < 0 {
+		return nil
+	}
+	eyes := p.Vehicle.Seats[driver].At
+	eyes.Z += eyesUp
 	var found []fitout.Finding
-	for i := range p.Vehicle.Seats {
-		if !p.Vehicle.Seats[i].Driver {
+	for k := range s.Bays {
+		bay := &s.Bays[k]
+		if bay.Kind != fitout.BayWagonCargo || !bay.Opening.Known || bay.Opening.Face != fitout.FaceRear {
 			continue
 		}
-		eyes := p.Vehicle.Seats[i].At
-		eyes.Z += eyesUp
-		for k := range s.Bays {
-			bay := &s.Bays[k]
-			if bay.Kind != fitout.BayWagonCargo || !bay.Opening.Known || bay.Opening.Face != fitout.FaceRear {
-				continue
-			}
-			free := freeOf(eyes, bay.Opening.Gap, s.Parts)
-			if free >= freeView {
-				continue
-			}
-			f := fitout.Finding{
-				Rule:     "rear-view",
-				Severity: fitout.Note,
-				Subject:  fitout.Subject{Kind: "vehicle"},
-				Source:   "practice",
-			}
-			f.Title = fmt.Sprintf("The driver sees %.0f %% of the glass behind", 100*free)
-			f.Sentence = "What is loaded stands before the rest, seen from the driver's eyes. Keep it lower in the middle, or see " +
-				"that both mirrors see enough and a camera looks back, as local rules ask; list the camera under what must stay free."
-			f.Under(100*free, 100*freeView, "%")
-			found = append(found, f)
+		free := freeOf(eyes, bay.Opening.Gap, s.Parts)
+		if free >= freeView {
+			continue
 		}
-		break
+		f := fitout.Finding{
+			Rule: "rear-view", Severity: fitout.Note, Subject: fitout.Subject{Kind: "vehicle"}, Source: "practice",
+		}
+		f.Title = fmt.Sprintf("The driver sees %.0f %% of the glass behind", 100*free)
+		f.Sentence = "What is loaded stands before the rest, seen from the driver's eyes. Keep it lower in the middle, or " +
+			"see that both mirrors see enough and a camera looks back, as local rules ask; list the camera under what must " +
+			"stay free."
+		f.Under(100*free, 100*freeView, "%")
+		found = append(found, f)
 	}
 	return found
 }

@@ -118,15 +118,12 @@ func boltOver(p *plan.Plan, s *fit.Scene, m *fitout.Mark, mount *fitout.Mount) (
 		if part.ID != holds[0].ID {
 			f.With = append(f.With, part.ID)
 		}
-		if fix, ok := s.HoldAnew(part, mount.ID, after); ok && len(f.Fixes) < mostHeldAnew {
+		if fix, ok := s.HoldAnew(part, mount.ID, after); ok && len(f.Fixes) < fit.MostHeldAnew {
 			f.Fixes = append(f.Fixes, fix)
 		}
 	}
 	return f, true
 }
-
-// mostHeldAnew is for how many parts of a mounting point others are offered.
-const mostHeldAnew = 3
 
 // always is what every part keeps from a mark, mm.
 func always(mm float64) func(*fitout.Mark, *fit.Part) float64 {

@@ -13,7 +13,7 @@ func partInWay(s *Scene) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range s.Vehicle.Parts {
 		factory := &s.Vehicle.Parts[i]
-		box, takesRoom := RoomOf(factory)
+		box, takesRoom := factory.Room()
 		if !takesRoom {
 			continue
 		}
@@ -68,20 +68,4 @@ func (s *Scene) inTheWayOf(p *Part, factory *fitout.Part, box, of fitout.Box) fi
 	f.Value, f.Margin = by, -by
 	f.Lines = []fitout.Line{line(p.Box.Middle(), of.Cut(box).Middle(), s.Say.Length(by))}
 	return f
-}
-
-// RoomOf is the room that a part of the vehicle takes where it is now; false for one that was taken off, or of which
-// nobody said how large it is.
-func RoomOf(part *fitout.Part) (fitout.Box, bool) {
-	at := part.At
-	switch part.State {
-	case fitout.Removed:
-		return fitout.Box{}, false
-	case fitout.Moved:
-		if part.MovedTo != nil {
-			at = *part.MovedTo
-		}
-	}
-	item := fitout.Item{At: at, Size: part.Size}
-	return item.Box(), min(part.Size.Length, part.Size.Width, part.Size.Height) > 0
 }

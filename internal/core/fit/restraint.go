@@ -156,8 +156,8 @@ func (s *Scene) Mounts(p *Part) []*fitout.Mount {
 	return all
 }
 
-// mostHeldAnew is for how many parts of a mounting point other ones are offered.
-const mostHeldAnew = 3
+// MostHeldAnew is for how many parts of a mounting point other ones are offered.
+const MostHeldAnew = 3
 
 // mountOver stops a mounting point that all the parts on it ask more of than it
 // is rated; each part shares its force over its fixings alike.
@@ -196,7 +196,7 @@ func mountOver(s *Scene) []fitout.Finding {
 		f.Lines = []fitout.Line{line(last.Box.Middle(), m.At, s.Say.Mass(asked[m.ID]))}
 		// The one that pulls most first.
 		slices.SortStableFunc(pull[m.ID], func(a, b *Part) int { return cmp.Compare(each(b), each(a)) })
-		for _, p := range pull[m.ID][:min(len(pull[m.ID]), mostHeldAnew)] {
+		for _, p := range pull[m.ID][:min(len(pull[m.ID]), MostHeldAnew)] {
 			after := ""
 			if quantity.Exceeds(asked[m.ID]-each(p), m.Rating) {
 				after = " (not enough alone)"

@@ -190,6 +190,21 @@ type Part struct {
 	Behind     bool       `json:"behind" doc:"moves rearward with a wheelbase extension"`
 }
 
+// Now is where a part is: where it was moved to, or where it sits in the baseline.
+func (p *Part) Now() Point {
+	if p.State == Moved && p.MovedTo != nil {
+		return *p.MovedTo
+	}
+	return p.At
+}
+
+// Room is the room that a part takes where it is now; false for one that was taken off, or of which nobody said how large
+// it is.
+func (p *Part) Room() (Box, bool) {
+	item := Item{At: p.Now(), Size: p.Size}
+	return item.Box(), p.State != Removed && min(p.Size.Length, p.Size.Width, p.Size.Height) > 0
+}
+
 // PartState is what has become of a part.
 type PartState string
 

@@ -383,10 +383,7 @@ func (d *vehicle) fitted() {
 	r := d.v.TyreRadius
 	for i := range d.v.Parts {
 		p := &d.v.Parts[i]
-		at := p.At
-		if p.State == fitout.Moved && p.MovedTo != nil {
-			at = *p.MovedTo
-		}
+		at := p.Now()
 		switch {
 		case p.State == fitout.Removed:
 		case words.Names(p.Name, "spare", "spare wheel"):
