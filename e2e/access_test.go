@@ -13,6 +13,7 @@ import (
 // TestEveryScreenIsAccessible scans each screen, by day and by night, and
 // accepts no serious finding.
 func TestEveryScreenIsAccessible(t *testing.T) {
+	t.Parallel()
 	scanner, err := os.ReadFile("../web/node_modules/axe-core/axe.min.js")
 	require.NoError(t, err, "run make web first")
 	s := startDemo(t)

@@ -23,6 +23,7 @@ func (s *server) itemsOf(t *testing.T, job string) []fitout.Item {
 // TestANameOnlyProposesWhatIsInAThing: a thing that is called a gas bottle is asked about; said to hold gas it is looked
 // at as gas, said to hold nothing it is left alone, whatever it is called.
 func TestANameOnlyProposesWhatIsInAThing(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/load")
 	holds := func(id string) fitout.Substance {
@@ -50,6 +51,7 @@ func TestANameOnlyProposesWhatIsInAThing(t *testing.T) {
 // TestWhoIsNotInTheLoadsIsTold: somebody of the brief whom nobody put aboard is told, put on the free seat in one press, and
 // without a seat is stopped.
 func TestWhoIsNotInTheLoadsIsTold(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/brief")
 	p.see("table[aria-label=Travellers]")

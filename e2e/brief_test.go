@@ -15,6 +15,7 @@ func (p *page) implied(id, figure, reason string) {
 
 // TestBriefFromNothing fills a brief and sees, with reasons, what follows.
 func TestBriefFromNothing(t *testing.T) {
+	t.Parallel()
 	s := start(t, "serve", t.TempDir()+"/jobs.db", "127.0.0.1:0")
 	p := open(t, s.url)
 	p.choose("Vehicle to start from", "Dual-cab with tray")
@@ -81,6 +82,7 @@ func TestBriefFromNothing(t *testing.T) {
 
 // TestWaysAreWeighedForTheBrief records a decision, a reason, and what stays open.
 func TestWaysAreWeighedForTheBrief(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/sound-recordist/brief/ways")
 	p.see("[data-school=heat]")
@@ -112,6 +114,7 @@ func TestWaysAreWeighedForTheBrief(t *testing.T) {
 
 // TestABriefInUnitsOfBothKinds reads a metric fridge into a US job.
 func TestABriefInUnitsOfBothKinds(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/queen-bees/brief/gear")
 	p.see("[data-thing=fridge]")

@@ -24,6 +24,7 @@ import (
 // key and shows dark in its part; the saw and a thinner panel re-nest, and mass and axles follow; everything is
 // there to take along.
 func TestTheCutListInHand(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/load")
 	p.stage("Build")
@@ -72,6 +73,7 @@ func TestTheCutListInHand(t *testing.T) {
 // TestMoneyAndWays: a price list with a mistake is shown before it is taken; the quote follows the hour and the
 // tax, and is held against the budget; another material and another way change mass and money.
 func TestMoneyAndWays(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/build/buy")
 	p.waitText("[data-need=runner-ball]", "Heavy ball runners 550")
@@ -122,6 +124,7 @@ func TestMoneyAndWays(t *testing.T) {
 // TestTheCombRackIsFramed: the third job's rack of profile says which slot nuts go in before which rail is closed;
 // tightened too early it says so; nuts that swing in need none of it.
 func TestTheCombRackIsFramed(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/queen-bees/build/order")
 	p.waitText("[data-rule=nuts-first]", "Before the frame is closed")
@@ -149,6 +152,7 @@ func TestTheCombRackIsFramed(t *testing.T) {
 // TestStepsInTheBay: on a tablet one step after the other is ticked, weighed and noted; what was needed becomes the
 // pace; a reason that runs in a ring is named, and taken back.
 func TestStepsInTheBay(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/sound-recordist/build/order")
 	p.waitText(".day h3", "2026-05-04")
@@ -194,6 +198,7 @@ func TestStepsInTheBay(t *testing.T) {
 // TestABuildFromNothing makes a job, measures a tub, places a drawer unit, and holds its cut list, a price and its
 // first step; its floor has a template.
 func TestABuildFromNothing(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url)
 	p.typeInto("Name of the new job", "Bakery van")
@@ -232,6 +237,7 @@ func TestABuildFromNothing(t *testing.T) {
 // TestTwoInTheBay: one ticks on a tablet, another notes a trouble at the desk; both are there, also after a reload,
 // and what is typed while the server is away goes out when it is back.
 func TestTwoInTheBay(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	desk := open(t, s.url+"/jobs/queen-bees/build/order")
 	desk.see("[data-step]")
@@ -260,6 +266,7 @@ func TestTwoInTheBay(t *testing.T) {
 
 // TestBuildByKey goes through Build with the keyboard alone: to the sheets, a piece, its thickness, the steps.
 func TestBuildByKey(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/sound-recordist/build")
 	p.see(".sheet-piece")
@@ -280,6 +287,7 @@ func TestBuildByKey(t *testing.T) {
 
 // TestAnOffcutIsKept: what is left of a sheet goes on the list of offcuts, and the next piece comes from it.
 func TestAnOffcutIsKept(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/sound-recordist/build")
 	p.waitFor("document.querySelector('.sheet-picture') !== null && !document.querySelector('progress')")
@@ -297,6 +305,7 @@ func TestAnOffcutIsKept(t *testing.T) {
 // TestTheWorkshopsList keeps the stock and prices of one job for all: a job that is there takes them over and can put
 // them back, a new one begins with them.
 func TestTheWorkshopsList(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	names := func(job string) []string {
 		var document struct {

@@ -13,6 +13,7 @@ import (
 // TestTheRearAxleIsMendedByWhatIsOffered brings the first demo job within its
 // limits by the offered changes only, and undo takes it back.
 func TestTheRearAxleIsMendedByWhatIsOffered(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/load")
 	p.waitText("[data-rule=rear-over]", "Rear axle 28.9 kg over")
@@ -41,6 +42,7 @@ func TestTheRearAxleIsMendedByWhatIsOffered(t *testing.T) {
 // TestCasesConfidenceAndUsingUp keeps a state as a case, shows another, and sees
 // how sure it is and what changes as tanks empty.
 func TestCasesConfidenceAndUsingUp(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/load")
 	p.press("Cases")
@@ -71,6 +73,7 @@ func TestCasesConfidenceAndUsingUp(t *testing.T) {
 // TestACaseMaySetWhoComesAlongAndHowItStands changes a case where it stands: who is
 // at home, who sits where, what lies elsewhere; and shows it.
 func TestACaseMaySetWhoComesAlongAndHowItStands(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/sound-recordist/load/cases")
 	// The wagon is light in front when the school run follows a night's work.
@@ -112,6 +115,7 @@ func TestACaseMaySetWhoComesAlongAndHowItStands(t *testing.T) {
 
 // TestBalanceIsMended brings weight back to the front, and load onto the trailer.
 func TestBalanceIsMended(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/queen-bees/layout")
 	p.see("[data-component]")
@@ -141,6 +145,7 @@ func TestBalanceIsMended(t *testing.T) {
 // TestFiguresAreAccountedForAndHandedOver opens a figure into where it comes from,
 // takes it along, and looks at the customer's card as a phone shows it.
 func TestFiguresAreAccountedForAndHandedOver(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/queen-bees/load")
 	p.press("Rear axle")

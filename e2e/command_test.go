@@ -24,6 +24,7 @@ func zaino(t *testing.T, input string, args ...string) (code int, out, errors st
 }
 
 func TestCommandsRefuseWithASentence(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	folder := t.TempDir()
 	file := func(name, content string) string {
@@ -86,6 +87,7 @@ func backup(t *testing.T, db string) string {
 }
 
 func TestBackupOfARunningServerIsRestoredElsewhere(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	elsewhere := filepath.Join(t.TempDir(), "elsewhere.db")
 	code, _, errors := zaino(t, "", "restore", "--db", elsewhere, backup(t, s.db))
@@ -119,6 +121,7 @@ func TestBackupOfARunningServerIsRestoredElsewhere(t *testing.T) {
 }
 
 func TestEveryCommandHasHelp(t *testing.T) {
+	t.Parallel()
 	for _, command := range []string{"serve", "demo", "assess", "export", "import", "backup", "restore", "version"} {
 		code, out, _ := zaino(t, "", command, "--help")
 		assert.Zero(t, code)

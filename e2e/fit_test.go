@@ -29,6 +29,7 @@ func (p *page) tells(rule string, told bool) {
 // TestRulesAreTrippedAndMendedOnTheBench spoils a sound fitout in many ways, by
 // what a hand would do, and mends each by what its finding offers or says.
 func TestRulesAreTrippedAndMendedOnTheBench(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/layout")
 	p.see("[data-component]")
@@ -91,6 +92,7 @@ func TestRulesAreTrippedAndMendedOnTheBench(t *testing.T) {
 // TestAFindingShowsItsMeasureAndIsLetStand draws the measure in the scene, and
 // keeps the specialist's reason in the job.
 func TestAFindingShowsItsMeasureAndIsLetStand(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/load")
 	p.press("Rim of sample fridge on its slide 185 mm above reach")
@@ -114,6 +116,7 @@ func TestAFindingShowsItsMeasureAndIsLetStand(t *testing.T) {
 // TestAStanceFromNothing makes a stance by hand: what is open, what must go
 // first, what lies outside, and what is shut before driving off.
 func TestAStanceFromNothing(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/queen-bees/layout")
 	p.clickOn("document.querySelector('#bench-tab-stances')")

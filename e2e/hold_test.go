@@ -13,6 +13,7 @@ import (
 // TestWhatHoldsAPartIsSaid fixes a part to a mounting point and takes it off again,
 // says its latch and what it holds, and sees the rules follow.
 func TestWhatHoldsAPartIsSaid(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/layout")
 	p.see("[data-component]")
@@ -50,6 +51,7 @@ func TestWhatHoldsAPartIsSaid(t *testing.T) {
 
 // TestWhatMustStayFreeIsListedAndSeen lists a lamp and stands a carrier before it.
 func TestWhatMustStayFreeIsListedAndSeen(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/vehicle/fitted")
 	p.press("Add what must stay free")
@@ -81,6 +83,7 @@ func TestWhatMustStayFreeIsListedAndSeen(t *testing.T) {
 
 // TestALoosePieceIsDraggedToItsPlaceInAStance moves it there and nowhere else.
 func TestALoosePieceIsDraggedToItsPlaceInAStance(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/queen-bees/layout")
 	p.waitFor(part("above", "hive-tools") + " !== null")
@@ -107,6 +110,7 @@ func TestALoosePieceIsDraggedToItsPlaceInAStance(t *testing.T) {
 // TestAFixOnTheBenchIsTriedInTheViews shows a part where it would stand, and puts
 // it back where it was.
 func TestAFixOnTheBenchIsTriedInTheViews(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/layout")
 	p.see("[data-component]")
@@ -136,6 +140,7 @@ func TestAFixOnTheBenchIsTriedInTheViews(t *testing.T) {
 // TestFindingsPrintWithWhatWasLetStand has the reason of the specialist on paper,
 // and no button.
 func TestFindingsPrintWithWhatWasLetStand(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/load")
 	p.press("Let it stand: Rim of sample fridge")
@@ -159,6 +164,7 @@ func TestFindingsPrintWithWhatWasLetStand(t *testing.T) {
 // TestWhatTheVehicleItselfTakes says how much room the spare wheel takes and where a shaft turns, and is told what stands
 // there, until the figures are right.
 func TestWhatTheVehicleItselfTakes(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/sound-recordist/vehicle/weight")
 	p.tick("Spare wheel is in the way")
@@ -184,6 +190,7 @@ func TestWhatTheVehicleItselfTakes(t *testing.T) {
 
 // TestPapersSayWhetherTheyHoldTheTray takes the empty mass from papers, and says what they mean.
 func TestPapersSayWhetherTheyHoldTheTray(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/vehicle/weight")
 	p.choose("What the figure contains", "kerb")

@@ -11,6 +11,7 @@ import (
 )
 
 func TestListOfJobs(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url)
 	p.see("[data-job=river-gauging]")
@@ -51,6 +52,7 @@ func TestListOfJobs(t *testing.T) {
 }
 
 func TestNewJobFromNothing(t *testing.T) {
+	t.Parallel()
 	s := start(t, "serve", filepath.Join(t.TempDir(), "jobs.db"), "127.0.0.1:0")
 	p := open(t, s.url)
 	p.waitText("main", "No jobs yet.")
@@ -81,6 +83,7 @@ func TestNewJobFromNothing(t *testing.T) {
 
 // TestNewJobFromAVehicleClass starts with figures that are plainly a guess.
 func TestNewJobFromAVehicleClass(t *testing.T) {
+	t.Parallel()
 	s := start(t, "serve", filepath.Join(t.TempDir(), "jobs.db"), "127.0.0.1:0")
 	p := open(t, s.url)
 	p.waitFor(field("Vehicle to start from") + "?.options.length > 5")
@@ -99,6 +102,7 @@ func TestNewJobFromAVehicleClass(t *testing.T) {
 
 // TestCarryAJobToAnotherInstallation exports, imports elsewhere, and finds it unchanged.
 func TestCarryAJobToAnotherInstallation(t *testing.T) {
+	t.Parallel()
 	from := startDemo(t)
 	exported := from.get("/api/jobs/sound-recordist/export")
 	file := filepath.Join(t.TempDir(), "night-sounds.zaino.json")

@@ -30,6 +30,7 @@ func (p *page) tabTo(name string) {
 // A whole job by keyboard alone: make it, add and place an item, switch it,
 // look at what it does, and take it back.
 func TestAJobByKeyboardAlone(t *testing.T) {
+	t.Parallel()
 	s := start(t, "serve", t.TempDir()+"/jobs.db", "127.0.0.1:0")
 	p := open(t, s.url)
 	p.waitText("main", "No jobs yet.")
@@ -87,6 +88,7 @@ func TestAJobByKeyboardAlone(t *testing.T) {
 // The power of a job by keyboard alone: letters go through the list of batteries without
 // choosing one, Enter puts it in; a light's hours are drawn out by the arrows.
 func TestPowerByKeyboardAlone(t *testing.T) {
+	t.Parallel()
 	s := start(t, "serve", t.TempDir()+"/jobs.db", "127.0.0.1:0")
 	p := open(t, s.url)
 	p.waitText("main", "No jobs yet.")

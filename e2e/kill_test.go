@@ -163,6 +163,7 @@ func (w *writers) write(url string, round int) (stop func() int) {
 
 // A signal lets the save that is under way finish.
 func TestStopsCleanlyOnASignal(t *testing.T) {
+	t.Parallel()
 	s := start(t, "serve", filepath.Join(t.TempDir(), "jobs.db"), "127.0.0.1:0")
 	made, err := send("POST", s.url+"/api/jobs", map[string]string{"name": "Last one", "region": "na"})
 	require.NoError(t, err)
@@ -177,6 +178,7 @@ func TestStopsCleanlyOnASignal(t *testing.T) {
 // TestTheDatabaseIsTakenAway: somebody deletes the file while it is served. The next edit is not called saved; it
 // stays in the browser, the page says what is wrong, and one press writes all that was kept to a new file.
 func TestTheDatabaseIsTakenAway(t *testing.T) {
+	t.Parallel()
 	folder := t.TempDir()
 	s := start(t, "serve", folder+"/jobs.db", "127.0.0.1:0")
 	p := open(t, s.url)

@@ -55,6 +55,7 @@ func (p *page) dragPart(view, id string, dx, dy float64) {
 // TestACanopyIsLaidOutByMouse places a fridge first, fills what is left with a
 // drawer unit, and puts the gear of the brief away.
 func TestACanopyIsLaidOutByMouse(t *testing.T) {
+	t.Parallel()
 	s, p := measuredCanopy(t)
 	empty := p.pad("gross", "load")
 	p.enter("Search components", "fridge 60 plain")
@@ -175,6 +176,7 @@ func TestACanopyIsLaidOutByMouse(t *testing.T) {
 
 // TestACanopyIsLaidOutByKeyboard does without the mouse once the bench is open.
 func TestACanopyIsLaidOutByKeyboard(t *testing.T) {
+	t.Parallel()
 	_, p := measuredCanopy(t)
 	p.tabTo("Search components")
 	p.keys("upright 90")
@@ -221,6 +223,7 @@ func TestACanopyIsLaidOutByKeyboard(t *testing.T) {
 
 // TestWhatHangsOnASize makes a fridge lower by typing, and the unit beside it follows.
 func TestWhatHangsOnASize(t *testing.T) {
+	t.Parallel()
 	s, p := measuredCanopy(t)
 	p.enter("Search components", "900 × 1000, 2 in foam")
 	require.Zero(t, p.count("[data-component=fridge-60]"))
@@ -261,6 +264,7 @@ func TestWhatHangsOnASize(t *testing.T) {
 // parts of the catalogue in: each faces its side, and nothing is found about any of them; one
 // that does not fit says how much it lacks.
 func TestANewcomersCanopy(t *testing.T) {
+	t.Parallel()
 	s := start(t, "serve", t.TempDir()+"/jobs.db", "127.0.0.1:0")
 	p := open(t, s.url)
 	p.choose("Vehicle to start from", "Dual-cab with tray")

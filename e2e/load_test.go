@@ -24,6 +24,7 @@ import (
 // TestScreenAndCommandLineAgree reads the pads and the ledger from the page and
 // holds them against `zaino assess` on the exported job.
 func TestScreenAndCommandLineAgree(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	file := filepath.Join(t.TempDir(), "job.zaino.json")
 	require.NoError(t, os.WriteFile(file, s.get("/api/jobs/river-gauging/export"), 0o600))
@@ -95,6 +96,7 @@ func tenths(value float64) string {
 }
 
 func TestDragNudgeTypeAndTakeBack(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging")
 	before := p.pad("rear", "load")
@@ -181,6 +183,7 @@ func (p *page) spots(id string) []float64 {
 }
 
 func TestMeasuresWithUnitsAndSums(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/queen-bees")
 	p.waitText("[data-pad=gross]", "GVWR")
@@ -232,6 +235,7 @@ func TestMeasuresWithUnitsAndSums(t *testing.T) {
 }
 
 func TestFixesMendTheRearAxle(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging")
 	p.waitText("[data-rule=rear-over]", "Rear axle 28.9 kg over")
@@ -247,6 +251,7 @@ func TestFixesMendTheRearAxle(t *testing.T) {
 }
 
 func TestLedgerSortsGroupsAndRemoves(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/sound-recordist")
 	p.see("[data-row=mattress]")
@@ -280,6 +285,7 @@ func reversed(list []string) []string {
 
 // TestStateOfLoading switches what is aboard: the school run takes the bed out.
 func TestStateOfLoading(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/sound-recordist")
 	before := p.pad("gross", "load")
@@ -296,6 +302,7 @@ func TestStateOfLoading(t *testing.T) {
 }
 
 func TestReadItemsFromCSV(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/sound-recordist")
 	file := filepath.Join(t.TempDir(), "gear.csv")
@@ -329,6 +336,7 @@ func (p *page) countWhenThere(selector string) int {
 // TestWhatVariesIsMadeOnTheScreen makes a choice and a requirement, and is told
 // of a circle.
 func TestWhatVariesIsMadeOnTheScreen(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging")
 	p.see("[data-row]")
@@ -359,6 +367,7 @@ func TestWhatVariesIsMadeOnTheScreen(t *testing.T) {
 
 // A ledger of very many things draws those in sight; each is reached, chosen and edited as in a short one, and printed.
 func TestALongLedgerDrawsWhatIsInSight(t *testing.T) {
+	t.Parallel()
 	job := many(t, 300)
 	s := start(t, "serve", filepath.Join(t.TempDir(), "jobs.db"), "127.0.0.1:0")
 	data, err := fitout.Encode(&job)

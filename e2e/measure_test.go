@@ -18,6 +18,7 @@ func (p *page) reads(measure, value string) {
 // TestATubIsMeasuredByKeyboardAlone follows the sheet from the level to the
 // diagonals, is told which measures to take again, and sees the tub drawn.
 func TestATubIsMeasuredByKeyboardAlone(t *testing.T) {
+	t.Parallel()
 	s := start(t, "serve", t.TempDir()+"/jobs.db", "127.0.0.1:0")
 	p := open(t, s.url)
 	p.choose("Vehicle to start from", "Dual-cab with tub")
@@ -102,6 +103,7 @@ func TestATubIsMeasuredByKeyboardAlone(t *testing.T) {
 
 // TestMeasuresThatCannotBeOnTheSpaceSheet enters what no space can have.
 func TestMeasuresThatCannotBeOnTheSpaceSheet(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/queen-bees/vehicle/space")
 	p.see("[data-bay-shape=bed]")

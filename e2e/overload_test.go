@@ -19,6 +19,7 @@ func (p *page) escape() {
 // TestAnOverloadFromNothingByKeyboard makes a job, loads it until it is over, has it
 // mended, keeps the state as a case and changes that, without a mouse.
 func TestAnOverloadFromNothingByKeyboard(t *testing.T) {
+	t.Parallel()
 	s := start(t, "serve", t.TempDir()+"/jobs.db", "127.0.0.1:0")
 	p := open(t, s.url)
 	p.waitText("main", "No jobs yet.")
@@ -100,6 +101,7 @@ func TestAnOverloadFromNothingByKeyboard(t *testing.T) {
 // TestAWorstStateIsShownAndWhatIsTriedIsDroppedByTyping goes from a caution to the
 // state that it speaks of, and edits while something is tried.
 func TestAWorstStateIsShownAndWhatIsTriedIsDroppedByTyping(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/load")
 	p.waitText("[data-rule=gross-worst-over]", "Gross can go 159 kg over")
@@ -132,6 +134,7 @@ func TestAWorstStateIsShownAndWhatIsTriedIsDroppedByTyping(t *testing.T) {
 
 // TestWaysToMendAreCalledOffAndAskedAgain stops the search and asks once more.
 func TestWaysToMendAreCalledOffAndAskedAgain(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/load")
 	p.see("[data-rule=rear-over]")

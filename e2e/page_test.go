@@ -16,7 +16,7 @@ import (
 
 // patience is how long a screen may take to become what a test waits for,
 // generous for a busy machine.
-const patience = 20 * time.Second
+const patience = 40 * time.Second
 
 // page is a tab as a person uses it.
 type page struct {

@@ -15,6 +15,7 @@ import (
 // TestPowerOfTheFirstDemoJob reads the days, makes the evening longer by key and by hand,
 // and sees the line of the battery fall; undo brings it back.
 func TestPowerOfTheFirstDemoJob(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/load")
 	p.stage("Power")
@@ -46,6 +47,7 @@ func TestPowerOfTheFirstDemoJob(t *testing.T) {
 // press, a battery is chosen and is on the axles, it runs out in a sentence with numbers, a
 // way to mend is tried and kept, and every wire is proposed.
 func TestPowerOfAJobMadeFromNothing(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url)
 	p.typeInto("Name of the new job", "Reed flat")
@@ -92,6 +94,7 @@ func TestPowerOfAJobMadeFromNothing(t *testing.T) {
 // TestARuleOfTheLogicIsTried makes "only with the engine and the switch, never below 12.2 V"
 // and tries it on the panel: it says what is on, and why.
 func TestARuleOfTheLogicIsTried(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/power/logic")
 	p.waitText("section.rule", "Second charger")
@@ -116,6 +119,7 @@ func TestARuleOfTheLogicIsTried(t *testing.T) {
 // TestASetIsAskedFor asks for the lightest set that lasts, tries it on the whole screen and
 // puts it back.
 func TestASetIsAskedFor(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/power/ask")
 	p.waitText(".stage-forms", "9 nights at −2 °C to 36 °C")
@@ -136,6 +140,7 @@ func TestASetIsAskedFor(t *testing.T) {
 // TestTheSheetsForAnElectrician downloads what an electrician is handed and opens each by a
 // reader of its kind.
 func TestTheSheetsForAnElectrician(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	pdf := s.get("/api/jobs/queen-bees/power.pdf")
 	assert.True(t, bytes.HasPrefix(pdf, []byte("%PDF-")) && bytes.Contains(pdf, []byte("%%EOF")))
@@ -164,6 +169,7 @@ func TestTheSheetsForAnElectrician(t *testing.T) {
 // TestTheMonitorStandsBesideThePlan connects the simulated monitor that runs beside the demo,
 // sees its figures and where they part from the plan, and a port where nobody answers says so.
 func TestTheMonitorStandsBesideThePlan(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/power/monitor")
 	p.waitText(".stage-forms", "A simulated monitor runs there")
@@ -183,6 +189,7 @@ func TestTheMonitorStandsBesideThePlan(t *testing.T) {
 
 // TestGearWithAPlugComesIn says in the brief what a thing draws; one press makes it a load.
 func TestGearWithAPlugComesIn(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/brief/gear")
 	p.press("Add gear")

@@ -18,6 +18,7 @@ import (
 // axle is over; the hand shows where; one press plans to fill later, and it is over nowhere; a level
 // is filled by key; undo goes all the way back.
 func TestTheRearAxleIsLegalOnlyIfTheSecondTankIsFilledOnTheWay(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/load")
 	p.stage("Range")
@@ -77,6 +78,7 @@ func TestTheRearAxleIsLegalOnlyIfTheSecondTankIsFilledOnTheWay(t *testing.T) {
 // TestTheOnlyPumpIsShut: with Sandgate shut the way is planned with the others; a stop that is not
 // sure and is filled at hangs by a hair; made sure it does not.
 func TestTheOnlyPumpIsShut(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/queen-bees/range/stops")
 	p.waitText("[data-rule=hangs-on-unsure]", "All hangs on the pump of Loma store")
@@ -109,6 +111,7 @@ func TestTheOnlyPumpIsShut(t *testing.T) {
 // TestAWayFromNothing makes a job, takes the way of its brief, puts a stop onto it, names it, and
 // says what it has; then reads a GPX in its place, taps a stop onto the line, and takes the way along.
 func TestAWayFromNothing(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url)
 	p.typeInto("Name of the new job", "Salt pan")
@@ -180,6 +183,7 @@ func TestAWayFromNothing(t *testing.T) {
 // TestWaterGasAndAir: a tap by weight gives too little and is mended by its fix; a hose reaches a
 // wheel when it is long enough; frost says what to drain in which order; the trip's days go to Power.
 func TestWaterGasAndAir(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/range/vessels")
 	p.waitText("[data-gives=bench-tap]", "L/min")

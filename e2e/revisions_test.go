@@ -12,6 +12,7 @@ import (
 )
 
 func TestAnEarlierStateIsFoundNamedAndGoneBackTo(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging")
 	p.enter("Customer", "Orla Fenn")
@@ -34,6 +35,7 @@ func TestAnEarlierStateIsFoundNamedAndGoneBackTo(t *testing.T) {
 }
 
 func TestADamagedJobIsBroughtBack(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging")
 	p.enter("Customer", "Orla Fenn")
@@ -73,6 +75,7 @@ func TestADamagedJobIsBroughtBack(t *testing.T) {
 }
 
 func TestBrowsersAreNamedAndShutOut(t *testing.T) {
+	t.Parallel()
 	s := start(t, "demo", t.TempDir()+"/demo.db", "0.0.0.0:0")
 	tablet, office := open(t, s.url), open(t, s.url)
 	for p, name := range map[*page]string{tablet: "Bench tablet", office: "Office"} {

@@ -171,6 +171,7 @@ func (p *page) nothingIsCut(at screen) {
 
 // TestTheKeyboardGetsPastTheLedger begins at the top of the load screen and skips what is long.
 func TestTheKeyboardGetsPastTheLedger(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/load")
 	p.see("[data-row]")

@@ -18,6 +18,7 @@ import (
 // them in docs/screenshots; otherwise they only show that each view draws, and
 // that the pictures of the documentation are those that it links.
 func TestScreenshots(t *testing.T) {
+	t.Parallel()
 	folder := os.Getenv("ZAINO_SCREENSHOTS")
 	if folder == "" {
 		folder = t.TempDir()

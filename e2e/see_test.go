@@ -14,6 +14,7 @@ import (
 // TestStandingBeforeASpace steps before the open side of the canopy, sees nothing else, cuts
 // deeper by key and by mouse, and looks at what lies in the drawers.
 func TestStandingBeforeASpace(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/layout")
 	p.see("[data-view=left] [data-part=drawer-unit-left]")
@@ -60,6 +61,7 @@ func TestStandingBeforeASpace(t *testing.T) {
 // TestTheKeyAndTheDrawingChooseEachOther: a number in the drawing has a line in the key; each
 // chooses the other's thing.
 func TestTheKeyAndTheDrawingChooseEachOther(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/layout")
 	p.see("[data-key]")
@@ -76,6 +78,7 @@ func TestTheKeyAndTheDrawingChooseEachOther(t *testing.T) {
 // TestNoNameLiesOverAnother measures every text of every view of the demo jobs on the screen:
 // none is cut off, none lies over another.
 func TestNoNameLiesOverAnother(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url)
 	const over = `(() => { const out = [];
@@ -110,6 +113,7 @@ func TestNoNameLiesOverAnother(t *testing.T) {
 // TestWalkingRoundTheFitout opens the model, chooses a part in it by key and by mouse, moves it
 // along the floor with the pads live, opens everything, and turns by key.
 func TestWalkingRoundTheFitout(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/layout")
 	p.see("[data-view=left] .part")
@@ -164,6 +168,7 @@ func TestWalkingRoundTheFitout(t *testing.T) {
 // TestWithoutWebGLTheFlatViewsStay: a browser that cannot draw in the round says so in words, and
 // the flat views are one press away.
 func TestWithoutWebGLTheFlatViewsStay(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/layout")
 	p.see("[data-view=left] .part")

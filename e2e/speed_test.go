@@ -29,6 +29,7 @@ import (
 
 // The first load stays under 300 kB of script, as a browser gets it.
 func TestFirstLoadIsSmall(t *testing.T) {
+	t.Parallel()
 	page, err := os.ReadFile("../web/dist/index.html")
 	require.NoError(t, err)
 	scripts := regexp.MustCompile(`/(assets/[^"]+\.js)"`).FindAllSubmatch(page, -1)

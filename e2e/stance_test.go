@@ -29,6 +29,7 @@ func (p *page) drawn(view, name string) {
 // TestSeatsTurnAndHammocksHang enters a seat that turns, turns it in a stance until it meets what stands there, and
 // hangs a hammock between two mounting points that do not hold it until it hangs as deep as is said.
 func TestSeatsTurnAndHammocksHang(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/sound-recordist/vehicle/fitted")
 	p.enter("How far Second row left turns", "90")
@@ -73,6 +74,7 @@ func TestSeatsTurnAndHammocksHang(t *testing.T) {
 
 // TestStrutsAreTurnedWhereTheyHold gives a lid struts that do not suit its swing, by hand; what is proposed does.
 func TestStrutsAreTurnedWhereTheyHold(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/sound-recordist/layout")
 	p.choosePart("sleeping-platform")
@@ -95,6 +97,7 @@ func TestStrutsAreTurnedWhereTheyHold(t *testing.T) {
 
 // TestSpringsAreAskedForByAHeight says how the rear should stand in a case; springs of two rates bring it there.
 func TestSpringsAreAskedForByAHeight(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/sound-recordist/vehicle")
 	p.enter("Second spring rate, rear", "50")

@@ -13,6 +13,7 @@ import (
 // Two browsers on one job: different fields merge silently and show; the same
 // field changed twice is asked about.
 func TestTwoBrowsersOnOneJob(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	first, second := open(t, s.url+"/jobs/river-gauging"), open(t, s.url+"/jobs/river-gauging")
 	first.see("[data-row=drill-rods]")
@@ -45,6 +46,7 @@ func TestTwoBrowsersOnOneJob(t *testing.T) {
 }
 
 func TestTakeTheirsInAConflict(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	first, second := open(t, s.url+"/jobs/queen-bees"), open(t, s.url+"/jobs/queen-bees")
 	first.see("[data-row=topper]")
@@ -62,6 +64,7 @@ func TestTakeTheirsInAConflict(t *testing.T) {
 // A server that goes away loses no edit: neither by waiting for it nor by a
 // reload of the page.
 func TestEditsOutliveTheServer(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging")
 	p.see("[data-row=drill-rods]")
@@ -89,6 +92,7 @@ func TestEditsOutliveTheServer(t *testing.T) {
 // Whoever leaves a job right after typing, by a link, by another address or by closing
 // the page, has what was typed saved; with the server away it is sent when it is back.
 func TestLeavingAtOnceSavesWhatWasTyped(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	mass := func(kg string) {
 		t.Helper()
@@ -126,6 +130,7 @@ func TestLeavingAtOnceSavesWhatWasTyped(t *testing.T) {
 // After a restore numbers of revisions begin again: a page that was open before asks
 // before it overwrites what others have saved since.
 func TestARestoredDatabaseAsksBeforeItIsOverwritten(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	copied := backup(t, s.db)
 	p := open(t, s.url+"/jobs/river-gauging")
@@ -159,6 +164,7 @@ func TestARestoredDatabaseAsksBeforeItIsOverwritten(t *testing.T) {
 }
 
 func TestAccessCodeBeyondThisMachine(t *testing.T) {
+	t.Parallel()
 	s := start(t, "demo", t.TempDir()+"/demo.db", "0.0.0.0:0")
 	p := open(t, s.url)
 	p.waitText("main", "Access code")

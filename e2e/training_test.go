@@ -16,6 +16,7 @@ import (
 // key, writes why, and compares: what was found, missed, and marked in vain is told with its reason, and
 // findings are there again. Marks stay over a reload, and undo takes the comparison back.
 func TestFindTheMistakes(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url)
 	p.press("Tray")
@@ -74,6 +75,7 @@ func TestFindTheMistakes(t *testing.T) {
 // stands where a slide comes out and not where that is half open; a window, a body mount and what runs at night
 // are entered where they are measured.
 func TestAStanceIsLivedIn(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/layout")
 	p.click("#bench-tab-stances")

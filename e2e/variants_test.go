@@ -11,6 +11,7 @@ import (
 // just as they come, asks where they go, adopts an answer, and finds the pads
 // where the answer said.
 func TestAnArrangementIsAskedForAndAdopted(t *testing.T) {
+	t.Parallel()
 	s, p := measuredCanopy(t)
 	p.stage("Vehicle")
 	p.sheet("Space")
@@ -50,6 +51,7 @@ func TestAnArrangementIsAskedForAndAdopted(t *testing.T) {
 // TestVariantsAreComparedByHandAndTurned branches with the keyboard, turns a
 // judgement call, compares, adopts and removes.
 func TestVariantsAreComparedByHandAndTurned(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/layout/variants")
 	p.waitFor("document.querySelectorAll('.comparison th[data-variant]').length === 3")

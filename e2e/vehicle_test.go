@@ -11,6 +11,7 @@ import (
 
 // TestPlateBaselineAndParts edits the vehicle and sees the consequence at once.
 func TestPlateBaselineAndParts(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/vehicle")
 	p.waitPad("rear", "load", "2 129 kg")
@@ -64,6 +65,7 @@ func TestPlateBaselineAndParts(t *testing.T) {
 // TestTwoTicketsAreCombined weighs a vehicle twice, with different things
 // aboard, and is told when the tickets cannot both be right.
 func TestTwoTicketsAreCombined(t *testing.T) {
+	t.Parallel()
 	s := start(t, "serve", t.TempDir()+"/jobs.db", "127.0.0.1:0")
 	p := open(t, s.url)
 	p.choose("Vehicle to start from", "Dual-cab with tray")
@@ -112,6 +114,7 @@ func TestTwoTicketsAreCombined(t *testing.T) {
 // TestWhatBinds fits tyres, springs, airbags and an upgrade, and sees which
 // rating is the limit and how the vehicle stands.
 func TestWhatBinds(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/sound-recordist/vehicle")
 	p.waitText("[data-thing=ball] .binds", "Plate 140 kg")
@@ -148,6 +151,7 @@ func TestWhatBinds(t *testing.T) {
 
 // TestAWheelbaseExtensionStretchesThePicture asks what moves with the axle.
 func TestAWheelbaseExtensionStretchesThePicture(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/vehicle/weight")
 	p.waitPad("rear", "load", "2 129 kg")
@@ -172,6 +176,7 @@ func TestAWheelbaseExtensionStretchesThePicture(t *testing.T) {
 }
 
 func TestTanksSeatsTracksAndHitch(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/vehicle/fitted")
 	p.waitPad("rear", "load", "2 129 kg")
@@ -211,6 +216,7 @@ func TestTanksSeatsTracksAndHitch(t *testing.T) {
 }
 
 func TestUnitsWordsAndDatum(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging")
 	p.waitPad("rear", "load", "2 129 kg")
@@ -246,6 +252,7 @@ func TestUnitsWordsAndDatum(t *testing.T) {
 // A place that was typed wrongly is told, and leads to the field that it was typed into; where the exhaust is marked, what
 // hangs beside it is told.
 func TestAPlaceThatCannotBeLeadsToItsField(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/vehicle/fitted")
 	p.enter("Station of Tray bracket 1 left", "7000")

@@ -33,6 +33,7 @@ func scaleReads(p *page) {
 // TestPartsAreWeighedAsTheyGoIn weighs parts on the simulated platform scale: by button and by key, typed in pounds, said
 // why, taken back; what is kept of each is the line of the scale.
 func TestPartsAreWeighedAsTheyGoIn(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/weigh")
 	p.see("[data-part=cargo-barrier]")
@@ -87,6 +88,7 @@ func TestPartsAreWeighedAsTheyGoIn(t *testing.T) {
 
 // TestWeighingGoesOnWhileTheServerIsAway takes parts with the server gone; when it is back, masses and readings are there.
 func TestWeighingGoesOnWhileTheServerIsAway(t *testing.T) {
+	t.Parallel()
 	db := filepath.Join(t.TempDir(), "jobs.db")
 	s := start(t, "demo", db, "127.0.0.1:0")
 	address := s.address()
@@ -113,6 +115,7 @@ func TestWeighingGoesOnWhileTheServerIsAway(t *testing.T) {
 // contradicts the plan, what would explain it is ranked, and calibrating shrinks every band; taken off, the plan is its
 // own again.
 func TestOntoThePads(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/weigh/scale")
 	p.press("Connect the simulated wheel pads")
@@ -164,6 +167,7 @@ func TestOntoThePads(t *testing.T) {
 
 // TestAWeighbridgeTicketIsTyped enters what a bridge printed, with the keyboard, and says whose ticket it is.
 func TestAWeighbridgeTicketIsTyped(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/queen-bees/weigh/scale")
 	p.tabTo("Type a weighing")
@@ -200,6 +204,7 @@ func snap(t *testing.T) string {
 // TestHandedOver tries, fails and passes, attaches a photo, walks round, has both sign, and hands over a pack that opens
 // from disk with the server gone.
 func TestHandedOver(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/handover")
 	p.see("[data-test=wheel-nuts]")
@@ -271,6 +276,7 @@ func TestHandedOver(t *testing.T) {
 // TestASeasonIsLogged writes lines of the log on a phone, sees what they say against what was assumed, and begins the next
 // version with it.
 func TestASeasonIsLogged(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/river-gauging/log")
 	p.do(chromedp.EmulateViewport(390, 844))
@@ -321,6 +327,7 @@ func TestASeasonIsLogged(t *testing.T) {
 // TestTheYearOfTheWagon: the demo wagon was handed over a year ago; its log says what it drank on gravel, what was never
 // used, what is due, and the calendar has it.
 func TestTheYearOfTheWagon(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url+"/jobs/sound-recordist/handover/seasons")
 	p.waitText("[data-assumed='fuel/gravel']", "where 13.2 L/100 km was assumed")

@@ -11,6 +11,7 @@ import (
 // TestFindingsAndStepsOnThePhone goes from the bar to all findings, sees the stops alone, and
 // ticks the steps into a stance one after another.
 func TestFindingsAndStepsOnThePhone(t *testing.T) {
+	t.Parallel()
 	s := startDemo(t)
 	p := open(t, s.url)
 	p.do(chromedp.EmulateViewport(390, 844))

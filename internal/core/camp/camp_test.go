@@ -2,6 +2,9 @@ package camp_test
 
 import (
 	"math"
+	"regexp"
+	"strconv"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -294,6 +297,34 @@ func TestWhatIsHeardInBed(t *testing.T) {
 	assert.NotContains(t, told(t, &j), "noise-at-bed")
 }
 
+// At 2 m and 43 dB the heater is put 43 − 35 = 8 dB further off than 1 m: 10^(8/20) = 2.512 m; hung it would be 5 dB
+// less. Beside a second one of 34 dB at the bed it leaves 10 log (10^3.5 − 10^3.398) = 28.2 dB: 10^(14.79/20) = 5.49 m.
+func TestHowFarOffWhatIsHeardInBedGoes(t *testing.T) {
+	bed := 4150.0
+	j := lived()
+	heater := item(&j, "heater")
+	heater.Noise, heater.At = 43, fitout.Point{X: bed + 2000, Y: -480, Z: 1320}
+	at := func(mm float64) map[string]fitout.Finding {
+		item(&j, "heater").At.X = bed + mm
+		return told(t, &j)
+	}
+	assert.Contains(t, at(2000)["noise-at-bed"].Sentence, "Put it 2\u202f513\u00a0mm from the bed, or let it rest")
+	assert.Contains(t, at(2500), "noise-at-bed")
+	assert.NotContains(t, at(2513), "noise-at-bed")
+	heater.Hung = false
+	assert.Contains(t, at(2000)["noise-at-bed"].Sentence, "Hang it and put it 2\u202f513\u00a0mm from the bed")
+	assert.Contains(t, at(2513)["noise-at-bed"].Sentence, "Hang it, put it 4\u202f468\u00a0mm from the bed")
+	assert.NotContains(t, at(4468), "noise-at-bed")
+	second := *heater
+	second.ID, second.Noise, second.Hung, second.At.X = "pump", 40, true, bed+2000
+	j.Variants[0].Items = append(j.Variants[0].Items, second)
+	item(&j, "heater").Hung = true
+	assert.Contains(t, at(2000)["noise-at-bed"].Sentence, "Put it 5\u202f490\u00a0mm from the bed")
+	assert.NotContains(t, at(5490), "noise-at-bed")
+	item(&j, "pump").Noise = 60
+	assert.Contains(t, at(100)["noise-at-bed"].Sentence, "and what else is heard too", "each alone is too loud")
+}
+
 // 120 kg up 900 on a ramp of 3600 (14.5°): m g (sin θ + 0.1 cos θ) = 408 N; at its top 1100 between the
 // wheels want 550 · tan 7.24° = 69.9 mm.
 func TestHeavyThingsComeInOverARamp(t *testing.T) {
@@ -317,4 +348,56 @@ func TestHeavyThingsComeInOverARamp(t *testing.T) {
 	assert.Contains(t, change(func(l *fitout.Loading) { l.Line = 900 })["winch-short"].Title, "breaks the line")
 	assert.Contains(t, change(func(l *fitout.Loading) { l.Winch = 0 })["push-hard"].Sentence, "1 push 250 N")
 	assert.Contains(t, change(func(l *fitout.Loading) { l.Ramp = 800 })["ramp-steep"].Sentence, "do not reach")
+}
+
+// What the sentences about a ramp name is enough, and 20 mm less of ramp, or one person less, are not. The slope up which a
+// pull moves something is found here by halving, not by its formula.
+func TestALongerRampIsAskedForThatIsLongEnough(t *testing.T) {
+	spoiled := map[string]func(l *fitout.Loading){
+		"ramp-belly":  func(l *fitout.Loading) { l.Belly = 60 },
+		"winch-short": func(l *fitout.Loading) { l.Winch = 300 },
+		"push-hard":   func(l *fitout.Loading) { l.Winch = 0 },
+		"ramp-steep":  func(l *fitout.Loading) { l.Ramp = 3000 },
+	}
+	with := func(rule string, more func(j *fitout.Job)) map[string]fitout.Finding {
+		j := lived()
+		item(&j, "bike").Mass = 100
+		spoiled[rule](item(&j, "bike").Loading)
+		more(&j)
+		return told(t, &j)
+	}
+	ramp := regexp.MustCompile(`(?:ramp of|wants) ([\d.]+) mm`)
+	plain := strings.NewReplacer("\u00a0", " ", "\u202f", "")
+	for rule := range spoiled {
+		f, fired := with(rule, func(*fitout.Job) {})[rule]
+		require.True(t, fired, rule)
+		said := ramp.FindStringSubmatch(plain.Replace(f.Sentence))
+		require.NotNil(t, said, f.Sentence)
+		long, err := strconv.ParseFloat(said[1], 64)
+		require.NoError(t, err)
+		for by, fires := range map[float64]bool{0: false, -20: true} {
+			again := with(rule, func(j *fitout.Job) { item(j, "bike").Loading.Ramp = long + by })
+			_, still := again[rule]
+			assert.Equal(t, fires, still, "%s with %.0f more: %s", rule, by, f.Sentence)
+		}
+	}
+	// Up 14.5° 100 kg take 9.80665 · 100 · (0.25 + 0.1 · 0.968) = 340 N; one pushes 250.
+	pushed := with("push-hard", func(*fitout.Job) {})["push-hard"]
+	assert.Contains(t, plain.Replace(pushed.Sentence), "takes 341 N, an estimate; 1 push 250 N")
+	assert.Contains(t, pushed.Sentence, "2 people do")
+	low, high := 0.0, math.Asin(0.25)
+	for range 60 {
+		if middle := (low + high) / 2; 980.665*(math.Sin(middle)+0.1*math.Cos(middle)) > 250 {
+			high = middle
+		} else {
+			low = middle
+		}
+	}
+	long, err := strconv.ParseFloat(ramp.FindStringSubmatch(plain.Replace(pushed.Sentence))[1], 64)
+	require.NoError(t, err)
+	assert.InDelta(t, 900/math.Sin(low), long, 1)
+	// What would be longer than anybody carries is not named.
+	assert.NotContains(t, with("winch-short", func(j *fitout.Job) {
+		item(j, "bike").Loading.Winch = 150
+	})["winch-short"].Sentence, "ramp of")
 }

@@ -218,7 +218,7 @@ func ladderFlat(p *plan.Plan) []fitout.Finding {
 				continue
 			}
 			steep := math.Atan2(g.Size.Height, base) * 180 / math.Pi
-			if steep >= ladderAt-0.01 {
+			if steep >= ladderAt-0.05 {
 				continue
 			}
 			f := about("ladder-flat", fitout.Caution, posture, g.ID)
@@ -227,7 +227,7 @@ func ladderFlat(p *plan.Plan) []fitout.Finding {
 				"It leans at %.0f°, and slides off below %.0f°. Its foot belongs %s nearer.%s",
 				steep,
 				ladderAt,
-				s.Say.Length(math.Ceil(base-g.Size.Height/math.Tan(ladderAt*math.Pi/180))),
+				s.Say.LengthAtLeast(math.Ceil(base-g.Size.Height/math.Tan(ladderAt*math.Pi/180))),
 				in(posture),
 			)
 			f.Under(steep, ladderAt, "°")

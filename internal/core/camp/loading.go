@@ -45,6 +45,34 @@ func ramps(
 	return found
 }
 
+// longestRamp is what a ramp is at most that people carry along, mm.
+const longestRamp = 6000.0
+
+// reaches is how long a ramp up a rise is that stands at a slope in radians, rounded up, mm; false where none that is
+// carried along does, or where a shorter one is steeper than people hold.
+func reaches(rise, slope float64) (mm float64, ok bool) {
+	slope = min(slope, steepest*math.Pi/180)
+	if slope <= 0 {
+		return 0, false
+	}
+	mm = rise / math.Sin(slope)
+	return mm, mm <= longestRamp
+}
+
+// drawnUp is the slope in radians up which a pull in N moves kg; less than 0 where it does not move it on the level.
+// It is the inverse of Pull: sin θ + k cos θ = √(1 + k²) sin(θ + atan k).
+func drawnUp(kg, pull float64) float64 {
+	return math.Asin(min(1, pull/(kg*gravity)/math.Hypot(1, rolling))) - math.Atan(rolling)
+}
+
+// byRamp says how long a ramp has to be to stand at a slope, or nothing where that is no way out.
+func byRamp(p *plan.Plan, rise, slope float64) string {
+	if long, ok := reaches(rise, slope); ok {
+		return fmt.Sprintf("; a ramp of %s does it too", p.Say.LengthAtLeast(math.Ceil(long)))
+	}
+	return ""
+}
+
 func degrees(radians float64) float64 { return radians * 180 / math.Pi }
 
 // rampSteep cautions of a ramp steeper than 15°.
@@ -62,14 +90,14 @@ func rampSteep(p *plan.Plan) []fitout.Finding {
 			p.Say.Length(l.Rise),
 			degrees(slope),
 			steepest,
-			p.Say.Length(math.Ceil(long)),
+			p.Say.LengthAtLeast(math.Ceil(long)),
 		)
 		if l.Rise >= l.Ramp {
 			f.Sentence = fmt.Sprintf(
 				"%s of ramp do not reach %s up. It wants %s.",
 				p.Say.Length(l.Ramp),
 				p.Say.Length(l.Rise),
-				p.Say.Length(math.Ceil(long)),
+				p.Say.LengthAtLeast(math.Ceil(long)),
 			)
 		}
 		f.Over(degrees(slope), steepest, "°")
@@ -87,12 +115,16 @@ func rampBelly(p *plan.Plan) []fitout.Finding {
 		}
 		f := &fitout.Finding{Rule: "ramp-belly", Severity: fitout.Caution, Source: "physics"}
 		f.Title = fmt.Sprintf("%s touches the top of its ramp", item.Name)
+		mend := "A second ramp beyond the crest makes it flatter"
+		if long, ok := reaches(l.Rise, 2*math.Atan(2*l.Belly/l.Wheel)); ok {
+			mend = fmt.Sprintf("A ramp of %s clears it, or a second one beyond the crest", p.Say.LengthAtLeast(math.Ceil(long)))
+		}
 		f.Sentence = fmt.Sprintf(
-			"Between wheels %s apart the crest stands %s up; below it %s are free. A longer ramp, or a second one beyond "+
-				"the crest.",
+			"Between wheels %s apart the crest stands %s up; below it %s are free. %s.",
 			p.Say.Length(l.Wheel),
 			p.Say.Length(need),
 			p.Say.Length(l.Belly),
+			mend,
 		)
 		f.Under(l.Belly, need, "mm")
 		return f
@@ -102,20 +134,25 @@ func rampBelly(p *plan.Plan) []fitout.Finding {
 // winchShort stops a winch that does not pull what comes in, and a line that is pulled with more than it may.
 func winchShort(p *plan.Plan) []fitout.Finding {
 	return ramps(p, func(item *fitout.Item, l *fitout.Loading, slope float64) *fitout.Finding {
-		pull := Pull(item.Mass+item.Presence.Content(), slope)
+		kg := item.Mass + item.Presence.Content()
+		pull := Pull(kg, slope)
 		if l.Winch == 0 {
 			return nil
 		}
 		f := &fitout.Finding{Rule: "winch-short", Severity: fitout.Stop, Source: "physics"}
 		switch {
 		case pull > l.Winch:
+			enough := "A pulley doubles that, and is not enough: a stronger one does it"
+			if pull <= 2*l.Winch {
+				enough = "A pulley doubles that, which is enough"
+			}
 			f.Title = fmt.Sprintf("The winch does not pull %s in", words.Lower(item.Name))
 			f.Sentence = fmt.Sprintf(
-				"At %.0f° and a tenth for rolling it takes %.0f N, an estimate; the winch has %.0f N. A pulley doubles it; a "+
-					"longer ramp makes it less.",
+				"At %.0f° and a tenth for rolling it takes %.0f N, an estimate; the winch has %.0f N. %s.",
 				degrees(slope),
-				pull,
+				math.Ceil(pull),
 				l.Winch,
+				enough+byRamp(p, l.Rise, drawnUp(kg, l.Winch)),
 			)
 			f.Over(pull, l.Winch, "N")
 		case l.Line > 0 && l.Winch > l.Line:
@@ -143,18 +180,21 @@ func pushHard(p *plan.Plan) []fitout.Finding {
 		}
 	}
 	return ramps(p, func(item *fitout.Item, l *fitout.Loading, slope float64) *fitout.Finding {
-		pull, push := Pull(item.Mass+item.Presence.Content(), slope), onePushes*float64(max(1, people))
+		kg := item.Mass + item.Presence.Content()
+		pull, push := Pull(kg, slope), onePushes*float64(max(1, people))
 		if l.Winch > 0 || pull <= push {
 			return nil
 		}
 		f := &fitout.Finding{Rule: "push-hard", Severity: fitout.Caution, Source: "practice"}
 		f.Title = fmt.Sprintf("%s is hard to push in", item.Name)
 		f.Sentence = fmt.Sprintf(
-			"At %.0f° it takes %.0f N, an estimate; %d push %.0f N. A winch, a longer ramp, or more people.",
+			"At %.0f° it takes %.0f N, an estimate; %d push %.0f N. A winch does it, and %.0f people do%s.",
 			degrees(slope),
-			pull,
+			math.Ceil(pull),
 			max(1, people),
 			push,
+			math.Ceil(pull/onePushes),
+			byRamp(p, l.Rise, drawnUp(kg, push)),
 		)
 		f.Over(pull, push, "N")
 		return f

@@ -21,12 +21,39 @@ const (
 // NoiseAt is how loud something is that makes so many dB at 1 m, at a distance in m.
 func NoiseAt(dB, metres float64) float64 { return dB - 20*math.Log10(max(nearest, metres)) }
 
+// sounds is something that is heard at a bed, so far from it and so loud there.
+type sounds struct {
+	item   *fitout.Item
+	metres float64
+	dB     float64
+}
+
+// quieter says what makes a bed quiet beside all else that is heard there, as a sum of 10^(dB/10): what else alone is too
+// loud leaves only to hang it and to put it further off.
+func (n *sounds) quieter(say words.Speaker, others float64) string {
+	left := math.Pow(10, wakes/10) - others
+	if left <= 0 {
+		return "Hang it, put it further off, and what else is heard too"
+	}
+	may := 10 * math.Log10(left)
+	further := func(dB float64) string {
+		return "put it " + say.LengthAtLeast(1000*n.metres*math.Pow(10, (dB-may)/20)+1) + " from the bed"
+	}
+	switch {
+	case n.item.Hung:
+		return words.Capital(further(n.dB))
+	case n.dB-bodyAdd <= may:
+		return "Hang it, " + further(n.dB)
+	}
+	return "Hang it and " + further(n.dB-bodyAdd)
+}
+
 // noiseAtBed notes a bed at which what runs at night is heard, all together.
 func noiseAtBed(p *plan.Plan) []fitout.Finding {
 	s := fit.Of(p)
 	var found []fitout.Finding
 	for _, bed := range s.Beds() {
-		sum, loudest, name, id := 0.0, math.Inf(-1), "", ""
+		sum, loudest := 0.0, sounds{dB: math.Inf(-1)}
 		var hears []string
 		for i := range p.Items {
 			item := &p.Items[i]
@@ -39,14 +66,15 @@ func noiseAtBed(p *plan.Plan) []fitout.Finding {
 					at = p.Items[k].At
 				}
 			}
-			own := NoiseAt(item.Noise, distance(at, bed.Box)/1000)
+			own := sounds{item, max(nearest, distance(at, bed.Box)/1000), 0}
+			own.dB = NoiseAt(item.Noise, own.metres)
 			if !item.Hung {
-				own += bodyAdd
+				own.dB += bodyAdd
 			}
-			sum += math.Pow(10, own/10)
+			sum += math.Pow(10, own.dB/10)
 			hears = append(hears, item.ID)
-			if own > loudest {
-				loudest, name, id = own, item.Name, item.ID
+			if own.dB > loudest.dB {
+				loudest = own
 			}
 		}
 		all := 10 * math.Log10(sum)
@@ -62,14 +90,15 @@ func noiseAtBed(p *plan.Plan) []fitout.Finding {
 		f := about("noise-at-bed", fitout.Note, posture, hears...)
 		f.Title = fmt.Sprintf("%.0f dB at the bed", all)
 		f.Sentence = fmt.Sprintf(
-			"Most of it comes from %s, %.0f dB there; above %.0f dB people wake, an estimate. Hang it, put it further off, "+
-				"or let it rest at night.%s",
-			words.Lower(name),
-			loudest,
+			"Most of it comes from %s, %.0f dB there; above %.0f dB people wake, an estimate. %s, or let it rest at "+
+				"night.%s",
+			words.Lower(loudest.item.Name),
+			loudest.dB,
 			wakes,
+			loudest.quieter(s.Say, sum-math.Pow(10, loudest.dB/10)),
 			in(posture),
 		)
-		f.Subject.Measure = "noise/" + id
+		f.Subject.Measure = "noise/" + loudest.item.ID
 		f.Over(all, wakes, "dB")
 		found = append(found, f)
 	}

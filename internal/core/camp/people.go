@@ -161,7 +161,7 @@ func room(p *plan.Plan) []fitout.Finding {
 				s.Say.Length(max(0, free)),
 				b.who.Name,
 				s.Say.Length(need),
-				s.Say.Length(need-max(0, free)),
+				s.Say.LengthAtLeast(need-max(0, free)),
 				in(posture),
 			)
 			if free <= bodyDepth {

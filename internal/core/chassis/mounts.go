@@ -66,7 +66,7 @@ func bodyTwist(p *plan.Plan) []fitout.Finding {
 	f.Sentence = fmt.Sprintf(
 		"With a wheel up and the other down it rises %s further there than the mount gives, an estimate. Mounts that give that "+
 			"much more, on springs, or three points with a pivot.",
-		p.Say.Length(math.Ceil(worst)),
+		p.Say.LengthAtLeast(worst),
 	)
 	f.Over(worst, 0, "mm")
 	return []fitout.Finding{f}

@@ -38,7 +38,7 @@ func ventilation(s *Scene) []fitout.Finding {
 		f.Title = fmt.Sprintf("%s is shut in", p.Name())
 		f.Sentence = fmt.Sprintf("It gives off heat and wants %s of air at two sides; %d of its sides have that. Leave %s "+
 			"more on another side, or cut vents there: heat shortens its life and may shut it down.", s.Say.Length(need), free,
-			s.Say.Length(need-best))
+			s.Say.LengthAtLeast(need-best))
 		f.Value, f.Limit, f.Margin, f.Source = float64(free), 2, float64(free-2), "practice"
 		f.Unit = ""
 		found = append(found, f)

@@ -226,7 +226,7 @@ func bedShort(s *Scene) []fitout.Finding {
 			tallest.Name,
 			s.Say.Length(need),
 			s.Say.Length(s.Brief.Assumptions.BedLength),
-			s.Say.Length(need-long),
+			s.Say.LengthAtLeast(need-long),
 			b.posture.in(),
 		)
 		f.Value, f.Limit, f.Margin = long, need, long-need
@@ -260,7 +260,7 @@ func bedNarrow(s *Scene) []fitout.Finding {
 			s.Say.Length(wide),
 			len(b.sleepers),
 			s.Say.Length(need),
-			s.Say.Length(need-wide),
+			s.Say.LengthAtLeast(need-wide),
 			b.posture.in(),
 		)
 		f.Value, f.Limit, f.Margin = wide, need, wide-need
@@ -318,7 +318,7 @@ func bedHeadroom(s *Scene) []fitout.Finding {
 					"over and sit on an elbow. Lower the bed by %s: what is under it sets its height.%s",
 				s.Say.Length(room),
 				s.Say.Length(s.Practice.Headroom),
-				s.Say.Length(s.Practice.Headroom-room),
+				s.Say.LengthAtLeast(s.Practice.Headroom-room),
 				b.posture.in(),
 			)
 			f.Value, f.Limit, f.Margin, f.Source = room, s.Practice.Headroom, room-s.Practice.Headroom, "workshop rule"

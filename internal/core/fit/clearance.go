@@ -38,7 +38,7 @@ func tight(s *Scene) []fitout.Finding {
 			f.Title = fmt.Sprintf("%s runs tight", p.Name())
 			f.Sentence = fmt.Sprintf("Between it and %s there are %s; what slides wants %s on each side. Move it, or make it "+
 				"narrower, by %s.", to, s.Say.Length(g.MM), s.Say.Length(s.Practice.Clearance),
-				s.Say.Length(s.Practice.Clearance-g.MM))
+				s.Say.LengthAtLeast(s.Practice.Clearance-g.MM))
 			f.Value, f.Limit, f.Margin, f.Source = g.MM, s.Practice.Clearance, g.MM-s.Practice.Clearance, "workshop rule"
 			f.Fixes = s.aside(p, bay, g.Side, s.Practice.Clearance-g.MM)
 			found = append(found, f)

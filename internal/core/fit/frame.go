@@ -38,7 +38,8 @@ func lip(s *Scene) []fitout.Finding {
 			f := about("lip", fitout.Stop, p)
 			f.Title = fmt.Sprintf("%s runs against the lip", p.Name())
 			f.Sentence = fmt.Sprintf("What slides out of %s is %s below the lip of %s. Raise it by %s, on a floor that clears "+
-				"the lip.", words.Lower(p.Name()), s.Say.Length(mm), words.Lower(bay.Name), s.Say.Length(mm))
+				"the lip.", words.Lower(p.Name()), s.Say.Length(mm), words.Lower(bay.Name),
+				s.Say.LengthAtLeast(mm))
 			f.Value, f.Limit, f.Margin = box.From.Z, bay.Opening.Gap.From.Z, -mm
 			f.Fixes = []fitout.Fix{edit("Raise it by "+s.Say.Length(mm), "part-z", p.ID, p.Box.Middle().Z+mm)}
 			f.Lines = []fitout.Line{s.upright(box, box.From.Z, bay.Opening.Gap.From.Z)}
@@ -63,7 +64,7 @@ func openingFrame(s *Scene) []fitout.Finding {
 			f := about("opening-frame", fitout.Stop, p)
 			f.Title = fmt.Sprintf("%s runs into the frame", p.Name())
 			f.Sentence = fmt.Sprintf("What slides out of %s stands %s into the frame of %s, %s. An opening is smaller than "+
-				"its space: move it, or make it smaller, by that much.", words.Lower(p.Name()), s.Say.Length(mm),
+				"its space: move it, or make it smaller, by that much.", words.Lower(p.Name()), s.Say.LengthAtLeast(mm),
 				words.Lower(bay.Name), atSide(side))
 			f.Value, f.Margin = mm, -mm
 			if kind, value, ok := backInside(p.Box, side, mm); ok {

@@ -30,8 +30,8 @@ func hatchLean(s *Scene) []fitout.Finding {
 		f := about("hatch-lean", fitout.Stop, p)
 		f.Title = fmt.Sprintf("%s meets the leaning hatch", p.Name())
 		f.Sentence = fmt.Sprintf("At its upper edge the hatch stands %s further in than at the floor. Move %s forward, or "+
-			"make it shorter, by %s; or lower by %s.", s.Say.Length(bay.Room.To.X-limit), p.Name(), s.Say.Length(mm),
-			s.Say.Length(lower))
+			"make it shorter, by %s; or lower by %s.", s.Say.Length(bay.Room.To.X-limit), p.Name(), s.Say.LengthAtLeast(mm),
+			s.Say.LengthAtLeast(lower))
 		f.Value, f.Limit, f.Margin = p.Box.To.X, limit, -mm
 		f.Fixes = []fitout.Fix{edit("Move it forward by "+s.Say.Length(mm), "part-x", p.ID, p.Box.Middle().X-mm)}
 		f.Lines = []fitout.Line{line(fitout.Point{X: limit, Y: p.Box.Middle().Y, Z: p.Box.To.Z},

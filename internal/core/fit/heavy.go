@@ -18,14 +18,14 @@ func heavyHigh(s *Scene) []fitout.Finding {
 	for i := range s.Parts {
 		p := &s.Parts[i]
 		z := p.Box.Middle().Z
-		if quantity.Exceeds(s.Practice.HeavyFrom, p.Kg()) || !quantity.Exceeds(z, s.Practice.HighFrom) {
+		if quantity.Exceeds(s.Practice.HeavyFrom, p.Kg()) || !quantity.Exceeds(z, s.Practice.HighFrom+slack) {
 			continue
 		}
 		f := about("heavy-high", fitout.Note, p)
 		f.Title = fmt.Sprintf("%s is heavy and high", p.Name())
 		f.Sentence = fmt.Sprintf("%s with its middle %s above ground raises the centre of gravity. From %s up the workshop "+
 			"keeps what is lighter than %s; put it %s lower where it can go.", s.Say.Mass(p.Kg()), s.Say.Length(z),
-			s.Say.Length(s.Practice.HighFrom), s.Say.Mass(s.Practice.HeavyFrom), s.Say.Length(z-s.Practice.HighFrom))
+			s.Say.Length(s.Practice.HighFrom), s.Say.Mass(s.Practice.HeavyFrom), s.Say.LengthAtLeast(z-s.Practice.HighFrom))
 		f.Value, f.Limit, f.Margin, f.Source = z, s.Practice.HighFrom, s.Practice.HighFrom-z, "workshop rule"
 		f.Lines = []fitout.Line{s.upright(p.Box, 0, z)}
 		found = append(found, f)

@@ -29,7 +29,7 @@ func lidBlocked(s *Scene) []fitout.Finding {
 		f.Title = fmt.Sprintf("Lid of %s has no room", words.Lower(p.Name()))
 		f.Sentence = fmt.Sprintf("The lid needs %s above it to stand half open and has %s. Lower the box by %s, hinge the "+
 			"lid on its other side, or choose a drop-down front or a lift-off lid.", s.Say.Length(reach/2), s.Say.Length(room),
-			s.Say.Length(reach/2-room))
+			s.Say.LengthAtLeast(reach/2-room))
 		f.Value, f.Limit, f.Margin = room, reach/2, room-reach/2
 		f.Lines = []fitout.Line{s.upright(p.Box, p.Box.To.Z, p.Box.To.Z+room)}
 		found = append(found, f)
@@ -85,7 +85,8 @@ func fridgeLid(s *Scene) []fitout.Finding {
 		f.Title = fmt.Sprintf("Lid of %s meets what is above it", words.Lower(p.Name()))
 		f.Sentence = fmt.Sprintf("Its slide brings it out by %s of %s, and above what stays inside there are %s where the "+
 			"lid needs %s. Let it come out by %s, or leave %s above it.", s.Say.Length(travel), s.Say.Length(depth),
-			s.Say.Length(room), s.Say.Length(need), s.Say.Length(lidShare*depth), s.Say.Length(need))
+			s.Say.Length(room), s.Say.Length(need), s.Say.LengthAtLeast(lidShare*depth),
+			s.Say.LengthAtLeast(need))
 		f.Value, f.Limit, f.Margin = travel, lidShare*depth, travel-lidShare*depth
 		wants := min(depth, math.Ceil(lidShare*depth))
 		f.Fixes = []fitout.Fix{edit("Slide that comes out by "+s.Say.Length(wants), "travel", p.ID, wants)}

@@ -42,7 +42,7 @@ func reachHeight(s *Scene) []fitout.Finding {
 		}
 		f.Title = fmt.Sprintf("%s %s above reach", name, s.Say.Length(over))
 		f.Sentence = fmt.Sprintf("%s is used daily and lies %s above ground; %s grips up to %s. Put it %s lower", name,
-			s.Say.Length(height), s.Reach.Who, s.Say.Length(s.Reach.Grip), s.Say.Length(over))
+			s.Say.Length(height), s.Reach.Who, s.Say.Length(s.Reach.Grip), s.Say.LengthAtLeast(over))
 		if !quantity.Exceeds(over, s.Practice.Step) {
 			f.Sentence += fmt.Sprintf(", or keep a step of %s by it", s.Say.Length(s.Practice.Step))
 		}

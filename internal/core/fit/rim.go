@@ -29,9 +29,10 @@ func rimHeight(s *Scene) []fitout.Finding {
 		f := about("rim-height", fitout.Caution, p)
 		f.Title = fmt.Sprintf("Rim of %s %s above reach", words.Lower(p.Name()), s.Say.Length(over))
 		f.Sentence = fmt.Sprintf("The rim stands %s above ground; %s reaches in up to %s. Put it %s lower", s.Say.Length(rim),
-			s.Reach.Who, s.Say.Length(s.Reach.Rim), s.Say.Length(over))
+			s.Reach.Who, s.Say.Length(s.Reach.Rim), s.Say.LengthAtLeast(over))
 		if p.Traits().Cools {
-			f.Sentence += fmt.Sprintf(", or choose a slide that drops by %s", s.Say.Length(over+p.Module().Drop))
+			f.Sentence += fmt.Sprintf(", or choose a slide that drops by %s",
+				s.Say.LengthAtLeast(over+p.Module().Drop))
 			f.Fixes = append(f.Fixes, edit("Slide that drops by "+s.Say.Length(over+p.Module().Drop), "drop", p.ID,
 				over+p.Module().Drop))
 		}

@@ -33,7 +33,8 @@ func runnerLength(s *Scene) []fitout.Finding {
 		f.Title = fmt.Sprintf("Runners of %s do not fit", words.Lower(p.Name()))
 		f.Sentence = fmt.Sprintf("To come out by %s it needs runners of %s; behind its face there are %s, and the longest "+
 			"standard runner in that is %s. Let it come out by %s, or make it %s deeper.", s.Say.Length(m.Travel),
-			s.Say.Length(needs), s.Say.Length(inside), s.Say.Length(longest), s.Say.Length(longest), s.Say.Length(needs-inside))
+			s.Say.Length(needs), s.Say.Length(inside), s.Say.Length(longest), s.Say.Length(longest),
+			s.Say.LengthAtLeast(needs-inside))
 		f.Value, f.Limit, f.Margin, f.Source = needs, longest, longest-needs, "practice"
 		f.Fixes = []fitout.Fix{edit("Let it come out by "+s.Say.Length(longest), "travel", p.ID, longest)}
 		f.Lines = []fitout.Line{line(p.Box.From, p.Leaves[0].Open.From, s.Say.Length(m.Travel))}

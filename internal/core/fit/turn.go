@@ -274,7 +274,7 @@ func (s *Scene) turnIn(p *Posture, seat *fitout.Seat, by float64) (found []fitou
 						"Turning by %.0f°, %s reaches %s into %s. Set its base that much further away, or leave it looking ahead.",
 						math.Abs(by),
 						name,
-						s.Say.Length(mm),
+						s.Say.LengthAtLeast(mm),
 						words.Lower(bay.Names[n]),
 					),
 				)

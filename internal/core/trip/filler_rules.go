@@ -36,7 +36,7 @@ const leastFall = 8.0
 func fillerFlat(l *Look) []fitout.Finding {
 	return l.fillers(func(v *Vessel, fill *fitout.Filler) []fitout.Finding {
 		fall := FillerFall(fill.Drop, fill.Run)
-		if fill.Drop == 0 && fill.Run == 0 || fall >= leastFall {
+		if fill.Drop == 0 && fill.Run == 0 || fall >= leastFall-0.1 {
 			return nil
 		}
 		f := about("filler-flat", fitout.Caution, "plumbing", v.ID)
@@ -45,7 +45,7 @@ func fillerFlat(l *Look) []fitout.Finding {
 			fmt.Sprintf("It falls %s over %s; below %.0f° what is filled in comes back.", l.Say.Length(fill.Drop),
 				l.Say.Length(fill.Run), leastFall),
 			fmt.Sprintf("Raise its mouth by %s, or bring it nearer.",
-				l.Say.Length(math.Ceil(fill.Run*math.Tan(leastFall*math.Pi/180)-fill.Drop))))
+				l.Say.LengthAtLeast(math.Ceil(fill.Run*math.Tan(leastFall*math.Pi/180)-fill.Drop))))
 		f.Under(fall, leastFall, "°")
 		return []fitout.Finding{f}
 	})

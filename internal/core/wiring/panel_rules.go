@@ -93,7 +93,7 @@ func cutoutsDeep(b *Board) []fitout.Finding {
 				f.Title = c.Name + " is too deep"
 				f.Sentence = fmt.Sprintf("With its plug it is %s deep; behind %s there are %s. Put it elsewhere, or bring the "+
 					"plate forward "+
-					"by %s.", b.Say.Length(c.Depth), words.Lower(p.Name), b.Say.Length(p.Depth), b.Say.Length(c.Depth-p.Depth))
+					"by %s.", b.Say.Length(c.Depth), words.Lower(p.Name), b.Say.Length(p.Depth), b.Say.LengthAtLeast(c.Depth-p.Depth))
 				measured(&f, c.Depth, p.Depth, p.Depth-c.Depth, "mm")
 				return f, true
 			}
