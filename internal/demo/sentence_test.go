@@ -139,6 +139,11 @@ var followed = []named{
 		func(j *fitout.Job, m float64) { plumbing(j).Air.Hose = m + 0.05 }, nil,
 	},
 	{
+		"tap-far", `([\d.]+) mm longer at least`, "river-gauging",
+		func(j *fitout.Job) { outlets(j)[1].Hose = 0.3 },
+		func(j *fitout.Job, mm float64) { outlets(j)[1].Hose += mm / 1000 }, nil,
+	},
+	{
 		"drawer-thin", `Make it ([\d.]+) mm thick`, "river-gauging",
 		func(j *fitout.Job) {
 			item(j, "drawer-unit-left").Module.Panel = 9

@@ -116,6 +116,16 @@ var handoverMistakes = []struct {
 			j.Handover.Intervals[0].Km = 400
 		},
 	},
+	{
+		"interval-odd",
+		func(j *fitout.Job) { j.Handover.Km, j.Handover.Intervals[0].LastKm = 61000, 615200 },
+		func(j *fitout.Job) { j.Handover.Km, j.Handover.Intervals[0].LastKm = 61000, 61520 },
+	},
+	{
+		"interval-odd",
+		func(j *fitout.Job) { j.Handover.Km, j.Handover.Intervals[0].LastKm = 61000, 6152 },
+		func(j *fitout.Job) { j.Handover.Km, j.Handover.Intervals[0].LastKm = 0, 6152 },
+	},
 	{"walk-open", func(j *fitout.Job) { j.Handover.Walk[0].Done = false }, func(j *fitout.Job) {
 		j.Handover.Walk[0].Done, j.Handover.Delivered = false, ""
 	}},

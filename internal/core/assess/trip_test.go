@@ -167,6 +167,16 @@ var tripRules = []struct {
 		func(j *fitout.Job) { places(j, 12.1); stop(j, 0).Leg.Km = 60 }, // 2.1 degrees north are 233 km
 		func(j *fitout.Job) { places(j, 12.1); stop(j, 0).Leg.Km = 229 },
 	},
+	{ // 140 and 110 km/h, and 2.8 and 5.6 km/h
+		"leg-odd",
+		func(j *fitout.Job) { stop(j, 0).Leg.Km, stop(j, 0).Leg.Hours = 280, 2 },
+		func(j *fitout.Job) { stop(j, 0).Leg.Km, stop(j, 0).Leg.Hours = 220, 2 },
+	},
+	{
+		"leg-odd",
+		func(j *fitout.Job) { stop(j, 0).Leg.Km, stop(j, 0).Leg.Hours = 56, 20 },
+		func(j *fitout.Job) { stop(j, 0).Leg.Km, stop(j, 0).Leg.Hours = 56, 10 },
+	},
 	{
 		"tanks-too-small",
 		func(j *fitout.Job) { stop(j, 1).Sure, stop(j, 1).Leg.Km, stop(j, 2).Leg.Km = fitout.Unsure, 350, 350 },
@@ -283,6 +293,16 @@ var tripRules = []struct {
 		func(j *fitout.Job) { pressures(j, 250, 640) },
 	},
 	{
+		"air-odd",
+		func(j *fitout.Job) { j.Variants[0].Plumbing.Air.High = 24 },
+		func(j *fitout.Job) { j.Variants[0].Plumbing.Air.High = 130 },
+	},
+	{
+		"air-odd",
+		func(j *fitout.Job) { j.Variants[0].Plumbing.Air.Width = 26.5 },
+		func(j *fitout.Job) { j.Variants[0].Plumbing.Air.Width = 175 },
+	},
+	{
 		"filler-narrow",
 		func(j *fitout.Job) { said(j, "second").Filler.Bore = 25 },
 		func(j *fitout.Job) { said(j, "second").Filler.Bore = 26 },
@@ -358,6 +378,11 @@ var tripRules = []struct {
 	},
 	{"tap-leaves", func(j *fitout.Job) { j.Variants[0].Plumbing.Outlets[0].At.Z = 1050 },
 		func(j *fitout.Job) { j.Variants[0].Plumbing.Outlets[0].At.Z = 1050; said(j, "drinking").Unusable = 12 }},
+	{
+		"tap-far",
+		func(j *fitout.Job) { j.Variants[0].Plumbing.Outlets[0].Hose = 0.15 },
+		func(j *fitout.Job) { j.Variants[0].Plumbing.Outlets[0].Hose = 0 }, // not said
+	},
 	{
 		"pump-small",
 		func(j *fitout.Job) { j.Variants[0].Plumbing.Pumps[0].Flow = 5 },

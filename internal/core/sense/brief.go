@@ -7,24 +7,26 @@ import (
 	"zaino/internal/core/plan"
 )
 
-// coldOverHot cautions of a brief whose coldest night is warmer than its hottest day.
+// coldOverHot cautions of a brief, and of days of Power, whose coldest hour is warmer than the hottest.
 func coldOverHot(p *plan.Plan) []fitout.Finding {
-	trip := &p.Job.Brief.Trip
-	if trip.Coldest <= trip.Hottest {
-		return nil
+	var found []fitout.Finding
+	tell := func(kind, id, measure string, cold, hot float64, what string) {
+		if cold <= hot {
+			return
+		}
+		f := about("cold-over-hot", kind, "")
+		f.Subject.Measure = measure
+		f.Title = "The coldest night is warmer than the hottest day"
+		f.Sentence = fmt.Sprintf("%s are entered for the coldest and %s for the hottest%s. Frost, batteries, fridges and "+
+			"water are reckoned with them: the other way round?", p.Say.Temperature(cold), p.Say.Temperature(hot), what)
+		f.Over(cold, hot, "°C")
+		f.Fixes = []fitout.Fix{{Label: "Exchange the two", Edit: fitout.FixEdit{Kind: "cold-and-hot", ID: id}}}
+		found = append(found, f)
 	}
-	f := about("cold-over-hot", "brief", "")
-	f.Subject.Measure = "trip"
-	f.Title = "The coldest night is warmer than the hottest day"
-	f.Sentence = fmt.Sprintf(
-		"%s are entered for the coldest night and %s for the hottest day. Frost, batteries, fridges and water "+
-			"are reckoned with them: the other way round?",
-		p.Say.Temperature(trip.Coldest),
-		p.Say.Temperature(trip.Hottest),
-	)
-	f.Over(trip.Coldest, trip.Hottest, "°C")
-	f.Fixes = []fitout.Fix{{Label: "Exchange the two", Edit: fitout.FixEdit{Kind: "cold-and-hot"}}}
-	return []fitout.Finding{f}
+	trip, days := &p.Job.Brief.Trip, &p.Variant.Electrics.Days
+	tell("brief", "", "trip", trip.Coldest, trip.Hottest, " of the trip")
+	tell("power", "days", "days", days.Low, days.High, " of the days under Power")
+	return found
 }
 
 // What the needs of a trip are reckoned with at least and at most. Practice, wide of what is planned: people need some
@@ -113,6 +115,37 @@ func travellerOdd(p *plan.Plan) []fitout.Finding {
 			f.Under(size.value, size.least, "mm")
 			found = append(found, f)
 		}
+	}
+	return found
+}
+
+// gearOdd cautions of gear of the brief that is heavier than lead of its size, or longer than the whole vehicle: the answers
+// that keep a place for it go by its size.
+func gearOdd(p *plan.Plan) []fitout.Finding {
+	longest := p.Load.Wheelbase + p.Vehicle.Outline.FrontOverhang + p.Vehicle.Outline.RearOverhang
+	var found []fitout.Finding
+	for i := range p.Job.Brief.Gear {
+		g := &p.Job.Brief.Gear[i]
+		f := about("gear-odd", "brief", g.ID)
+		f.Source = "physics"
+		litres := g.Size.Length * g.Size.Width * g.Size.Height / 1e6
+		long := max(g.Size.Length, g.Size.Width, g.Size.Height)
+		switch {
+		case litres > 0 && g.Mass > lead*litres:
+			f.Title = fmt.Sprintf("%s is heavier than lead", g.Name)
+			f.Sentence = fmt.Sprintf("In the brief it is %s by %s by %s and weighs %s; lead of that size would weigh %s. "+
+				"Measure it again, in the unit of the field.", p.Say.Length(g.Size.Length), p.Say.Length(g.Size.Width),
+				p.Say.Length(g.Size.Height), p.Say.Mass(g.Mass), p.Say.Mass(lead*litres))
+			f.Over(g.Mass, lead*litres, "kg")
+		case long > longest:
+			f.Title = fmt.Sprintf("%s is longer than the vehicle", g.Name)
+			f.Sentence = fmt.Sprintf("In the brief its longest side is %s, and the vehicle is %s long. Measure it again, in "+
+				"the unit of the field.", p.Say.Length(long), p.Say.Length(longest))
+			f.Over(long, longest, "mm")
+		default:
+			continue
+		}
+		found = append(found, f)
 	}
 	return found
 }

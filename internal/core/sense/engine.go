@@ -12,7 +12,7 @@ import (
 func Rules() []plan.Rule {
 	return []plan.Rule{
 		weighsNothing, massOdd, bayUnsaid, outlineOdd, bayBeyond, limitOdd, baselineLight, tankOdd, driverOdd, coldOverHot,
-		assumptionOdd, travellerOdd, seatTwice, suspensionOdd, hitchOdd, splitOdd,
+		assumptionOdd, travellerOdd, seatTwice, suspensionOdd, hitchOdd, splitOdd, electricsOdd, practiceOdd, gearOdd, ratedOdd,
 	}
 }
 

@@ -36,6 +36,30 @@ func item(j *fitout.Job, id string) *fitout.Item {
 	panic(id)
 }
 
+// figure is one that cannot be, what is said of it, and the near miss that there is.
+type figure struct {
+	rule, says    string
+	value         float64
+	spoilt, right func(j *fitout.Job)
+}
+
+// told holds that each figure is told once, with its value, and that its near miss is not.
+func told(t *testing.T, figures []figure) {
+	t.Helper()
+	for _, c := range figures {
+		j := fitted()
+		assert.Empty(t, example.Found(t, *j, c.rule), "the sound ute")
+		c.spoilt(j)
+		if found := example.Found(t, *j, c.rule); assert.Len(t, found, 1, "%s %s", c.rule, c.says) {
+			assert.InDelta(t, c.value, found[0].Value, 0.05, c.says)
+			assert.Contains(t, strings.NewReplacer("\u00a0", " ", "\u202f", " ").Replace(found[0].Sentence), c.says)
+		}
+		j = fitted()
+		c.right(j)
+		assert.Empty(t, example.Found(t, *j, c.rule), "%s %s", c.rule, c.says)
+	}
+}
+
 // Each figure is spoilt as somebody does who types it; the near miss beside it is a thing that there is.
 func TestFiguresThatCannotBe(t *testing.T) {
 	battery := func(kg float64) func(j *fitout.Job) {
@@ -43,11 +67,7 @@ func TestFiguresThatCannotBe(t *testing.T) {
 			example.Stand(j, "battery", fitout.BatteryBox, fitout.FaceTop, kg, 300, 200, 250, "tub") // 15 L
 		}
 	}
-	for _, c := range []struct {
-		rule, says    string
-		value         float64
-		spoilt, right func(j *fitout.Job)
-	}{
+	told(t, []figure{
 		{
 			"weighs-nothing", "no axle carries it", 0,
 			func(j *fitout.Job) { item(j, "fridge").Mass = 0 },
@@ -236,18 +256,7 @@ func TestFiguresThatCannotBe(t *testing.T) {
 			func(j *fitout.Job) { j.Brief.Assumptions.Consumption = 1.3 },
 			func(j *fitout.Job) { j.Brief.Assumptions.Consumption = 9 },
 		},
-	} {
-		j := fitted()
-		assert.Empty(t, example.Found(t, *j, c.rule), "the sound ute")
-		c.spoilt(j)
-		if found := example.Found(t, *j, c.rule); assert.Len(t, found, 1, "%s %s", c.rule, c.says) {
-			assert.InDelta(t, c.value, found[0].Value, 0.05, c.says)
-			assert.Contains(t, strings.NewReplacer("\u00a0", " ", "\u202f", " ").Replace(found[0].Sentence), c.says)
-		}
-		j = fitted()
-		c.right(j)
-		assert.Empty(t, example.Found(t, *j, c.rule), "%s %s", c.rule, c.says)
-	}
+	})
 }
 
 // A thing of the ledger that somebody is still entering is only noted; a vessel counts by its content, and loose

@@ -60,10 +60,19 @@ func suspensionOdd(p *plan.Plan) []fitout.Finding {
 // hitchOdd cautions of a tow ball that is entered where none can be: within the wheels, or on the ground.
 func hitchOdd(p *plan.Plan) []fitout.Finding {
 	h, v := &p.Given.Vehicle.Hitch, &p.Given.Vehicle
-	if p.Given.Trailer == nil {
-		return nil
-	}
 	var found []fitout.Finding
+	if most := mostOnBall * h.Trailer; most > 0 && h.Ball > most {
+		f := about("hitch-odd", "vehicle", "")
+		f.Source, f.Subject.Measure = "practice", "hitch/ball"
+		f.Title = fmt.Sprintf("The tow bar takes %s on its ball", p.Say.Mass(h.Ball))
+		f.Sentence = fmt.Sprintf("Its plate is entered with %s of trailer; no ball is rated for more than %s then. Read the "+
+			"plate of the tow bar again.", p.Say.Mass(h.Trailer), p.Say.Mass(most))
+		f.Over(h.Ball, most, "kg")
+		found = append(found, f)
+	}
+	if p.Given.Trailer == nil {
+		return found
+	}
 	tell := func(title, sentence string, value, least float64) {
 		f := about("hitch-odd", "vehicle", "")
 		f.Title, f.Sentence = title, sentence
@@ -80,6 +89,16 @@ func hitchOdd(p *plan.Plan) []fitout.Finding {
 			v.TyreRadius,
 		)
 	}
+	if drawbar := p.Given.Trailer.BallToAxle; drawbar > 0 && drawbar < leastDrawbar {
+		tell(
+			"The trailer's axle is under its ball",
+			fmt.Sprintf("The axle of %s is entered %s behind the ball; trailers have %s and more. What a weight "+
+				"distribution moves goes by it: measure it again.", words.Lower(p.Given.Trailer.Name), p.Say.Length(drawbar),
+				p.Say.Length(leastDrawbar)),
+			drawbar,
+			leastDrawbar,
+		)
+	}
 	if h.Height > 0 && h.Height < leastBall {
 		tell(
 			"The ball lies on the ground",
@@ -92,8 +111,12 @@ func hitchOdd(p *plan.Plan) []fitout.Finding {
 	return found
 }
 
-// How high a tow ball is at least, and usually, mm. Practice.
+// How high a tow ball is at least, and usually, and how far ahead of the trailer's axle at least, mm. Practice.
 const (
-	leastBall = 200.0
-	usualBall = 450.0
+	leastBall    = 200.0
+	usualBall    = 450.0
+	leastDrawbar = 1000.0
 )
+
+// mostOnBall is the share of a trailer that a ball is rated for at most. Practice, wide of what is sold.
+const mostOnBall = 0.4

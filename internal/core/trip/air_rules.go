@@ -163,6 +163,42 @@ func pressuresMissing(l *Look) []fitout.Finding {
 	return found
 }
 
+// What tyres of such vehicles measure, mm. Practice, wide of what is sold: a light wagon has 175 mm on rims of 330, a truck
+// 445 on 600.
+const (
+	leastTyre = 120.0
+	leastRim  = 130.0
+)
+
+// airOdd cautions of air that cannot be meant: let down to more than it is pumped up to, or tyres that no such vehicle has.
+// How long filling takes, and what the compressor must give, go by it.
+func airOdd(l *Look) []fitout.Finding {
+	a := &l.Variant.Plumbing.Air
+	var found []fitout.Finding
+	tell := func(measure, title, sentence string, value, least float64, unit string) {
+		f := about("air-odd", fitout.Caution, "plumbing", "air")
+		f.Subject.Measure, f.Title, f.Sentence, f.Source = measure, title, sentence, "practice"
+		f.Under(value, least, unit)
+		found = append(found, f)
+	}
+	if a.Low > 0 && a.High > 0 && a.High <= a.Low {
+		tell("high", "Let down to more than the road's pressure",
+			fmt.Sprintf("%s are entered for soft ground, and %s for the road again. The other way round?",
+				l.Say.Pressure(a.Low), l.Say.Pressure(a.High)), a.High, a.Low, "kPa")
+	}
+	for _, size := range []struct {
+		measure, what string
+		mm, least     float64
+	}{{"width", "wide", a.Width, leastTyre}, {"rim", "from hub to edge of the rim", a.Rim, leastRim}} {
+		if size.mm > 0 && size.mm < size.least {
+			tell(size.measure, fmt.Sprintf("Tyres %s %s", l.Say.Length(size.mm), size.what),
+				fmt.Sprintf("Tyres of such vehicles have %s and more. Read their side again: how much air they take goes by it.",
+					l.Say.Length(size.least)), size.mm, size.least, "mm")
+		}
+	}
+	return found
+}
+
 // Tyre pressures between which a table for four-wheel drives is, kPa, cold: below the first the bead comes off the
 // rim, above the second no tyre of them is filled. Practice.
 const (

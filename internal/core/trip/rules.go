@@ -11,7 +11,7 @@ func allRules() []func(*Look) []fitout.Finding {
 		fillerFlat, fillerNarrow, fillerHigh, fillerFar, fillerHidden, fillerNearSparks, pointHidden,
 		noBreather, breatherLow, noExpansion, noBaffles, noSender, tankUnsaid,
 		runsOver, feedsUphill, feedsTooSlowly, canBehind,
-		tapUnfed, tapWeak, tapLeaves, pumpSmall, onePump,
-		hoseShort, inflationLong, compressorHot, bagWithoutValve, pressuresMissing, pressureOdd,
+		tapUnfed, tapWeak, tapLeaves, tapFar, pumpSmall, onePump,
+		hoseShort, inflationLong, compressorHot, bagWithoutValve, pressuresMissing, pressureOdd, airOdd,
 	}
 }
