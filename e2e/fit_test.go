@@ -89,6 +89,30 @@ func TestRulesAreTrippedAndMendedOnTheBench(t *testing.T) {
 	}
 }
 
+// TestARuleOfTheWorkshopIsTakenBackToTheTrades mistypes a rule of the workshop by key, sees what is said of it, and takes
+// the trade's figure.
+func TestARuleOfTheWorkshopIsTakenBackToTheTrades(t *testing.T) {
+	t.Parallel()
+	s := startDemo(t)
+	p := open(t, s.url+"/jobs/river-gauging/layout")
+	p.see("[data-component]")
+	rules := func() { p.clickOn("document.querySelector('#bench-tab-rules')") }
+	rules()
+	p.enter("Restraint forward", "hard")
+	p.waitFor("[...document.querySelectorAll('[role=alert]')].some(e => e.textContent.includes('accepted is'))")
+	p.enter("Restraint forward", "0.08")
+	p.tells("practice-odd", true)
+	p.waitText("[data-rule=practice-odd]", "The trade's is usually 0.8 g")
+	p.press("Take the trade's 0.8 g")
+	p.press("Keep it")
+	p.tells("practice-odd", false)
+	rules()
+	p.waitFor(field("Restraint forward") + ".value === '0.8'")
+	p.saved()
+	p.press("Undo:")
+	p.tells("practice-odd", true)
+}
+
 // TestAFindingShowsItsMeasureAndIsLetStand draws the measure in the scene, and
 // keeps the specialist's reason in the job.
 func TestAFindingShowsItsMeasureAndIsLetStand(t *testing.T) {

@@ -41,6 +41,7 @@ var kinds = map[string]Kind{
 	"tray-said":        traySaid,
 	"driver-seat":      driverSeat,
 	"cold-and-hot":     coldAndHot,
+	"practice-usual":   practiceUsual,
 	"load-of":          loadOf,
 	"unfix":            unfix,
 	"to-trailer":       toTrailer,

@@ -67,3 +67,18 @@ func NewPractice(region Region) Practice {
 	}
 	return p
 }
+
+// Figure is the figure at a path of the workshop's rules, such as headroom or restraint/forward; nil for none.
+func (p *Practice) Figure(path string) *float64 {
+	r, u := &p.Restraint, &p.Uncertainty
+	return map[string]*float64{
+		"runnerFactor": &p.RunnerFactor, "clearance": &p.Clearance, "headroom": &p.Headroom, "step": &p.Step,
+		"oneLifts": &p.OneLifts, "standing": &p.Standing, "highFrom": &p.HighFrom, "heavyFrom": &p.HeavyFrom,
+		"wind": &p.Wind, "close": &p.Close, "frontShare": &p.FrontShare, "sideShare": &p.SideShare, "tipLoss": &p.TipLoss,
+		"ballLeast": &p.BallLeast, "ballMost": &p.BallMost, "upgradeShare": &p.UpgradeShare, "longestCut": &p.LongestCut,
+		"restraint/forward": &r.Forward, "restraint/rearward": &r.Rearward, "restraint/sideways": &r.Sideways,
+		"restraint/upward": &r.Upward, "uncertainty/weighed": &u.Weighed, "uncertainty/resolution": &u.Resolution,
+		"uncertainty/dataSheet": &u.DataSheet, "uncertainty/material": &u.Material, "uncertainty/estimate": &u.Estimate,
+		"uncertainty/station": &u.Station, "uncertainty/split": &u.Split,
+	}[path]
+}

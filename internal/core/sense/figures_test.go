@@ -141,6 +141,17 @@ func TestRulesOfTheWorkshopFarFromTheTrades(t *testing.T) {
 			practice(func(p *fitout.Practice) { p.Uncertainty.Estimate = 0.3 }),
 		},
 	})
+	// What is offered takes the trade's, and leaves the rest as the workshop has it.
+	own := fitted()
+	own.Practice.Restraint.Forward, own.Practice.Headroom = 0.08, 600
+	offered := example.Found(t, *own, "practice-odd")
+	require.Len(t, offered, 1)
+	mended, err := edit.Apply(own, nil, []fitout.FixEdit{offered[0].Fixes[0].Edit})
+	require.NoError(t, err)
+	assert.Equal(t, 0.8, mended.Practice.Restraint.Forward)
+	assert.Equal(t, 600.0, mended.Practice.Headroom)
+	assert.Equal(t, 0.08, own.Practice.Restraint.Forward, "the job itself stays")
+	assert.Empty(t, example.Found(t, mended, "practice-odd"))
 	// Europe asks for nothing upward: no figure is a third of nothing.
 	j := fitted()
 	j.Region, j.Practice = fitout.UKEurope, fitout.NewPractice(fitout.UKEurope)
