@@ -248,6 +248,11 @@ var tripRules = []struct {
 		func(j *fitout.Job) { said(j, "second").Rate = 0 },
 	},
 	{
+		"tank-unsaid",
+		func(j *fitout.Job) { said(j, "second").Baffles = "" }, // 55 L
+		func(j *fitout.Job) { said(j, "second").Baffles = fitout.IsNotSo },
+	},
+	{
 		"filler-flat",
 		func(j *fitout.Job) { said(j, "second").Filler.Drop = 80 },
 		func(j *fitout.Job) { said(j, "second").Filler.Drop = 85 },

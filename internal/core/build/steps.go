@@ -190,15 +190,7 @@ func (g *gather) module(m *Made) {
 	g.add("fit", id, "Fit "+name, each("fit")+4*float64(len(m.item.Module.Fixings)), func(s *BuildStep) {
 		lifted(s)
 		s.Tools = "driver, torque key"
-		for _, f := range m.item.Module.Fixings {
-			for _, mount := range g.l.Vehicle.Mounts {
-				if mount.ID == f.Mount && mount.Beneath != "" && mount.Beneath != "nothing" {
-					s.Caution = "Before drilling at " + words.Lower(
-						mount.Name,
-					) + ": beneath lies " + mount.Beneath + "."
-				}
-			}
-		}
+		s.Caution = beneath(g.l.Vehicle.Mounts, m.item.Module.Fixings)
 		if people > 1 {
 			s.Caution = strings.TrimSpace(
 				s.Caution + fmt.Sprintf(" %s: lift it with %d.", g.l.Say.Mass(m.Kg), people),

@@ -44,6 +44,7 @@ func Rules() []Rule {
 		{"lip", lip},
 		{"live-load", liveLoad},
 		{"locked-in", lockedIn},
+		{"marks-unsaid", marksUnsaid},
 		{"mount-far", mountFar},
 		{"mount-over", mountOver},
 		{"needs-away", needsAway},

@@ -411,6 +411,12 @@ var trips = map[string]struct {
 		c.Bay = ""
 		s.add(c)
 	}, "carrier", 100, "before number plate"},
+	"marks-unsaid": {func(s *Scene) {
+		c := part("carrier", fitout.RearCarrier, Still, box(4200, -300, 900, 100, 600, 300), 5)
+		c.Bay = ""
+		s.add(c)
+		s.Vehicle.Marks = nil
+	}, "carrier", 0, "List lamps, plate"},
 	"heavy-high": {func(s *Scene) { s.Practice.HighFrom = 800 }, "fridge", 840, "raises the centre of gravity"},
 	"heavy-tail": {
 		func(s *Scene) { s.Wheelbase = 2900 },

@@ -87,7 +87,8 @@ func tankUnsaid(l *Look) []fitout.Finding {
 			missing bool
 			word    string
 		}{{v.Said.Filler == nil, "its filler"}, {v.Said.Breather == "", "its breather"}, {v.Said.Sender == "", "its sender"},
-			{v.Said.Feeds == "", "what it feeds"}, {v.Said.Feeds != "" && v.Said.Stops == "", "what ends that in time"}} {
+			{v.Said.Feeds == "", "what it feeds"}, {v.Said.Feeds != "" && v.Said.Stops == "", "what ends that in time"},
+			{v.Said.Baffles == "" && v.Capacity >= baffledFrom, "whether it has baffles"}} {
 			if what.missing {
 				unsaid = append(unsaid, what.word)
 			}
