@@ -132,8 +132,12 @@ func clashKey(all []Clash) string {
 }
 
 // clash is about all that one part stands in, so that letting one of them stand lets no other stand; it tells the
-// first.
+// first, of what was drawn before what the ledger has roughly.
 func (s *Scene) clash(all []Clash, p *Posture) fitout.Finding {
+	rough := func(c Clash) bool { q := s.part(c.Other); return q != nil && q.Ledger }
+	if first := slices.IndexFunc(all, func(c Clash) bool { return !rough(c) }); first > 0 {
+		all = append([]Clash{all[first]}, slices.Delete(slices.Clone(all), first, first+1)...)
+	}
 	c, more := all[0], len(all)-1
 	part := s.part(c.Part)
 	var other string

@@ -69,6 +69,43 @@ func TestAThingOfTheLedgerStandsInTheWayToo(t *testing.T) {
 	assert.Empty(t, with(func(i *fitout.Item) { i.Size.Height = 0 }))
 }
 
+// A part that stands in another part, and roughly in a thing of the ledger too, stops the build in whatever order they were
+// entered; so does one in a wheel arch. What it stands in beyond doubt is told first.
+func TestWhatIsRoughHidesNoClashOfWhatIsDrawn(t *testing.T) {
+	clash := func(at fitout.Point, order ...string) fitout.Finding {
+		j := example.Fitted()
+		items := j.ChosenVariant().Items
+		box := fitout.Item{ID: "box", Name: "Box", Form: fitout.FormBox, Mass: 20, Source: fitout.Estimate, Bay: "tub",
+			Size: fitout.Size{Length: 100, Width: 100, Height: 100}, Presence: fitout.Presence{Kind: fitout.Always}}
+		items[0].At.X, items[0].At.Y = items[0].At.X+at.X, items[0].At.Y+at.Y
+		box.At = items[0].At // within the fridge
+		all := map[string]fitout.Item{"fridge": items[0], "unit": items[1], "stove": items[2], "box": box}
+		j.ChosenVariant().Items = nil
+		for _, id := range order {
+			j.ChosenVariant().Items = append(j.ChosenVariant().Items, all[id])
+		}
+		var worst fitout.Finding
+		for _, f := range example.Found(t, j, "parts-clash") {
+			if worst.Rule == "" || f.Severity.Rank() < worst.Severity.Rank() {
+				worst = f
+			}
+		}
+		return worst
+	}
+	for _, order := range [][]string{
+		{"fridge", "box", "unit", "stove"}, {"fridge", "unit", "stove", "box"}, {"box", "fridge", "unit", "stove"},
+		{"unit", "stove", "box", "fridge"},
+	} {
+		into := clash(fitout.Point{X: 150}, order...)
+		assert.Equal(t, fitout.Stop, into.Severity, "%v: %s", order, into.Sentence)
+		assert.Regexp(t, "into (unit|fridge)", into.Sentence, "%v", order)
+		arch := clash(fitout.Point{Y: -100, X: 500}, "fridge", "box")
+		assert.Equal(t, fitout.Stop, arch.Severity, arch.Sentence)
+		assert.Contains(t, arch.Sentence, "into arch left")
+	}
+	assert.Equal(t, fitout.Note, clash(fitout.Point{}, "fridge", "box").Severity, "nothing but the rough one is in the way")
+}
+
 // Gear of the ledger that stands in a space and weighs something is held by nothing until it is a part with fixings;
 // what is offered makes it one. What is soft or light, and what stands for the cables, is not looked at.
 func TestGearOfTheLedgerIsHeldByNothing(t *testing.T) {

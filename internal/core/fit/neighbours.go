@@ -174,25 +174,29 @@ func vapourClosed(s *Scene) []fitout.Finding {
 		default:
 			continue
 		}
+		f := about("vapour-closed", fitout.Caution, p)
+		var sparks []string
 		for k := range s.Parts {
 			q := &s.Parts[k]
 			if i == k || q.Bay != p.Bay || !q.Nature().Sparks {
 				continue
 			}
-			f := about("vapour-closed", fitout.Caution, p)
-			f.With = []string{q.ID}
-			f.Title = fmt.Sprintf("%s and %s are shut in together", p.Name(), words.Lower(q.Name()))
-			f.Sentence = fmt.Sprintf(
-				"%s is closed: what leaks gathers in it, and %s may spark. Put one of them elsewhere, or into a locker of its "+
-					"own that drains to the outside. Gas and fuel belong to licensed people under local rules.",
-				bay.Name,
-				words.Lower(q.Name()),
-			)
-			f.Lines = []fitout.Line{line(p.Box.Middle(), q.Box.Middle(), "")}
-			f.Value, f.Limit, f.Margin, f.Unit, f.Source = 0, 0, -1, "", "practice"
-			found = append(found, f)
-			break
+			f.With, sparks = append(f.With, q.ID), append(sparks, words.Lower(q.Name()))
+			f.Lines = append(f.Lines, line(p.Box.Middle(), q.Box.Middle(), ""))
 		}
+		if len(sparks) == 0 {
+			continue
+		}
+		f.Title = fmt.Sprintf("%s and %s are shut in together", p.Name(), words.List(sparks))
+		f.Sentence = fmt.Sprintf(
+			"%s is closed: what leaks gathers in it, and %s may spark. Put %s elsewhere, or into a locker of its "+
+				"own that drains to the outside. Gas and fuel belong to licensed people under local rules.",
+			bay.Name,
+			words.List(sparks),
+			words.Lower(p.Name()),
+		)
+		f.Value, f.Limit, f.Margin, f.Unit, f.Source = 0, 0, -1, "", "practice"
+		found = append(found, f)
 	}
 	return found
 }

@@ -179,8 +179,12 @@ func mountOver(s *Scene) []fitout.Finding {
 		if m.Rating == 0 || !quantity.Exceeds(asked[m.ID], m.Rating) {
 			continue
 		}
-		last := pull[m.ID][len(pull[m.ID])-1]
-		f := about("mount-over", fitout.Stop, last)
+		// The one that pulls most first.
+		slices.SortFunc(pull[m.ID], func(a, b *Part) int {
+			return cmp.Or(cmp.Compare(each(b), each(a)), cmp.Compare(a.ID, b.ID))
+		})
+		most := pull[m.ID][0]
+		f := about("mount-over", fitout.Stop, most)
 		f.With = []string{m.ID}
 		f.Title = fmt.Sprintf("%s is asked too much", m.Name)
 		f.Sentence = fmt.Sprintf(
@@ -193,9 +197,7 @@ func mountOver(s *Scene) []fitout.Finding {
 			orNothing(m.Beneath),
 		)
 		f.Value, f.Limit, f.Margin, f.Unit, f.Source = asked[m.ID], m.Rating, m.Rating-asked[m.ID], "kg", "data sheet"
-		f.Lines = []fitout.Line{line(last.Box.Middle(), m.At, s.Say.Mass(asked[m.ID]))}
-		// The one that pulls most first.
-		slices.SortStableFunc(pull[m.ID], func(a, b *Part) int { return cmp.Compare(each(b), each(a)) })
+		f.Lines = []fitout.Line{line(most.Box.Middle(), m.At, s.Say.Mass(asked[m.ID]))}
 		for _, p := range pull[m.ID][:min(len(pull[m.ID]), MostHeldAnew)] {
 			after := ""
 			if quantity.Exceeds(asked[m.ID]-each(p), m.Rating) {

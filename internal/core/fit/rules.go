@@ -140,10 +140,17 @@ func (s *Scene) Check() []fitout.Finding {
 	return found
 }
 
-// rough tells whether a finding is about a thing of the ledger, whose box nobody drew.
+// rough tells whether a finding is about a thing of the ledger, whose box nobody drew: as its subject, or as all the parts
+// that it is told with. Where a drawn part is among them, what is told holds of that.
 func (s *Scene) rough(f *fitout.Finding) bool {
-	ledger := func(id string) bool { p := s.part(id); return p != nil && p.Ledger }
-	return ledger(f.Subject.ID) || slices.ContainsFunc(f.With, ledger)
+	ledger, drawn := false, false
+	for _, id := range f.With {
+		p := s.part(id)
+		ledger = ledger || p != nil && p.Ledger
+		drawn = drawn || p != nil && !p.Ledger || p == nil && f.Rule == "parts-clash" // what stands in the space was measured
+	}
+	subject := s.part(f.Subject.ID)
+	return subject != nil && subject.Ledger || ledger && !drawn
 }
 
 // rearranged is a scene as it stands in a stance, where something is put elsewhere

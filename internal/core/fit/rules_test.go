@@ -275,7 +275,7 @@ var trips = map[string]struct {
 			At: fitout.Point{X: 3100, Y: 2000, Z: 700}})
 		s.part("chest").Module().Fixings = []fitout.Fixing{{Mount: "far"}}
 	}, "chest", 1340, "bring it nearer by 340 mm"},
-	"mount-over": {func(s *Scene) { s.Vehicle.Mounts[0].Rating = 80 }, "chest", 96, "Beneath it: a fuel line"},
+	"mount-over": {func(s *Scene) { s.Vehicle.Mounts[0].Rating = 80 }, "unit", 96, "Beneath it: a fuel line"},
 	"live-load":  {func(s *Scene) { s.part("platform").Module().Rated = 90 }, "platform", 100, "it is rated 90 kg"},
 	"door-load": {func(s *Scene) {
 		c := part("carrier", fitout.RearCarrier, Still, box(4010, 700, 700, 200, 300, 300), 45)

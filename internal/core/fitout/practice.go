@@ -68,8 +68,8 @@ func NewPractice(region Region) Practice {
 	return p
 }
 
-// Figure is the figure at a path of the workshop's rules, such as headroom or restraint/forward; nil for none.
-func (p *Practice) Figure(path string) *float64 {
+// Figures are the figures of the workshop's rules by their path, such as headroom or restraint/forward.
+func (p *Practice) Figures() map[string]*float64 {
 	r, u := &p.Restraint, &p.Uncertainty
 	return map[string]*float64{
 		"runnerFactor": &p.RunnerFactor, "clearance": &p.Clearance, "headroom": &p.Headroom, "step": &p.Step,
@@ -80,5 +80,5 @@ func (p *Practice) Figure(path string) *float64 {
 		"restraint/upward": &r.Upward, "uncertainty/weighed": &u.Weighed, "uncertainty/resolution": &u.Resolution,
 		"uncertainty/dataSheet": &u.DataSheet, "uncertainty/material": &u.Material, "uncertainty/estimate": &u.Estimate,
 		"uncertainty/station": &u.Station, "uncertainty/split": &u.Split,
-	}[path]
+	}
 }

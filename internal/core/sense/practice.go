@@ -13,7 +13,8 @@ const farFromUsual = 3.0
 // practiceOdd notes a rule of the workshop that is far from the usual one of the trade, towards what finds less: whatever
 // is held against it passes.
 func practiceOdd(p *plan.Plan) []fitout.Finding {
-	usual := fitout.NewPractice(p.Job.Region)
+	trade := fitout.NewPractice(p.Job.Region)
+	has, usual := p.Job.Practice.Figures(), trade.Figures()
 	var found []fitout.Finding
 	share := func(v float64) string { return p.Say.Percent(v) }
 	g := func(v float64) string { return p.Say.Plain(v) + " g" }
@@ -47,12 +48,12 @@ func practiceOdd(p *plan.Plan) []fitout.Finding {
 		{"uncertainty/material", "uncertainty of what is calculated from material", share, false},
 		{"uncertainty/estimate", "uncertainty of an estimate", share, false},
 	} {
-		value, most := *p.Job.Practice.Figure(of.path), *usual.Figure(of.path)*farFromUsual
+		value, most := *has[of.path], *usual[of.path]*farFromUsual
 		least := most / farFromUsual / farFromUsual
 		if most == 0 || of.more && value <= most || !of.more && value >= least {
 			continue
 		}
-		said := of.said(*usual.Figure(of.path))
+		said := of.said(*usual[of.path])
 		f := about("practice-odd", "module", "") // under Layout
 		f.Severity, f.Source = fitout.Note, "practice"
 		f.Subject.Measure = "practice/" + of.path

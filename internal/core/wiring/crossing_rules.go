@@ -109,6 +109,7 @@ func plugsMixed(b *Board) []fitout.Finding {
 		if len(of) < 2 {
 			continue
 		}
+		slices.SortFunc(of, func(a, c *Wire) int { return strings.Compare(a.given.Of, c.given.Of) })
 		f := b.about("plugs-mixed", fitout.Caution, of[0])
 		var names []string
 		for _, line := range of {
