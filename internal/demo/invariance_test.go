@@ -145,6 +145,7 @@ func sampled(t *testing.T, each func(t *testing.T, name string, j *fitout.Job)) 
 			}
 		}
 	}
+	t.Logf("%d slips beside the jobs", made)
 	assert.Greater(t, made, 20)
 }
 
