@@ -141,7 +141,8 @@ var followed = []named{
 	{
 		"tap-far", `([\d.]+) mm longer at least`, "river-gauging",
 		func(j *fitout.Job) { outlets(j)[1].Hose = 0.3 },
-		func(j *fitout.Job, mm float64) { outlets(j)[1].Hose += mm / 1000 }, nil,
+		func(j *fitout.Job, mm float64) { outlets(j)[1].Hose += mm / 1000 },
+		func(mm float64) float64 { return mm - 252 }, // necks and spouts take 250 mm
 	},
 	{
 		"drawer-thin", `Make it ([\d.]+) mm thick`, "river-gauging",

@@ -348,7 +348,7 @@ func (g *gather) made(m *Made) {
 	if n := len(m.anatomy.Runners); n > 0 {
 		var takes []string
 		for _, r := range m.anatomy.Runners {
-			takes = append(takes, fmt.Sprintf("runners %.0f", r.Length))
+			takes = append(takes, "runners of "+g.l.Say.Length(r.Length))
 		}
 		g.add(
 			"runners",

@@ -23,7 +23,7 @@ func TestMinutesByHand(t *testing.T) {
 	// Joints: top and bottom on sides and back 6, back on sides 2; of the drawer bottom 4, corners 4.
 	assert.Equal(t, 80.0, at["glue/unit"].Minutes, "16 joints of 5 min")
 	assert.Equal(t, 18.0, at["runners/unit"].Minutes)
-	assert.Equal(t, []string{"runners 850"}, at["runners/unit"].Takes)
+	assert.Equal(t, []string{"runners of 850\u00a0mm"}, at["runners/unit"].Takes)
 	j.Build.Pace = []fitout.Pace{{Work: "saw", Minutes: 2.5}}
 	v = view(&j)
 	_, at = stepsOf(&v)

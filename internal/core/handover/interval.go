@@ -30,7 +30,7 @@ func intervalOdd(p *plan.Plan) []fitout.Finding {
 			return &found[len(found)-1]
 		}
 		if h.Km > 0 && n.LastKm > 0 && (n.LastKm < h.Km || n.LastKm > h.Km+furthest) {
-			f := tell(n.Name+" was done on another clock", fmt.Sprintf(
+			f := tell(n.Name+" was done last at a distance that cannot be", fmt.Sprintf(
 				"It was done last at %s, and the vehicle was handed over at %s: a figure too many or too few? When it is due "+
 					"next goes by it.", p.Say.Distance(n.LastKm), p.Say.Distance(h.Km)))
 			f.Subject.Measure = "lastKm"

@@ -148,10 +148,10 @@ func tapFar(l *Look) []fitout.Finding {
 			continue
 		}
 		f := about("tap-far", fitout.Caution, "plumbing", o.ID)
-		f.Title = fmt.Sprintf("The hose of %s does not come to it", words.Lower(o.Name))
-		f.Sentence = fmt.Sprintf("It is entered with %s, and its mouth is %s from %s in a straight line. Enter the hose as it "+
-			"runs, %s longer at least, or measure the place again.", l.Say.Length(1000*o.Hose), l.Say.Length(far),
-			words.Lower(v.Name), l.Say.LengthAtLeast(far-most))
+		f.Title = o.Name + " is further away than its hose"
+		f.Sentence = fmt.Sprintf("Its hose is entered with %s, and its mouth is %s from %s in a straight line. Enter the hose "+
+			"as it runs, %s longer at least, or measure the place again.", l.Say.Length(1000*o.Hose), l.Say.Length(far),
+			words.Lower(v.Name), l.Say.LengthAtLeast(far-1000*o.Hose))
 		f.Source = "physics"
 		f.Over(far, most, "mm")
 		found = append(found, f)
