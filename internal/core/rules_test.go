@@ -37,7 +37,7 @@ func rulesInCode(t *testing.T) []told {
 	type entry struct{ id, pkg, function string }
 	var listed []entry
 	visit := func(path string, f *ast.File) {
-		pkg := f.Name.Name
+		pkg := filepath.ToSlash(filepath.Dir(path))
 		for _, d := range f.Decls {
 			fn, isFunc := d.(*ast.FuncDecl)
 			says := ""
@@ -74,7 +74,7 @@ func rulesInCode(t *testing.T) []told {
 					case *ast.SelectorExpr:
 						name = f.Sel.Name
 					}
-					if strings.HasPrefix(name, "about") || name == "asks" || name == "finding" || name == "note" {
+					if strings.HasPrefix(strings.ToLower(name), "about") || name == "asks" || name == "finding" || name == "note" {
 						for _, arg := range n.Args[:min(2, len(n.Args))] {
 							if lit, ok := arg.(*ast.BasicLit); ok && lit.Kind == token.STRING {
 								value = lit
@@ -83,13 +83,21 @@ func rulesInCode(t *testing.T) []told {
 						}
 					}
 				case *ast.CompositeLit:
-					// {"bad-neighbours", badNeighbours} of the list of fit.
+					// {"bad-neighbours", keeping.BadNeighbours} of the list of fit.
 					if len(n.Elts) == 2 {
 						lit, ok := n.Elts[0].(*ast.BasicLit)
-						function, ok2 := n.Elts[1].(*ast.Ident)
-						if ok && ok2 && lit.Kind == token.STRING && pkg == "fit" {
+						pkg, function, ok2 := pkg, "", false
+						switch f := n.Elts[1].(type) {
+						case *ast.Ident:
+							function, ok2 = f.Name, true
+						case *ast.SelectorExpr:
+							if of, is := f.X.(*ast.Ident); is {
+								pkg, function, ok2 = "fit/"+of.Name, f.Sel.Name, true
+							}
+						}
+						if ok && ok2 && lit.Kind == token.STRING && path == filepath.Join("fit", "rules.go") {
 							id, _ := strconv.Unquote(lit.Value)
-							listed = append(listed, entry{id, pkg, function.Name})
+							listed = append(listed, entry{id, pkg, function})
 						}
 					}
 				}

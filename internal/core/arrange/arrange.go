@@ -18,6 +18,7 @@ import (
 	"zaino/internal/core/plan"
 	"zaino/internal/core/propose"
 	"zaino/internal/core/report"
+	"zaino/internal/core/scene"
 	"zaino/internal/core/words"
 )
 
@@ -144,7 +145,7 @@ func (d *draft) holds(choice []int) bool {
 	}
 	for key := range stops(plan.Of(&job)) {
 		_, id, _ := strings.Cut(key, " ")
-		if !d.before[key] || slices.ContainsFunc(d.parts, func(p *fit.Part) bool { return p.ID == id }) {
+		if !d.before[key] || slices.ContainsFunc(d.parts, func(p *scene.Part) bool { return p.ID == id }) {
 			return false
 		}
 	}
@@ -187,7 +188,7 @@ func (d *draft) build(r propose.Result) Proposal {
 // stops are the rules of fit that stop a plan, each with its subject.
 func stops(p *plan.Plan) map[string]bool {
 	all := map[string]bool{}
-	for _, f := range fit.Of(p).Check() {
+	for _, f := range fit.Check(scene.Of(p)) {
 		if f.Severity == fitout.Stop {
 			all[f.Rule+" "+f.Subject.ID] = true
 		}

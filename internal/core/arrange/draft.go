@@ -4,20 +4,20 @@ import (
 	"math"
 	"slices"
 
-	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/module"
 	"zaino/internal/core/plan"
 	"zaino/internal/core/propose"
+	"zaino/internal/core/scene"
 )
 
 // draft is a job being arranged.
 type draft struct {
 	*plan.Plan
-	scene  *fit.Scene
+	scene  *scene.Scene
 	before map[string]bool // what stops the arrangement as it stands
-	parts  []*fit.Part     // to be placed
-	stays  []*fit.Part
+	parts  []*scene.Part   // to be placed
+	stays  []*scene.Part
 	places [][]place
 	asIs   []int // the choice that is the arrangement as it stands; nil where that breaks a rule
 	aims   map[Aim]float64
@@ -26,9 +26,9 @@ type draft struct {
 
 // place is one place of one part.
 type place struct {
-	bay    *fit.Bay
+	bay    *scene.Bay
 	item   fitout.Item // as it stands there
-	part   fit.Part
+	part   scene.Part
 	swept  []fitout.Box
 	open   []fitout.Box
 	out    fitout.Box // from the part to the opening of its bay
@@ -42,7 +42,7 @@ var aimWeights = [...]float64{1, 0.6, 0.36, 0.22, 0.13, 0.08}
 
 // newDraft makes ready to arrange what the wishes name.
 func newDraft(p *plan.Plan, wishes Wishes) *draft {
-	s := fit.Of(p)
+	s := scene.Of(p)
 	d := &draft{Plan: p, scene: s, before: stops(p), aims: map[Aim]float64{}, open: map[string]map[string]bool{}}
 	ranked := slices.Clone(wishes.Aims)
 	for _, aim := range Aims {
@@ -79,7 +79,7 @@ func newDraft(p *plan.Plan, wishes Wishes) *draft {
 
 // movable tells whether parts may be arranged in a bay: one with walls, a ceiling
 // and a floor, for load.
-func movable(b *fit.Bay) bool {
+func movable(b *scene.Bay) bool {
 	switch b.Kind {
 	case fitout.BayWagonCargo, fitout.BayTub, fitout.BayCanopyLeft, fitout.BayCanopyRight, fitout.BayCanopyRear,
 		fitout.BayLivingBox, fitout.BayHeadboard:
@@ -91,7 +91,7 @@ func movable(b *fit.Bay) bool {
 
 // turned is a part as it can stand in a bay: what moves faces the opening, what
 // does not stands as it is or a quarter turned.
-func turned(item *fitout.Item, bay *fit.Bay) []fitout.Item {
+func turned(item *fitout.Item, bay *scene.Bay) []fitout.Item {
 	plain := *item
 	m := *item.Module
 	plain.Module, plain.Bay, plain.In = &m, bay.ID, nil
@@ -113,11 +113,11 @@ func turned(item *fitout.Item, bay *fit.Bay) []fitout.Item {
 
 // floor is where a part stands in a bay: on the floor, or so that what slides out
 // clears the lip.
-func (d *draft) floor(p *fit.Part, bay *fit.Bay) float64 {
+func (d *draft) floor(p *scene.Part, bay *scene.Bay) float64 {
 	z := bay.Room.From.Z
-	if bay.Opening.Known && bay.Opening.Face != fitout.FaceTop && (p.Motion == fit.Slides || p.Motion == fit.Drawers) {
+	if bay.Opening.Known && bay.Opening.Face != fitout.FaceTop && (p.Motion == scene.Slides || p.Motion == scene.Drawers) {
 		panel := 0.0
-		if p.Motion == fit.Drawers {
+		if p.Motion == scene.Drawers {
 			panel = p.Module().Panel
 		}
 		z = max(z, bay.Opening.Gap.From.Z-panel)
@@ -128,21 +128,21 @@ func (d *draft) floor(p *fit.Part, bay *fit.Bay) float64 {
 // try puts a part to a place and holds it against the hard rules that it breaks
 // or keeps by itself. Where it stands now it may open otherwise than through the
 // opening: something may carry it out first.
-func (d *draft) try(item fitout.Item, bay *fit.Bay, now bool) (place, bool) {
+func (d *draft) try(item fitout.Item, bay *scene.Bay, now bool) (place, bool) {
 	pl := place{bay: bay, item: item}
 	box := item.Box()
-	if _, side := fit.Outside(box, bay); side != "" {
+	if _, side := scene.Outside(box, bay); side != "" {
 		return pl, false
 	}
 	inTheWay := func(o fitout.Box) bool { return overlaps(box, o) }
-	if slices.ContainsFunc(bay.Obstacles, inTheWay) || slices.ContainsFunc(d.stays, func(q *fit.Part) bool {
+	if slices.ContainsFunc(bay.Obstacles, inTheWay) || slices.ContainsFunc(d.stays, func(q *scene.Part) bool {
 		return inTheWay(q.Box)
 	}) {
 		return pl, false
 	}
-	pl.part = fit.PartOf(&pl.item)
+	pl.part = scene.PartOf(&pl.item)
 	for _, leaf := range pl.part.Leaves {
-		if !now && (pl.part.Motion == fit.Slides || pl.part.Motion == fit.Drawers) {
+		if !now && (pl.part.Motion == scene.Slides || pl.part.Motion == scene.Drawers) {
 			// What slides must get out, clear of the frame and the lip.
 			if !bay.Opening.Known || !bay.Through(leaf.Open) {
 				return pl, false
@@ -204,7 +204,7 @@ func (d *draft) worth(pl *place) propose.Option {
 }
 
 // scenePart is a part as it stands now.
-func (d *draft) scenePart(id string) *fit.Part {
+func (d *draft) scenePart(id string) *scene.Part {
 	for i := range d.scene.Parts {
 		if d.scene.Parts[i].ID == id {
 			return &d.scene.Parts[i]
@@ -226,7 +226,7 @@ func (d *draft) daily(id string) bool {
 	if used(id) {
 		return true
 	}
-	return slices.ContainsFunc(d.scene.Things, func(t fit.Thing) bool { return t.Part == id && used(t.Item.ID) })
+	return slices.ContainsFunc(d.scene.Things, func(t scene.Thing) bool { return t.Part == id && used(t.Item.ID) })
 }
 
 // stepCost is what one part before another that is used daily costs, before it is
@@ -295,7 +295,7 @@ func (d *draft) excludes(x, y *place) bool {
 		return true
 	}
 	// What slides wants its clearance beside it.
-	if x.bay == y.bay && (x.part.Motion == fit.Slides || y.part.Motion == fit.Slides) {
+	if x.bay == y.bay && (x.part.Motion == scene.Slides || y.part.Motion == scene.Slides) {
 		wide := x.part.Box
 		c := d.Job.Practice.Clearance - 0.5
 		wide.From.X, wide.From.Y, wide.To.X, wide.To.Y = wide.From.X-c, wide.From.Y-c, wide.To.X+c, wide.To.Y+c

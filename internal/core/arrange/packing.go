@@ -9,8 +9,8 @@ import (
 	"slices"
 	"strings"
 
-	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/scene"
 	"zaino/internal/core/words"
 )
 
@@ -93,7 +93,7 @@ func (d *draft) packOnce(rng *rand.Rand, skip int, plain bool) ([]place, bool) {
 			order = append(order, i)
 		}
 		size[i] = p.Box.Litres()
-		if p.Motion == fit.Slides || p.Motion == fit.Drawers {
+		if p.Motion == scene.Slides || p.Motion == scene.Drawers {
 			size[i] *= 3
 		}
 		if !plain {
@@ -123,7 +123,7 @@ const mostCorners = 12
 
 // corners are the best places of a part against walls, frames and what is placed
 // already.
-func (d *draft) corners(p *fit.Part, done []*place) []place {
+func (d *draft) corners(p *scene.Part, done []*place) []place {
 	var all []place
 	for b := range d.scene.Bays {
 		bay := &d.scene.Bays[b]
@@ -185,7 +185,7 @@ func (d *draft) corners(p *fit.Part, done []*place) []place {
 
 // edges are where a part can begin along one axis: against the walls, the frame of
 // the opening, and what stands in the bay already.
-func edges(from, to float64, opening fit.Opening, size float64, done []*place, bay *fit.Bay,
+func edges(from, to float64, opening scene.Opening, size float64, done []*place, bay *scene.Bay,
 	of func(fitout.Point) float64) []float64 {
 	at := []float64{from, to - size}
 	if opening.Known {
@@ -203,18 +203,18 @@ func edges(from, to float64, opening fit.Opening, size float64, done []*place, b
 
 // levels are the floor, and for what is light and does not slide the tops of what
 // is placed in the bay or stays there.
-func (d *draft) levels(p *fit.Part, bay *fit.Bay, floor float64, done []*place) []float64 {
+func (d *draft) levels(p *scene.Part, bay *scene.Bay, floor float64, done []*place) []float64 {
 	all := []float64{floor}
-	if p.Kg() >= d.Job.Practice.HeavyFrom || p.Motion == fit.Slides || p.Motion == fit.Drawers {
+	if p.Kg() >= d.Job.Practice.HeavyFrom || p.Motion == scene.Slides || p.Motion == scene.Drawers {
 		return all
 	}
 	for _, q := range done {
-		if q.bay == bay && q.part.Motion != fit.LidUp {
+		if q.bay == bay && q.part.Motion != scene.LidUp {
 			all = append(all, q.part.Box.To.Z)
 		}
 	}
 	for _, q := range d.stays {
-		if q.Bay == bay.ID && q.Motion != fit.LidUp {
+		if q.Bay == bay.ID && q.Motion != scene.LidUp {
 			all = append(all, q.Box.To.Z)
 		}
 	}
@@ -264,7 +264,7 @@ func (d *draft) impossibleAlone() string {
 		}
 		size := p.Box.Size()
 		why := "it does not go in clear of walls, obstacles and what stays"
-		if p.Motion == fit.Slides || p.Motion == fit.Drawers {
+		if p.Motion == scene.Slides || p.Motion == scene.Drawers {
 			why = "it does not slide out of any opening clear of the frame, the lip and what stays"
 		}
 		return fmt.Sprintf("%s (%s × %s × %s) fits nowhere: %s. Make it smaller, unlock what stands in its way, or leave "+
@@ -274,11 +274,11 @@ func (d *draft) impossibleAlone() string {
 }
 
 // onSomething tells whether a part may still find a place on another one.
-func (d *draft) onSomething(p *fit.Part) bool {
-	if p.Kg() >= d.Job.Practice.HeavyFrom || p.Motion == fit.Slides || p.Motion == fit.Drawers {
+func (d *draft) onSomething(p *scene.Part) bool {
+	if p.Kg() >= d.Job.Practice.HeavyFrom || p.Motion == scene.Slides || p.Motion == scene.Drawers {
 		return false
 	}
-	return slices.ContainsFunc(d.scene.Bays, func(b fit.Bay) bool {
+	return slices.ContainsFunc(d.scene.Bays, func(b scene.Bay) bool {
 		size, room := p.Box.Size(), b.Room.Size()
 		long, wide := max(size.Length, size.Width), min(size.Length, size.Width)
 		return movable(&b) && long <= max(room.Length, room.Width) && wide <= min(room.Length, room.Width)

@@ -16,6 +16,7 @@ import (
 	"zaino/internal/core/chassis"
 	"zaino/internal/core/edit"
 	"zaino/internal/core/fit"
+	"zaino/internal/core/fit/keeping"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/handover"
 	"zaino/internal/core/limits"
@@ -152,7 +153,7 @@ func findings(p *plan.Plan) ([]fitout.Finding, []Fallen) {
 	for i := range all {
 		f := &all[i]
 		if f.Rule == "station-unset" {
-			f.Fixes = fit.PutAway(p, f.Subject.ID)
+			f.Fixes = keeping.PutAway(p, f.Subject.ID)
 		}
 		f.Key = f.Names()
 		f.Title, f.Sentence = words.Unbroken(f.Title), words.Unbroken(f.Sentence)

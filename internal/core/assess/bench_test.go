@@ -9,8 +9,8 @@ import (
 
 	"zaino/internal/core/assess"
 	"zaino/internal/core/edit"
-	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/scene"
 	"zaino/internal/example"
 )
 
@@ -44,7 +44,7 @@ func TestASoundBenchHasNothingToSay(t *testing.T) {
 	assert.Greater(t, unit.Mass, 15.0, "by its panels and runners")
 	assert.Equal(t, unit.Mass, a.Items[1].Mass, "and so it counts on the axles")
 	require.Len(t, unit.Cells, 1)
-	assert.Equal(t, []fit.Held{{ID: "stove"}}, unit.Cells[0].Holds)
+	assert.Equal(t, []scene.Held{{ID: "stove"}}, unit.Cells[0].Holds)
 	assert.InDelta(t, 6, unit.Cells[0].Load, 1e-9)
 	assert.Greater(t, unit.Cells[0].Filled, 0.05)
 	assert.Len(t, unit.Leaves, 1)
@@ -147,7 +147,7 @@ func TestWhatIsUsedOftenLiesOnTop(t *testing.T) {
 	benchItem(&j, "stove").Size = large.Size
 	j.Variants[0].Items = append(j.Variants[0].Items, large)
 	j.Brief.Gear = []fitout.Gear{{ID: "stove", Used: fitout.UsedOften}, {ID: "kettle", Used: fitout.UsedSeldom}}
-	assert.Equal(t, []fit.Held{{ID: "kettle", Moves: 1}, {ID: "stove"}}, assess.Of(&j).Bench[1].Cells[0].Holds)
+	assert.Equal(t, []scene.Held{{ID: "kettle", Moves: 1}, {ID: "stove"}}, assess.Of(&j).Bench[1].Cells[0].Holds)
 }
 
 func TestWhatTheBriefWantsAndNobodyPlaced(t *testing.T) {

@@ -3,9 +3,9 @@
 package camp
 
 import (
-	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/scene"
 )
 
 // Rules hold what is placed in and around the stances against the people there are.
@@ -22,7 +22,7 @@ func Rules() []plan.Rule {
 const slack = 1.0
 
 // about begins a finding about a stance, or what is placed in it.
-func about(rule string, severity fitout.Severity, p *fit.Posture, with ...string) fitout.Finding {
+func about(rule string, severity fitout.Severity, p *scene.Posture, with ...string) fitout.Finding {
 	return fitout.Finding{
 		Rule: rule, Severity: severity, Subject: fitout.Subject{Kind: "stance", ID: p.Stance.ID}, With: with,
 		Stance: p.Stance.ID, Unit: "mm", Source: "practice",
@@ -30,11 +30,11 @@ func about(rule string, severity fitout.Severity, p *fit.Posture, with ...string
 }
 
 // in puts a sentence into its stance.
-func in(p *fit.Posture) string { return " In “" + p.Stance.Name + "”." }
+func in(p *scene.Posture) string { return " In “" + p.Stance.Name + "”." }
 
 // stances calls for every stance but the road.
-func stances(p *plan.Plan, look func(s *fit.Scene, posture *fit.Posture) []fitout.Finding) []fitout.Finding {
-	s := fit.Of(p)
+func stances(p *plan.Plan, look func(s *scene.Scene, posture *scene.Posture) []fitout.Finding) []fitout.Finding {
+	s := scene.Of(p)
 	var found []fitout.Finding
 	for i := range s.Postures {
 		if s.Postures[i].Stance.ID != "" {

@@ -4,10 +4,11 @@ import (
 	"fmt"
 	"math"
 
-	"zaino/internal/core/fit"
+	"zaino/internal/core/fit/living"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/module"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/scene"
 	"zaino/internal/core/words"
 )
 
@@ -32,7 +33,7 @@ func roofOf(g *fitout.GroundThing) fitout.Box {
 // groundInWay stops what stands on the ground where something opens, or where a part stands. Awnings and
 // ladders only where something opens.
 func groundInWay(p *plan.Plan) []fitout.Finding {
-	return stances(p, func(s *fit.Scene, posture *fit.Posture) []fitout.Finding {
+	return stances(p, func(s *scene.Scene, posture *scene.Posture) []fitout.Finding {
 		var found []fitout.Finding
 		for i := range posture.Stance.Ground {
 			g := &posture.Stance.Ground[i]
@@ -82,7 +83,7 @@ func groundInWay(p *plan.Plan) []fitout.Finding {
 
 // groundTogether cautions of two things on the ground in one place. What stands under an awning is not in it.
 func groundTogether(p *plan.Plan) []fitout.Finding {
-	return stances(p, func(s *fit.Scene, posture *fit.Posture) []fitout.Finding {
+	return stances(p, func(s *scene.Scene, posture *scene.Posture) []fitout.Finding {
 		var found []fitout.Finding
 		all := posture.Stance.Ground
 		for i := range all {
@@ -109,7 +110,7 @@ func groundTogether(p *plan.Plan) []fitout.Finding {
 // groundBeforeExit cautions of what stands before a way out of those who sleep inside, and takes more than
 // half of its width.
 func groundBeforeExit(p *plan.Plan) []fitout.Finding {
-	return stances(p, func(s *fit.Scene, posture *fit.Posture) []fitout.Finding {
+	return stances(p, func(s *scene.Scene, posture *scene.Posture) []fitout.Finding {
 		var found []fitout.Finding
 		if posture.Stance.Use != fitout.StanceSleep || len(posture.Stance.Sleepers) == 0 {
 			return nil
@@ -120,7 +121,7 @@ func groundBeforeExit(p *plan.Plan) []fitout.Finding {
 				continue
 			}
 			for _, o := range bay.Exits() {
-				way := o.Outside(beforeExit)
+				way := living.Outside(o, beforeExit)
 				for i := range posture.Stance.Ground {
 					g := &posture.Stance.Ground[i]
 					if deep(roofOf(g), way) <= slack {
@@ -155,7 +156,7 @@ func groundBeforeExit(p *plan.Plan) []fitout.Finding {
 // fireNear cautions of a fire near tents, awnings, chairs and what burns in the vehicle, and stops one under
 // an awning.
 func fireNear(p *plan.Plan) []fitout.Finding {
-	return stances(p, func(s *fit.Scene, posture *fit.Posture) []fitout.Finding {
+	return stances(p, func(s *scene.Scene, posture *scene.Posture) []fitout.Finding {
 		var found []fitout.Finding
 		for i := range posture.Stance.Ground {
 			fire := &posture.Stance.Ground[i]
@@ -209,7 +210,7 @@ func apart(a, b fitout.Box) float64 {
 
 // ladderFlat cautions of a ladder that stands flatter than 65°: it slides off.
 func ladderFlat(p *plan.Plan) []fitout.Finding {
-	return stances(p, func(s *fit.Scene, posture *fit.Posture) []fitout.Finding {
+	return stances(p, func(s *scene.Scene, posture *scene.Posture) []fitout.Finding {
 		var found []fitout.Finding
 		for i := range posture.Stance.Ground {
 			g := &posture.Stance.Ground[i]

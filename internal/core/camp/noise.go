@@ -4,9 +4,10 @@ import (
 	"fmt"
 	"math"
 
-	"zaino/internal/core/fit"
+	"zaino/internal/core/fit/living"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/scene"
 	"zaino/internal/core/words"
 )
 
@@ -50,9 +51,9 @@ func (n *sounds) quieter(say words.Speaker, others float64) string {
 
 // noiseAtBed notes a bed at which what runs at night is heard, all together.
 func noiseAtBed(p *plan.Plan) []fitout.Finding {
-	s := fit.Of(p)
+	s := scene.Of(p)
 	var found []fitout.Finding
-	for _, bed := range s.Beds() {
+	for _, bed := range living.Beds(s) {
 		sum, loudest := 0.0, sounds{dB: math.Inf(-1)}
 		var hears []string
 		for i := range p.Items {
@@ -81,7 +82,7 @@ func noiseAtBed(p *plan.Plan) []fitout.Finding {
 		if sum == 0 || all <= wakes {
 			continue
 		}
-		posture := &fit.Posture{}
+		posture := &scene.Posture{}
 		for i := range s.Postures {
 			if s.Postures[i].Stance.ID == bed.Stance {
 				posture = &s.Postures[i]
@@ -114,7 +115,7 @@ func distance(at fitout.Point, b fitout.Box) float64 {
 
 // noiseUnsaid notes what runs while people sleep inside and of which nobody said how loud it is.
 func noiseUnsaid(p *plan.Plan) []fitout.Finding {
-	if len(fit.Of(p).Beds()) == 0 {
+	if len(living.Beds(scene.Of(p))) == 0 {
 		return nil
 	}
 	var found []fitout.Finding

@@ -5,9 +5,9 @@ import (
 	"math"
 	"slices"
 
-	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/scene"
 	"zaino/internal/core/words"
 )
 
@@ -33,7 +33,7 @@ type body struct {
 }
 
 // bodies are those placed in a stance who travel still.
-func bodies(s *fit.Scene, posture *fit.Posture) []body {
+func bodies(s *scene.Scene, posture *scene.Posture) []body {
 	var all []body
 	for _, placed := range posture.Stance.People {
 		for i := range s.Brief.Travellers {
@@ -85,7 +85,7 @@ type solid struct {
 }
 
 // solids are all parts, open leaves and open doors of a posture, where they are then.
-func solids(s *fit.Scene, posture *fit.Posture) []solid {
+func solids(s *scene.Scene, posture *scene.Posture) []solid {
 	var all []solid
 	for i := range s.Parts {
 		if !posture.Gone[i] {
@@ -104,7 +104,7 @@ func solids(s *fit.Scene, posture *fit.Posture) []solid {
 }
 
 // bayOf is the space that a place lies in, or nil outside. A space without walls and ceiling is outside.
-func bayOf(s *fit.Scene, at fitout.Point) *fit.Bay {
+func bayOf(s *scene.Scene, at fitout.Point) *scene.Bay {
 	for i := range s.Bays {
 		if s.Bays[i].Open {
 			continue
@@ -121,7 +121,7 @@ func bayOf(s *fit.Scene, at fitout.Point) *fit.Bay {
 // room stops a body that is placed where something stands, and cautions of one without the height that it
 // needs: up to the ceiling, what hangs there, or an awning.
 func room(p *plan.Plan) []fitout.Finding {
-	return stances(p, func(s *fit.Scene, posture *fit.Posture) []fitout.Finding {
+	return stances(p, func(s *scene.Scene, posture *scene.Posture) []fitout.Finding {
 		var found []fitout.Finding
 		for _, b := range bodies(s, posture) {
 			need := b.tall()
@@ -184,7 +184,7 @@ func room(p *plan.Plan) []fitout.Finding {
 
 // passage cautions where somebody passes between what stands there with less than the shoulders and 80 mm.
 func passage(p *plan.Plan) []fitout.Finding {
-	return stances(p, func(s *fit.Scene, posture *fit.Posture) []fitout.Finding {
+	return stances(p, func(s *scene.Scene, posture *scene.Posture) []fitout.Finding {
 		var found []fitout.Finding
 		for _, b := range bodies(s, posture) {
 			if b.Does != fitout.Passes {
@@ -260,7 +260,7 @@ func stretch(b *fitout.Box, across bool) {
 // doorLow cautions of the door to where somebody stands that is lower than 250 mm below the stature, and
 // notes one that is lower than the stature.
 func doorLow(p *plan.Plan) []fitout.Finding {
-	return stances(p, func(s *fit.Scene, posture *fit.Posture) []fitout.Finding {
+	return stances(p, func(s *scene.Scene, posture *scene.Posture) []fitout.Finding {
 		var found []fitout.Finding
 		told := map[string]bool{}
 		for _, b := range bodies(s, posture) {
@@ -302,16 +302,16 @@ func doorLow(p *plan.Plan) []fitout.Finding {
 // workHeight cautions where the rim of what stands on a worktop is above the elbow, and notes a top that is
 // stooped over.
 func workHeight(p *plan.Plan) []fitout.Finding {
-	return stances(p, func(s *fit.Scene, posture *fit.Posture) []fitout.Finding {
+	return stances(p, func(s *scene.Scene, posture *scene.Posture) []fitout.Finding {
 		var found []fitout.Finding
 		for _, b := range bodies(s, posture) {
-			k := slices.IndexFunc(s.Parts, func(q fit.Part) bool { return q.ID == b.On })
+			k := slices.IndexFunc(s.Parts, func(q scene.Part) bool { return q.ID == b.On })
 			if b.Does != fitout.Works || b.who.Height == 0 || k < 0 || posture.Gone[k] {
 				continue
 			}
 			top := posture.Boxes[k]
 			for _, o := range posture.Open {
-				if o.Part == k && s.Parts[k].Motion == fit.Slides {
+				if o.Part == k && s.Parts[k].Motion == scene.Slides {
 					top = o.Leaf.Open
 				}
 			}
@@ -362,7 +362,7 @@ func workHeight(p *plan.Plan) []fitout.Finding {
 // heightUnsaid notes somebody who is placed in a stance and whose height nobody entered.
 func heightUnsaid(p *plan.Plan) []fitout.Finding {
 	told := map[string]bool{}
-	return stances(p, func(s *fit.Scene, posture *fit.Posture) []fitout.Finding {
+	return stances(p, func(s *scene.Scene, posture *scene.Posture) []fitout.Finding {
 		var found []fitout.Finding
 		for _, b := range bodies(s, posture) {
 			if b.who.Height > 0 || told[b.who.ID] {

@@ -3,8 +3,8 @@
 package chassis
 
 import (
-	"zaino/internal/core/fit"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/scene"
 )
 
 // Rules hold a plan against its tyres, its axle, exhaust, shafts and lines, body mounts, mirrors, the view behind,
@@ -20,4 +20,4 @@ func Rules() []plan.Rule {
 const slack = 1.0
 
 // about begins a finding about a part.
-var about = fit.About
+var about = scene.About

@@ -3,9 +3,9 @@ package chassis
 import (
 	"fmt"
 
-	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/scene"
 	"zaino/internal/core/words"
 )
 
@@ -92,7 +92,7 @@ func bodyOf(p *plan.Plan) (fitout.Box, bool) {
 			X: p.Load.Wheelbase + max(o.RearOverhang, p.Vehicle.Hitch.Overhang), Y: o.Width / 2, Z: o.Height,
 		},
 	}
-	s := fit.Of(p)
+	s := scene.Of(p)
 	for i := range s.Bays {
 		body = body.Around(s.Bays[i].Room)
 	}

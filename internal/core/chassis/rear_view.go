@@ -5,9 +5,9 @@ import (
 	"math"
 	"slices"
 
-	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/scene"
 )
 
 // How far the eyes of a driver are above the middle of the person, mm, and the share of the glass behind that has to be
@@ -31,7 +31,7 @@ func rearView(p *plan.Plan) []fitout.Finding {
 			return nil
 		}
 	}
-	s := fit.Of(p)
+	s := scene.Of(p)
 	driver := slices.IndexFunc(p.Vehicle.Seats, func(s fitout.Seat) bool { return s.Driver })
 	if driver < 0 {
 		return nil
@@ -62,7 +62,7 @@ func rearView(p *plan.Plan) []fitout.Finding {
 }
 
 // freeOf is the share of the upper half of an opening that is seen from a place past all parts, 0 to 1.
-func freeOf(eyes fitout.Point, gap fitout.Box, parts []fit.Part) float64 {
+func freeOf(eyes fitout.Point, gap fitout.Box, parts []scene.Part) float64 {
 	free := 0
 	for row := range glassRows {
 		for column := range glassColumns {

@@ -3,9 +3,9 @@ package chassis
 import (
 	"fmt"
 
-	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/scene"
 	"zaino/internal/core/words"
 )
 
@@ -22,7 +22,7 @@ func mirrorsNarrow(p *plan.Plan) []fitout.Finding {
 	if half <= 0 {
 		return nil
 	}
-	s := fit.Of(p)
+	s := scene.Of(p)
 	most, at := 0.0, -1
 	for i := range s.Parts {
 		if wide := max(-s.Parts[i].Box.From.Y, s.Parts[i].Box.To.Y); wide > half+slack && wide > most {
@@ -63,7 +63,7 @@ func mirrorsNarrow(p *plan.Plan) []fitout.Finding {
 // hears and sends.
 func aerialShaded(p *plan.Plan) []fitout.Finding {
 	var found []fitout.Finding
-	s := fit.Of(p)
+	s := scene.Of(p)
 	for k := range p.Vehicle.Marks {
 		m := &p.Vehicle.Marks[k]
 		if m.Kind != fitout.AerialMark {

@@ -4,9 +4,9 @@ import (
 	"fmt"
 	"math"
 
-	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/scene"
 	"zaino/internal/core/words"
 )
 
@@ -75,7 +75,7 @@ func envelopes(p *plan.Plan) []Envelope {
 // stands in a space on the floor is kept from it by that floor.
 func tyreHits(p *plan.Plan) []fitout.Finding {
 	var found []fitout.Finding
-	s := fit.Of(p)
+	s := scene.Of(p)
 	for _, e := range envelopes(p) {
 		for i := range s.Parts {
 			part := &s.Parts[i]
@@ -106,7 +106,7 @@ func tyreHits(p *plan.Plan) []fitout.Finding {
 
 // floored tells whether a part stands on the load floor or higher, or in a space with a floor of its own: that
 // floor and its arches are between it and the tyre.
-func floored(p *plan.Plan, part *fit.Part) bool {
+func floored(p *plan.Plan, part *scene.Part) bool {
 	if part.Box.From.Z >= p.Vehicle.Outline.FloorHeight-slack {
 		return true
 	}

@@ -5,9 +5,11 @@ import (
 	"math"
 	"slices"
 
-	"zaino/internal/core/fit"
+	"zaino/internal/core/fit/keeping"
+	"zaino/internal/core/fit/strength"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/scene"
 	"zaino/internal/core/words"
 )
 
@@ -25,12 +27,12 @@ const (
 
 // exhaustNear cautions of a part beside the hot exhaust, and stops one with something in it that burns.
 func exhaustNear(p *plan.Plan) []fitout.Finding {
-	wants := func(m *fitout.Mark, part *fit.Part) float64 {
+	wants := func(m *fitout.Mark, part *scene.Part) float64 {
 		share := 1.0
 		if m.Shield {
 			share = shielded
 		}
-		if part.Nature().Burns {
+		if keeping.Nature(part).Burns {
 			return burnsBeside * share
 		}
 		return besideExhaust * share
@@ -40,8 +42,8 @@ func exhaustNear(p *plan.Plan) []fitout.Finding {
 		"exhaust-near",
 		fitout.ExhaustMark,
 		wants,
-		func(f *fitout.Finding, m *fitout.Mark, part *fit.Part) string {
-			if part.Nature().Burns {
+		func(f *fitout.Finding, m *fitout.Mark, part *scene.Part) string {
+			if keeping.Nature(part).Burns {
 				f.Severity = fitout.Stop
 				return "What is in it burns, and the exhaust is hot enough to light it."
 			}
@@ -56,7 +58,7 @@ func exhaustNear(p *plan.Plan) []fitout.Finding {
 // shaftNear cautions of a part that a shaft reaches on its way up with the axle, and stops one in which it turns.
 func shaftNear(p *plan.Plan) []fitout.Finding {
 	return aboutMarks(p, "shaft-near", fitout.ShaftMark, always(besideShaft),
-		func(f *fitout.Finding, _ *fitout.Mark, _ *fit.Part) string {
+		func(f *fitout.Finding, _ *fitout.Mark, _ *scene.Part) string {
 			if f.Value < shaftHalf {
 				f.Severity = fitout.Stop
 			}
@@ -68,10 +70,10 @@ func shaftNear(p *plan.Plan) []fitout.Finding {
 // bolted to.
 func lineNear(p *plan.Plan) []fitout.Finding {
 	found := aboutMarks(p, "line-near", fitout.LineMark, always(besideLine),
-		func(*fitout.Finding, *fitout.Mark, *fit.Part) string {
+		func(*fitout.Finding, *fitout.Mark, *scene.Part) string {
 			return "What shakes against a line chafes it through."
 		})
-	s := fit.Of(p)
+	s := scene.Of(p)
 	for k := range p.Vehicle.Marks {
 		for n := range p.Vehicle.Mounts {
 			if f, over := boltOver(p, s, &p.Vehicle.Marks[k], &p.Vehicle.Mounts[n]); over {
@@ -83,14 +85,14 @@ func lineNear(p *plan.Plan) []fitout.Finding {
 }
 
 // boltOver cautions of a mounting point that holds something and comes out over a line.
-func boltOver(p *plan.Plan, s *fit.Scene, m *fitout.Mark, mount *fitout.Mount) (fitout.Finding, bool) {
+func boltOver(p *plan.Plan, s *scene.Scene, m *fitout.Mark, mount *fitout.Mount) (fitout.Finding, bool) {
 	off := math.Hypot(mount.At.X-m.At.X, mount.At.Y-m.At.Y)
 	if m.Kind != fitout.LineMark || off >= besideLine || m.At.Z > mount.At.Z {
 		return fitout.Finding{}, false
 	}
-	var holds []*fit.Part
+	var holds []*scene.Part
 	for i := range s.Parts {
-		if slices.Contains(s.Mounts(&s.Parts[i]), mount) {
+		if slices.Contains(strength.Mounts(s, &s.Parts[i]), mount) {
 			holds = append(holds, &s.Parts[i])
 		}
 	}
@@ -118,7 +120,7 @@ func boltOver(p *plan.Plan, s *fit.Scene, m *fitout.Mark, mount *fitout.Mount) (
 		if part.ID != holds[0].ID {
 			f.With = append(f.With, part.ID)
 		}
-		if fix, ok := s.HoldAnew(part, mount.ID, after); ok && len(f.Fixes) < fit.MostHeldAnew {
+		if fix, ok := strength.HoldAnew(s, part, mount.ID, after); ok && len(f.Fixes) < strength.MostHeldAnew {
 			f.Fixes = append(f.Fixes, fix)
 		}
 	}
@@ -126,16 +128,16 @@ func boltOver(p *plan.Plan, s *fit.Scene, m *fitout.Mark, mount *fitout.Mount) (
 }
 
 // always is what every part keeps from a mark, mm.
-func always(mm float64) func(*fitout.Mark, *fit.Part) float64 {
-	return func(*fitout.Mark, *fit.Part) float64 { return mm }
+func always(mm float64) func(*fitout.Mark, *scene.Part) float64 {
+	return func(*fitout.Mark, *scene.Part) float64 { return mm }
 }
 
 // aboutMarks tells of parts nearer to marks of a kind than each wants, and why. What stands in a space with a floor
 // is kept from them by that floor.
-func aboutMarks(p *plan.Plan, rule string, kind fitout.MarkKind, wants func(*fitout.Mark, *fit.Part) float64,
-	why func(*fitout.Finding, *fitout.Mark, *fit.Part) string) []fitout.Finding {
+func aboutMarks(p *plan.Plan, rule string, kind fitout.MarkKind, wants func(*fitout.Mark, *scene.Part) float64,
+	why func(*fitout.Finding, *fitout.Mark, *scene.Part) string) []fitout.Finding {
 	var found []fitout.Finding
-	s := fit.Of(p)
+	s := scene.Of(p)
 	for k := range p.Vehicle.Marks {
 		m := &p.Vehicle.Marks[k]
 		if m.Kind != kind {
@@ -186,7 +188,7 @@ func axleHits(p *plan.Plan) []fitout.Finding {
 		return nil
 	}
 	var found []fitout.Finding
-	s := fit.Of(p)
+	s := scene.Of(p)
 	rooms := AxleRoom(p.Load.Wheelbase, v.TrackRear, v.TyreRadius, v.Rear.Bump)
 	for i := range s.Parts {
 		part := &s.Parts[i]

@@ -1,8 +1,8 @@
 package draw
 
 import (
-	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/scene"
 	"zaino/internal/core/shape"
 )
 
@@ -27,7 +27,7 @@ func (s *Scene) chassis() {
 }
 
 // legs are those on which the carrier stands in a stance, from their feet up to its lowest.
-func (s *Scene) legs(posture *fit.Posture) {
+func (s *Scene) legs(posture *scene.Posture) {
 	c := s.plan.Vehicle.Carrier
 	if c == nil || !posture.Stance.Off {
 		return
@@ -50,7 +50,7 @@ func (s *Scene) legs(posture *fit.Posture) {
 }
 
 // ramps are those of what comes in over one, where its space is open in a stance.
-func (s *Scene) ramps(posture *fit.Posture) {
+func (s *Scene) ramps(posture *scene.Posture) {
 	for i := range s.plan.Items {
 		item := &s.plan.Items[i]
 		if item.Loading == nil || item.Loading.Ramp == 0 {
@@ -71,7 +71,7 @@ func (s *Scene) ramps(posture *fit.Posture) {
 }
 
 // hammocks are those that hang in a stance.
-func (s *Scene) hammocks(posture *fit.Posture) {
+func (s *Scene) hammocks(posture *scene.Posture) {
 	mount := func(id string) *fitout.Mount {
 		for i := range s.plan.Vehicle.Mounts {
 			if s.plan.Vehicle.Mounts[i].ID == id {
@@ -86,18 +86,18 @@ func (s *Scene) hammocks(posture *fit.Posture) {
 				"~hammock-"+h.Traveller,
 				"Hammock",
 				OfPlaced,
-				shape.Hammock(head.At, foot.At, h.Low, fit.HammockBreadth),
+				shape.Hammock(head.At, foot.At, h.Low, scene.HammockBreadth),
 			)
 		}
 	}
 }
 
 // turnedSeats are the seats that look elsewhere than ahead in a stance, as far as their size is said.
-func (s *Scene) turnedSeats(posture *fit.Posture) {
+func (s *Scene) turnedSeats(posture *scene.Posture) {
 	for _, t := range posture.Stance.Turned {
 		for i := range s.plan.Vehicle.Seats {
 			if seat := &s.plan.Vehicle.Seats[i]; seat.ID == t.Seat && seat.Size.Length > 0 && seat.Size.Width > 0 {
-				s.fixed("~seat-"+seat.ID, seat.Name, OfPlaced, shape.TurnedSeat(seat, t.By, seat.At.Z-fit.SeatFoot))
+				s.fixed("~seat-"+seat.ID, seat.Name, OfPlaced, shape.TurnedSeat(seat, t.By, seat.At.Z-scene.SeatFoot))
 			}
 		}
 	}

@@ -3,9 +3,9 @@ package draw
 import (
 	"slices"
 
-	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/scene"
 	"zaino/internal/core/shape"
 )
 
@@ -44,7 +44,7 @@ type thing struct {
 // Scene is the forms of a job in one stance, ready to be looked at from any side.
 type Scene struct {
 	plan   *plan.Plan
-	fit    *fit.Scene
+	fit    *scene.Scene
 	things []thing
 }
 
@@ -57,7 +57,7 @@ type OpenByHand struct {
 // SceneOf gives everything its form where it stands in a stance (empty: on the road), open
 // what the stance opens and what is named besides.
 func SceneOf(p *plan.Plan, stance string, open []OpenByHand) *Scene {
-	s := &Scene{plan: p, fit: fit.Of(p)}
+	s := &Scene{plan: p, fit: scene.Of(p)}
 	posture := s.posture(stance)
 	doors := map[string]bool{}
 	for _, d := range posture.Doors {
@@ -83,7 +83,7 @@ func SceneOf(p *plan.Plan, stance string, open []OpenByHand) *Scene {
 	return s
 }
 
-func (s *Scene) posture(stance string) fit.Posture {
+func (s *Scene) posture(stance string) scene.Posture {
 	for i := range s.fit.Postures {
 		if s.fit.Postures[i].Stance.ID == stance {
 			return s.fit.Postures[i]
@@ -120,7 +120,7 @@ func (s *Scene) vehicle(doors map[string]bool) {
 	}
 }
 
-func (s *Scene) item(item *fitout.Item, number int, posture *fit.Posture, open []OpenByHand) {
+func (s *Scene) item(item *fitout.Item, number int, posture *scene.Posture, open []OpenByHand) {
 	t := thing{id: item.ID, name: item.Name, kind: OfGear, number: number, bay: item.Bay, work: item.Work,
 		absent: item.Work.Now() && !s.plan.Load.Items[number].Present}
 	stands := *item
@@ -133,7 +133,7 @@ func (s *Scene) item(item *fitout.Item, number int, posture *fit.Posture, open [
 	if item.In != nil {
 		t.in, holder, t.lies = item.In.Module, item.In.Module, item.In
 	}
-	if k := slices.IndexFunc(s.fit.Parts, func(p fit.Part) bool { return p.ID == holder }); k >= 0 {
+	if k := slices.IndexFunc(s.fit.Parts, func(p scene.Part) bool { return p.ID == holder }); k >= 0 {
 		// A carrier that is off is drawn where it stands on its legs, with all that is in it.
 		if posture.Gone[k] && !s.fit.OnLegs(posture, holder) {
 			return
@@ -171,14 +171,14 @@ func (s *Scene) item(item *fitout.Item, number int, posture *fit.Posture, open [
 }
 
 // share is how far a compartment of a module is open, 0 to 1: by hand, or as the stance has it.
-func (s *Scene) share(module, cell string, posture *fit.Posture, open []OpenByHand) float64 {
+func (s *Scene) share(module, cell string, posture *scene.Posture, open []OpenByHand) float64 {
 	if slices.ContainsFunc(
 		open,
 		func(o OpenByHand) bool { return o.Module == module && (o.Cell == "" || o.Cell == cell) },
 	) {
 		return 1
 	}
-	k := slices.IndexFunc(s.fit.Parts, func(p fit.Part) bool { return p.ID == module })
+	k := slices.IndexFunc(s.fit.Parts, func(p scene.Part) bool { return p.ID == module })
 	return posture.Share(k, cell)
 }
 
@@ -186,10 +186,10 @@ func (s *Scene) share(module, cell string, posture *fit.Posture, open []OpenByHa
 func (s *Scene) carried(
 	solids []shape.Prism,
 	in *fitout.InCell,
-	posture *fit.Posture,
+	posture *scene.Posture,
 	open []OpenByHand,
 ) []shape.Prism {
-	k := slices.IndexFunc(s.fit.Parts, func(p fit.Part) bool { return p.ID == in.Module })
+	k := slices.IndexFunc(s.fit.Parts, func(p scene.Part) bool { return p.ID == in.Module })
 	if k < 0 {
 		return solids
 	}

@@ -1,8 +1,8 @@
 package draw
 
 import (
-	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
+	"zaino/internal/core/scene"
 	"zaino/internal/core/shape"
 )
 
@@ -11,7 +11,7 @@ const usualHeight = 1700.0
 
 // surroundings are what stands in a stance besides the parts: people, things on the ground, legs and ramps,
 // hammocks and seats that are turned.
-func (s *Scene) surroundings(posture *fit.Posture) {
+func (s *Scene) surroundings(posture *scene.Posture) {
 	for i := range posture.Stance.Ground {
 		g := &posture.Stance.Ground[i]
 		s.fixed(shape.GroundID+g.ID, g.Name, OfGround, shape.Ground(g))

@@ -9,6 +9,7 @@ import (
 	"zaino/internal/core/fitout"
 	modules "zaino/internal/core/module"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/scene"
 	"zaino/internal/core/words"
 )
 
@@ -60,7 +61,7 @@ func Add(j *fitout.Job, components []fitout.Component, component, bay string, an
 				Accepted: "the id of a component of the catalogue",
 			}
 	}
-	s := fit.Of(plan.Of(j))
+	s := scene.Of(plan.Of(j))
 	space := s.Bay(bay)
 	item := copied(j, &components[k])
 	item.Bay = bay
@@ -147,7 +148,7 @@ func faceOut(item *fitout.Item, open fitout.Face) {
 
 // firstPlace is the first place of a space where a part stands clear of everything and no
 // rule has a stop or caution to tell of it; else the first where it stands clear.
-func firstPlace(j *fitout.Job, s *fit.Scene, space *fit.Bay, item *fitout.Item) (fitout.Point, bool) {
+func firstPlace(j *fitout.Job, s *scene.Scene, space *scene.Bay, item *fitout.Item) (fitout.Point, bool) {
 	if space == nil || space.Room.Size().Length == 0 || space.Room.Size().Width == 0 {
 		return fitout.Point{}, false
 	}
@@ -259,7 +260,7 @@ func firstPlace(j *fitout.Job, s *fit.Scene, space *fit.Bay, item *fitout.Item) 
 // graves counts the stops and cautions about modules.
 func graves(j *fitout.Job) int {
 	n := 0
-	for _, f := range fit.Of(plan.Of(j)).Check() {
+	for _, f := range fit.Check(scene.Of(plan.Of(j))) {
 		if f.Severity != fitout.Note {
 			n += 1 + len(f.With)
 		}
@@ -294,13 +295,13 @@ func starts(
 
 // shortage tells how much more room a part needs in the space that is left where it lacks
 // least.
-func shortage(s *fit.Scene, space *fit.Bay, item *fitout.Item) string {
+func shortage(s *scene.Scene, space *scene.Bay, item *fitout.Item) string {
 	type lack struct {
 		mm   float64
 		what string
 	}
 	best := lack{math.Inf(1), ""}
-	for _, b := range fit.Free(space, s.Parts, fitout.Size{}) {
+	for _, b := range scene.Free(space, s.Parts, fitout.Size{}) {
 		free := b.Size()
 		most := lack{}
 		for _, l := range []lack{{item.Size.Length - free.Length, "length along the vehicle"}, {item.Size.Width - free.Width,

@@ -11,6 +11,7 @@ import (
 	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/scene"
 	"zaino/internal/example"
 )
 
@@ -55,8 +56,8 @@ func TestANewcomersCanopyMakesNoFinding(t *testing.T) {
 		}
 	}
 	p := plan.Of(&j)
-	s := fit.Of(p)
-	for _, f := range s.Check() {
+	s := scene.Of(p)
+	for _, f := range fit.Check(s) {
 		assert.Equal(t, fitout.Note, f.Severity, "%s: %s", f.Title, f.Sentence)
 	}
 	for i := range s.Parts {
@@ -120,10 +121,10 @@ func TestAddingFillsASpaceWithoutAClash(t *testing.T) {
 				j = a.Job
 			}
 		}
-		s := fit.Of(plan.Of(&j))
+		s := scene.Of(plan.Of(&j))
 		for i := range s.Parts {
 			p := &s.Parts[i]
-			if out, _ := fit.Outside(p.Box, s.Bay(p.Bay)); out > 0.01 {
+			if out, _ := scene.Outside(p.Box, s.Bay(p.Bay)); out > 0.01 {
 				t.Errorf("%s stands %.1f mm out of its space", p.Name(), out)
 			}
 			for k := range s.Parts[:i] {

@@ -4,9 +4,10 @@ import (
 	"slices"
 
 	"zaino/internal/core/build"
-	"zaino/internal/core/fit"
+	"zaino/internal/core/fit/strength"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/scene"
 )
 
 // Edits of how a module is built and held.
@@ -44,12 +45,12 @@ var (
 	strutForce = module(func(m *fitout.Module, value float64) { m.Struts, m.Force = max(2, m.Struts), value })
 	// strutPivots turns the struts of a lid where they lift it, hold it in the wind and let one hand close it.
 	strutPivots = Kind{Apply: func(j *fitout.Job, _ []fitout.Component, e *fitout.FixEdit) (fitout.Job, bool) {
-		s := fit.Of(plan.Of(j))
-		at := slices.IndexFunc(s.Parts, func(p fit.Part) bool { return p.ID == e.ID })
+		s := scene.Of(plan.Of(j))
+		at := slices.IndexFunc(s.Parts, func(p scene.Part) bool { return p.ID == e.ID })
 		if at < 0 {
 			return *j, false
 		}
-		w, ok := s.StrutsFor(&s.Parts[at])
+		w, ok := strength.StrutsFor(s, &s.Parts[at])
 		if !ok {
 			return *j, false
 		}

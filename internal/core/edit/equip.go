@@ -5,10 +5,10 @@ import (
 	"slices"
 	"strings"
 
-	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
 	"zaino/internal/core/power"
+	"zaino/internal/core/scene"
 )
 
 // equip puts an electrical component of the catalogue into the vehicle, joined to a
@@ -176,7 +176,7 @@ func placedItem(j *fitout.Job, c *fitout.Component, system string) fitout.Item {
 	m.Cells, m.Fixings = slices.Clone(c.Item.Module.Cells), slices.Clone(c.Item.Module.Fixings)
 	item.Module, item.Work = &m, fitout.WorkBuild
 	p := plan.Of(j)
-	s := fit.Of(p)
+	s := scene.Of(p)
 	beside, near := "", fitout.Point{}
 	for i := range v.Electrics.Systems {
 		if v.Electrics.Systems[i].ID == system {
@@ -196,7 +196,7 @@ func placedItem(j *fitout.Job, c *fitout.Component, system string) fitout.Item {
 			if wanted != first || bay.Kind == fitout.BayRoof != onRoof {
 				continue
 			}
-			if room, ok := fit.Remainder(bay, s.Parts, near, item.Size); ok {
+			if room, ok := scene.Remainder(bay, s.Parts, near, item.Size); ok {
 				item.Bay = bay.ID
 				item.At = fitout.Point{
 					X: room.From.X + item.Size.Length/2, Y: room.From.Y + item.Size.Width/2, Z: room.From.Z + item.Size.Height/2,

@@ -3,9 +3,9 @@ package edit
 import (
 	"fmt"
 
-	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/scene"
 )
 
 // leastUnit is the least size of a unit that is worth building, mm.
@@ -16,9 +16,9 @@ var leastUnit = fitout.Size{Length: 100, Width: 100, Height: 60}
 // bought whole, what stands in no measured bay, and a bay in which nothing is left.
 func Fill(j *fitout.Job, id string) (fitout.Job, error) {
 	p := plan.Of(j)
-	s := fit.Of(p)
-	var others []fit.Part
-	var own *fit.Part
+	s := scene.Of(p)
+	var others []scene.Part
+	var own *scene.Part
 	for i := range s.Parts {
 		if part := &s.Parts[i]; part.ID == id {
 			own = part
@@ -38,7 +38,7 @@ func Fill(j *fitout.Job, id string) (fitout.Job, error) {
 		return *j, fitout.Problem{Path: "bay", Name: p.Name(id), Given: "no measured space",
 			Accepted: "a module that stands in one"}
 	}
-	room, ok := fit.Remainder(bay, others, own.Box.Middle(), leastUnit)
+	room, ok := scene.Remainder(bay, others, own.Box.Middle(), leastUnit)
 	if !ok {
 		return *j, fitout.Problem{Path: "bay", Name: bay.Name, Given: "a space in which nothing is left",
 			Accepted: fmt.Sprintf("one with %s left on each side", p.Say.Length(leastUnit.Length))}

@@ -7,9 +7,11 @@ import (
 	"slices"
 
 	"zaino/internal/core/fit"
+	"zaino/internal/core/fit/strength"
 	"zaino/internal/core/fitout"
 	modules "zaino/internal/core/module"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/scene"
 	"zaino/internal/core/words"
 )
 
@@ -24,7 +26,7 @@ func proposed(j *fitout.Job, id string) (fitout.Job, []string) {
 	var said []string
 	for range 6 {
 		fixed := false
-		for _, f := range fit.Of(plan.Of(&job)).Check() {
+		for _, f := range fit.Check(scene.Of(plan.Of(&job))) {
 			if f.Subject.ID != id {
 				continue
 			}
@@ -89,13 +91,13 @@ const (
 // bolts proposed under its corners; it tells by how many. What is light, or carried, or soft
 // needs none. One mounting point is left alone.
 func fix(job *fitout.Job, id, but string) int {
-	s := fit.Of(plan.Of(job))
-	k := slices.IndexFunc(s.Parts, func(p fit.Part) bool { return p.ID == id })
-	if k < 0 || len(s.Parts[k].Module().Fixings) > 0 || !s.MustBeHeld(&s.Parts[k]) {
+	s := scene.Of(plan.Of(job))
+	k := slices.IndexFunc(s.Parts, func(p scene.Part) bool { return p.ID == id })
+	if k < 0 || len(s.Parts[k].Module().Fixings) > 0 || !strength.MustBeHeld(s, &s.Parts[k]) {
 		return 0
 	}
 	p := &s.Parts[k]
-	need := s.Asks(p) * 1.5 // what lies in it comes on top
+	need := strength.Asks(s, p) * 1.5 // what lies in it comes on top
 	if n := onMounts(job, s, p, need, but); n > 0 {
 		return n
 	}
@@ -196,7 +198,7 @@ const near = 250.0
 
 // onMounts fixes a part to mounting points of the vehicle that are near and hold nothing else
 // yet, where they are enough; it tells by how many.
-func onMounts(job *fitout.Job, s *fit.Scene, p *fit.Part, need float64, but string) int {
+func onMounts(job *fitout.Job, s *scene.Scene, p *scene.Part, need float64, but string) int {
 	used := map[string]bool{}
 	for i := range s.Parts {
 		for _, f := range s.Parts[i].Module().Fixings {

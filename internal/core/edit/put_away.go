@@ -1,9 +1,10 @@
 package edit
 
 import (
-	"zaino/internal/core/fit"
+	"zaino/internal/core/fit/keeping"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/scene"
 )
 
 // PutAway lays a thing into the compartment that suits it best: one that it goes
@@ -12,7 +13,7 @@ import (
 // by hand. It refuses what goes nowhere.
 func PutAway(j *fitout.Job, id string) (fitout.Job, error) {
 	p := plan.Of(j)
-	s := fit.Of(p)
+	s := scene.Of(p)
 	k := p.Index(id)
 	if k < 0 || len(s.Cells[id]) > 0 {
 		return *j, fitout.Problem{
@@ -21,7 +22,7 @@ func PutAway(j *fitout.Job, id string) (fitout.Job, error) {
 			Accepted: "the id of an item that has no compartments of its own",
 		}
 	}
-	thing, best := &p.Items[k], s.PlaceFor(p, id)
+	thing, best := &p.Items[k], keeping.PlaceFor(s, p, id)
 	if best == nil {
 		return *j, fitout.Problem{
 			Path: "id",

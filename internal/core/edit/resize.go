@@ -1,15 +1,15 @@
 package edit
 
 import (
-	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/scene"
 )
 
 // Resize gives a module another size and lets what hangs on it follow: what is
 // flush with it, what rests on it, and what is built beside it.
 func Resize(j *fitout.Job, id string, size fitout.Size) (fitout.Job, error) {
-	boxes := fit.Resize(fit.Of(plan.Of(j)).Parts, id, size)
+	boxes := scene.Resize(scene.Of(plan.Of(j)).Parts, id, size)
 	if len(boxes) == 0 {
 		return *j, fitout.Problem{Path: "id", Given: id, Accepted: "the id of a module that stands on the bench"}
 	}

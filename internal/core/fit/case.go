@@ -6,6 +6,7 @@ import (
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/scene"
 )
 
 // inCases are what the rules say of things that only come along in a case: what is wrong with them as it is shown, or
@@ -36,7 +37,7 @@ func inCases(p *plan.Plan, shown []fitout.Finding) []fitout.Finding {
 				told[f.Names()+f.Stance] = true
 			}
 		}
-		for _, f := range sceneOf(p, func(i int) bool { return aboard[i] }).Check() {
+		for _, f := range Check(scene.SceneOf(p, func(i int) bool { return aboard[i] })) {
 			isNew := further[f.Subject.ID] || slices.ContainsFunc(f.With, func(id string) bool { return further[id] })
 			if !isNew || told[f.Names()+f.Stance] {
 				continue

@@ -1,9 +1,12 @@
 package fit
 
 import (
+	"zaino/internal/core/fit/keeping"
+	"zaino/internal/core/fit/strength"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/module"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/scene"
 )
 
 // Figures are the bench: what stands where, and how it is handled day by day.
@@ -15,34 +18,19 @@ type Figures struct {
 // PartFigures is one module, or one thing that lies in one, as it stands on the
 // bench.
 type PartFigures struct {
-	ID     string        `json:"id"`
-	Box    fitout.Box    `json:"box" doc:"its closed outside"`
-	Mass   float64       `json:"mass" doc:"by construction where it is built and not weighed, kg"`
-	Cells  []CellFigures `json:"cells"`
-	Leaves []module.Leaf `json:"leaves" doc:"what moves when it opens"`
-	Hand   []HandFigures `json:"hand" doc:"at the edge of a lid whose struts are said to turn somewhere, from shut to open"`
-	Gaps   []Gap         `json:"gaps" doc:"to its neighbours and the walls, of a module that stands in a bay"`
-}
-
-// CellFigures is a compartment and how full it is.
-type CellFigures struct {
-	module.Cell
-	Litres float64 `json:"litres" doc:"room inside"`
-	Filled float64 `json:"filled" doc:"share of the room that is taken, 0 to 1 and more"`
-	Load   float64 `json:"load" doc:"what lies in it, kg"`
-	Holds  []Held  `json:"holds" doc:"what lies in it, what is deepest first"`
-}
-
-// Held is one thing in a compartment.
-type Held struct {
-	ID    string `json:"id"`
-	Moves int    `json:"moves" doc:"how many things lie on it and have to be moved first"`
+	ID     string                 `json:"id"`
+	Box    fitout.Box             `json:"box" doc:"its closed outside"`
+	Mass   float64                `json:"mass" doc:"by construction where it is built and not weighed, kg"`
+	Cells  []scene.CellFigures    `json:"cells"`
+	Leaves []module.Leaf          `json:"leaves" doc:"what moves when it opens"`
+	Hand   []strength.HandFigures `json:"hand" doc:"at the edge of a lid whose struts are said to turn somewhere, from shut to open"`
+	Gaps   []scene.Gap            `json:"gaps" doc:"to its neighbours and the walls, of a module that stands in a bay"`
 }
 
 // StanceFigures is what it takes to come from the road into a stance.
 type StanceFigures struct {
 	ID      string        `json:"id" doc:"empty for the road"`
-	Steps   []Act         `json:"steps"`
+	Steps   []scene.Act   `json:"steps"`
 	Minutes float64       `json:"minutes" doc:"an estimate"`
 	Parts   []StancePlace `json:"parts" doc:"what stands elsewhere than on the road"`
 	Open    []OpenFigures `json:"open" doc:"what is open, where it is then"`
@@ -65,21 +53,21 @@ type OpenFigures struct {
 // Handling is how the fitout is handled day by day.
 type Handling struct {
 	Stances   []StanceFigures `json:"stances"`
-	Gets      []Get           `json:"gets" doc:"what it takes to get at each thing that is used daily"`
-	DriveAway []Act           `json:"driveAway" doc:"what must be shut, latched, lowered and stowed before driving off"`
+	Gets      []scene.Get     `json:"gets" doc:"what it takes to get at each thing that is used daily"`
+	DriveAway []scene.Act     `json:"driveAway" doc:"what must be shut, latched, lowered and stowed before driving off"`
 }
 
 // Engine tells what stands where, whether it fits, opens and can be reached, in every
 // stance.
 func Engine() plan.Engine[Figures] {
 	return plan.Engine[Figures]{
-		Figures: func(p *plan.Plan) Figures { return Figures{bench(p), handling(Of(p))} },
-		Rules:   []plan.Rule{gearTooLarge, cellOverfull, rules},
+		Figures: func(p *plan.Plan) Figures { return Figures{bench(p), handling(scene.Of(p))} },
+		Rules:   []plan.Rule{keeping.GearTooLarge, keeping.CellOverfull, rules},
 	}
 }
 
 func bench(p *plan.Plan) []PartFigures {
-	s := Of(p)
+	s := scene.Of(p)
 	all := []PartFigures{}
 	for i := range p.Items {
 		item := &p.Items[i]
@@ -90,20 +78,20 @@ func bench(p *plan.Plan) []PartFigures {
 			ID:     item.ID,
 			Box:    item.Box(),
 			Mass:   item.Mass,
-			Cells:  []CellFigures{},
+			Cells:  []scene.CellFigures{},
 			Leaves: []module.Leaf{},
-			Hand:   []HandFigures{},
-			Gaps:   []Gap{},
+			Hand:   []strength.HandFigures{},
+			Gaps:   []scene.Gap{},
 		}
 		if item.Module != nil {
 			f.Cells = append(f.Cells, s.Cells[item.ID]...)
 			f.Leaves = append(f.Leaves, module.Leaves(item)...)
-			if part := s.part(item.ID); part != nil && item.In == nil {
-				f.Hand = s.hand(part)
+			if part := s.Part(item.ID); part != nil && item.In == nil {
+				f.Hand = strength.Hand(s, part)
 			}
 			if bay := s.Bay(item.Bay); bay != nil && item.In == nil {
-				own := PartOf(item)
-				f.Gaps = append(f.Gaps, Gaps(&own, s.Parts, bay)...)
+				own := scene.PartOf(item)
+				f.Gaps = append(f.Gaps, scene.Gaps(&own, s.Parts, bay)...)
 			}
 		}
 		all = append(all, f)
@@ -111,19 +99,19 @@ func bench(p *plan.Plan) []PartFigures {
 	return all
 }
 
-func handling(s *Scene) Handling {
-	h := Handling{Stances: []StanceFigures{}, Gets: []Get{}, DriveAway: []Act{}}
+func handling(s *scene.Scene) Handling {
+	h := Handling{Stances: []StanceFigures{}, Gets: []scene.Get{}, DriveAway: []scene.Act{}}
 	for i := range s.Postures {
 		p := &s.Postures[i]
 		f := StanceFigures{
-			ID: p.Stance.ID, Steps: append([]Act{}, s.Change(p)...), Parts: []StancePlace{}, Open: []OpenFigures{},
+			ID: p.Stance.ID, Steps: append([]scene.Act{}, s.Change(p)...), Parts: []StancePlace{}, Open: []OpenFigures{},
 			Doors: []string{},
 		}
 		for _, step := range f.Steps {
 			f.Minutes += step.Minutes
 		}
 		for k := range s.Parts {
-			if p.moved(s, k) && !s.OnLegs(p, s.Parts[k].ID) {
+			if p.Moved(s, k) && !s.OnLegs(p, s.Parts[k].ID) {
 				f.Parts = append(f.Parts, StancePlace{s.Parts[k].ID, p.Gone[k], p.Boxes[k]})
 			}
 		}
@@ -139,7 +127,7 @@ func handling(s *Scene) Handling {
 	h.DriveAway = append(h.DriveAway, s.DriveAway()...)
 	for i := range h.Gets {
 		if h.Gets[i].Steps == nil {
-			h.Gets[i].Steps = []Act{}
+			h.Gets[i].Steps = []scene.Act{}
 		}
 	}
 	return h
@@ -148,20 +136,20 @@ func handling(s *Scene) Handling {
 // rules are what the rules of fit say, each fix that moves a part with its effect on
 // the axles, and with its place as the document keeps it.
 func rules(p *plan.Plan) []fitout.Finding {
-	s := Of(p)
-	found := s.Check()
+	s := scene.Of(p)
+	found := Check(s)
 	found = append(found, inCases(p, found)...)
 	for i := range found {
 		if f := &found[i]; f.Rule == "needs-hidden" || f.Rule == "needs-away" {
-			if inside := s.putOutOfSight(p, f); inside != nil {
+			if inside := keeping.PutOutOfSight(s, p, f); inside != nil {
 				f.Fixes = inside
 			}
 		} else if f.Rule == "dirty-beside-food" {
-			f.Fixes = s.putFromFood(p, f)
+			f.Fixes = keeping.PutFromFood(s, p, f)
 		}
 		for k := range found[i].Fixes {
 			fix := &found[i].Fixes[k]
-			part := s.part(fix.Edit.ID)
+			part := s.Part(fix.Edit.ID)
 			x := &fix.Edit.Value
 			if at := fix.Edit.At; at != nil {
 				x = &at.X

@@ -5,6 +5,7 @@ import (
 	"strings"
 
 	"zaino/internal/core/fit"
+	"zaino/internal/core/fit/keeping"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
 	"zaino/internal/example"
@@ -12,7 +13,7 @@ import (
 
 // A lunch box of 400 mm does not go into a drawer that is 240 mm high inside.
 func ExampleTooLarge() {
-	mm, what := fit.TooLarge(fitout.Size{Length: 300, Width: 200, Height: 400}, fitout.Size{Length: 650, Width: 420,
+	mm, what := keeping.TooLarge(fitout.Size{Length: 300, Width: 200, Height: 400}, fitout.Size{Length: 650, Width: 420,
 		Height: 240})
 	fmt.Println(mm, what)
 	// Output:

@@ -10,15 +10,18 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
+	"zaino/internal/core/fit/strength"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/module"
+	"zaino/internal/core/scene"
+	"zaino/internal/example/wagon"
 )
 
 // told are rule, subject, stance and figure of what a scene has to say, in order.
-func told(s *Scene) []string {
+func told(s *scene.Scene) []string {
 	s.Prepare()
 	var all []string
-	for _, f := range s.Check() {
+	for _, f := range Check(s) {
 		all = append(all, fmt.Sprintf("%s %s %s %.2f", f.Rule, f.Subject.ID, f.Stance, f.Value))
 	}
 	slices.Sort(all)
@@ -41,7 +44,7 @@ func mirroredFace(f fitout.Face) fitout.Face {
 }
 
 // mirror is a scene as a looking glass at its centre line shows it.
-func mirror(s *Scene) {
+func mirror(s *scene.Scene) {
 	for i := range s.Bays {
 		b := &s.Bays[i]
 		b.Room, b.Opening.Gap, b.Opening.Face = mirroredBox(
@@ -108,7 +111,7 @@ func mirror(s *Scene) {
 func TestAMirroredFitoutIsToldTheSameOf(t *testing.T) {
 	for id, trip := range trips {
 		t.Run(id, func(t *testing.T) {
-			plain, glass := sound(), sound()
+			plain, glass := wagon.Sound(), wagon.Sound()
 			trip.spoil(plain)
 			trip.spoil(glass)
 			mirror(glass)
@@ -143,7 +146,7 @@ func TestTheOrderOfTheListDoesNotMatter(t *testing.T) {
 		}
 		slices.Sort(ids)
 		id := rapid.SampledFrom(ids).Draw(t, "rule")
-		listed, shuffled := sound(), sound()
+		listed, shuffled := wagon.Sound(), wagon.Sound()
 		trips[id].spoil(listed)
 		trips[id].spoil(shuffled)
 		order := make([]int, len(shuffled.Parts))
@@ -154,7 +157,7 @@ func TestTheOrderOfTheListDoesNotMatter(t *testing.T) {
 			shuffled.Parts[to] = listed.Parts[from]
 		}
 		slices.Reverse(shuffled.Stances)
-		of := func(s *Scene) []string {
+		of := func(s *scene.Scene) []string {
 			return slices.DeleteFunc(told(s), func(f string) bool {
 				return slices.ContainsFunc(
 					pairs,
@@ -171,7 +174,7 @@ func TestTheOrderOfTheListDoesNotMatter(t *testing.T) {
 // Looking twice says the same, and changes nothing of what is looked at.
 func TestLookingChangesNothing(t *testing.T) {
 	for id, trip := range trips {
-		s := sound()
+		s := wagon.Sound()
 		trip.spoil(s)
 		first := told(s)
 		assert.Equal(t, first, told(s), id)
@@ -179,7 +182,7 @@ func TestLookingChangesNothing(t *testing.T) {
 }
 
 // made makes an edit of a fix on a scene, as the document's edit would.
-func made(t *testing.T, s *Scene, edit fitout.FixEdit) {
+func made(t *testing.T, s *scene.Scene, edit fitout.FixEdit) {
 	t.Helper()
 	for i := range s.Stances {
 		if s.Stances[i].ID != edit.With {
@@ -197,29 +200,29 @@ func made(t *testing.T, s *Scene, edit fitout.FixEdit) {
 			return
 		}
 	}
-	if k := indexOf(s.Unplaced, edit.ID); k >= 0 {
-		s.add(s.Unplaced[k])
+	if k := scene.IndexOf(s.Unplaced, edit.ID); k >= 0 {
+		wagon.Add(s, s.Unplaced[k])
 		s.Unplaced = slices.Delete(s.Unplaced, k, k+1)
 	}
-	p := s.part(edit.ID)
+	p := s.Part(edit.ID)
 	require.NotNil(t, p, "%s is about a part", edit.Kind)
 	at := p.Box.Middle()
 	switch edit.Kind {
 	case "part-x":
-		s.put(edit.ID, edit.Value-at.X, 0, 0)
+		wagon.Put(s, edit.ID, edit.Value-at.X, 0, 0)
 	case "part-y":
-		s.put(edit.ID, 0, edit.Value-at.Y, 0)
+		wagon.Put(s, edit.ID, 0, edit.Value-at.Y, 0)
 	case "part-z":
-		s.put(edit.ID, 0, 0, edit.Value-at.Z)
+		wagon.Put(s, edit.ID, 0, 0, edit.Value-at.Z)
 	case "travel":
 		p.Module().Travel = edit.Value
 		for i := range p.Leaves {
-			p.Leaves[i] = slide(p.Box, p.Leaves[i].Cell, edit.Value, 0, 0)
+			p.Leaves[i] = wagon.Slide(p.Box, p.Leaves[i].Cell, edit.Value, 0, 0)
 		}
 	case "drop":
 		p.Module().Drop = edit.Value
 		for i := range p.Leaves {
-			p.Leaves[i] = slide(p.Box, p.Leaves[i].Cell, p.Module().Travel, 0, -edit.Value)
+			p.Leaves[i] = wagon.Slide(p.Box, p.Leaves[i].Cell, p.Module().Travel, 0, -edit.Value)
 		}
 	case "latch":
 		p.Module().Latch = fitout.RatedLatch
@@ -230,7 +233,7 @@ func made(t *testing.T, s *Scene, edit fitout.FixEdit) {
 		p.Module().Faces = fitout.Face(edit.With)
 		p.Leaves = module.Leaves(p.Item)
 	case "stand-up":
-		g := s.gear(edit.ID)
+		g := s.Gear(edit.ID)
 		p.Item.Size = g.Size
 		p.Box = p.Item.Box()
 	case "runners":
@@ -244,7 +247,7 @@ func made(t *testing.T, s *Scene, edit fitout.FixEdit) {
 			Rating: 1000})
 		p.Module().Fixings = []fitout.Fixing{{Mount: "bolt-" + p.ID}}
 	case "part-place":
-		*p = p.movedBy(edit.At.X-at.X, edit.At.Y-at.Y, edit.At.Z-at.Z)
+		*p = p.MovedBy(edit.At.X-at.X, edit.At.Y-at.Y, edit.At.Z-at.Z)
 		if edit.Size != nil {
 			p.Item.Size, p.Item.At = *edit.Size, *edit.At
 			p.Box = p.Item.Box()
@@ -253,7 +256,7 @@ func made(t *testing.T, s *Scene, edit fitout.FixEdit) {
 	case "keyed":
 		p.Module().Keyed = true
 	case "strut-pivots":
-		w, ok := s.StrutsFor(p)
+		w, ok := strength.StrutsFor(s, p)
 		require.True(t, ok)
 		m := p.Module()
 		m.Struts, m.Force, m.StrutAt = w.Count, w.Force, w.At
@@ -276,13 +279,13 @@ func TestWhatARuleOffersMendsIt(t *testing.T) {
 	offered := 0
 	for _, rule := range Rules() {
 		t.Run(rule.ID, func(t *testing.T) {
-			s := sound()
+			s := wagon.Sound()
 			trips[rule.ID].spoil(s)
 			s.Prepare()
 			for _, f := range rule.Check(s) {
 				for _, fix := range f.Fixes {
 					offered++
-					mended := sound()
+					mended := wagon.Sound()
 					trips[rule.ID].spoil(mended)
 					made(t, mended, fix.Edit)
 					mended.Prepare()
@@ -308,21 +311,21 @@ func TestWhatARuleOffersMendsIt(t *testing.T) {
 func TestAFixIsNoLargerThanItHasToBe(t *testing.T) {
 	for _, id := range []string{"outside-bay", "hatch-lean", "lip", "opening-frame"} {
 		t.Run(id, func(t *testing.T) {
-			s := sound()
+			s := wagon.Sound()
 			trips[id].spoil(s)
 			s.Prepare()
 			rule := Rules()[slices.IndexFunc(Rules(), func(r Rule) bool { return r.ID == id })]
 			f := rule.Check(s)[0]
 			require.NotEmpty(t, f.Fixes)
 			edit := f.Fixes[0].Edit
-			at := s.part(edit.ID).Box.Middle()
+			at := s.Part(edit.ID).Box.Middle()
 			from := map[string]float64{"part-x": at.X, "part-y": at.Y, "part-z": at.Z}[edit.Kind]
 			if edit.Value > from {
 				edit.Value -= 2
 			} else {
 				edit.Value += 2
 			}
-			short := sound()
+			short := wagon.Sound()
 			trips[id].spoil(short)
 			made(t, short, edit)
 			short.Prepare()

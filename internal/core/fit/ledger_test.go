@@ -103,7 +103,12 @@ func TestWhatIsRoughHidesNoClashOfWhatIsDrawn(t *testing.T) {
 		assert.Equal(t, fitout.Stop, arch.Severity, arch.Sentence)
 		assert.Contains(t, arch.Sentence, "into arch left")
 	}
-	assert.Equal(t, fitout.Note, clash(fitout.Point{}, "fridge", "box").Severity, "nothing but the rough one is in the way")
+	assert.Equal(
+		t,
+		fitout.Note,
+		clash(fitout.Point{}, "fridge", "box").Severity,
+		"nothing but the rough one is in the way",
+	)
 }
 
 // Gear of the ledger that stands in a space and weighs something is held by nothing until it is a part with fixings;

@@ -5,8 +5,10 @@ import (
 	"math"
 	"slices"
 
+	"zaino/internal/core/fit/keeping"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/module"
+	"zaino/internal/core/scene"
 	"zaino/internal/core/words"
 )
 
@@ -23,32 +25,32 @@ const (
 var replaced = map[string]bool{"outside-bay": true, "parts-clash": true, "hatch-lean": true, "opening-frame": true}
 
 // suits are the rules that another space mends, and which spaces do.
-var suits = map[string]func(*Bay, *Part) bool{
-	"fuel-inside": awayFromPeople, "needs-away": awayFromPeople, "needs-dry": dry, "needs-lock": locked,
-	"vapour-closed": func(b *Bay, _ *Part) bool { return !b.Sealed && !b.Shared },
+var suits = map[string]func(*scene.Bay, *scene.Part) bool{
+	"fuel-inside": keeping.AwayFromPeople, "needs-away": keeping.AwayFromPeople, "needs-dry": keeping.Dry, "needs-lock": keeping.Locked,
+	"vapour-closed": func(b *scene.Bay, _ *scene.Part) bool { return !b.Sealed && !b.Shared },
 }
 
 // otherPlace offers the nearest free place of its space in which a part stands on something, or over a lip that it
 // has to clear, and in which it opens wherever a stance opens it.
-func (s *Scene) otherPlace(p *Part) []fitout.Fix {
-	bay := s.bay(p)
-	if bay == nil || !s.movable(p) {
+func otherPlace(s *scene.Scene, p *scene.Part) []fitout.Fix {
+	bay := s.BayOf(p)
+	if bay == nil || !movable(s, p) {
 		return nil
 	}
-	best := s.nearestFree(p, bay)
+	best := nearestFree(s, p, bay)
 	if best == nil {
 		return nil
 	}
-	way := s.saidWay(p.Box.Middle(), *best)
-	fix := edit("Put "+words.Lower(p.Name())+" to the nearest free place: "+way, "part-place", p.ID, 0)
+	way := saidWay(s, p.Box.Middle(), *best)
+	fix := scene.Edit("Put "+words.Lower(p.Name())+" to the nearest free place: "+way, "part-place", p.ID, 0)
 	fix.Edit.At = best
 	return []fitout.Fix{fix}
 }
 
 // otherSpace offers the nearest free place in another space that suits a rule, for a part of which nothing comes out:
 // what opens has another side to open to there. What held it is held anew by the edit.
-func (s *Scene) otherSpace(p *Part, rule string) []fitout.Fix {
-	if !s.movable(p) || len(p.Leaves) > 0 {
+func otherSpace(s *scene.Scene, p *scene.Part, rule string) []fitout.Fix {
+	if !movable(s, p) || len(p.Leaves) > 0 {
 		return nil
 	}
 	var best fitout.Fix
@@ -60,18 +62,18 @@ func (s *Scene) otherSpace(p *Part, rule string) []fitout.Fix {
 		}
 		on := *s
 		on.Parts = slices.Clone(s.Parts)
-		there := on.part(p.ID)
+		there := on.Part(p.ID)
 		there.Bay = bay.ID
-		if s.bay(there) == nil {
+		if s.BayOf(there) == nil {
 			continue
 		}
-		to := on.nearestFree(there, bay)
+		to := nearestFree(&on, there, bay)
 		if to == nil {
 			continue
 		}
 		if far := farAway(p.Box.Middle(), *to); far < nearest {
 			nearest = far
-			best = edit("Put "+words.Lower(p.Name())+" into "+words.Lower(bay.Name), "part-place", p.ID, 0)
+			best = scene.Edit("Put "+words.Lower(p.Name())+" into "+words.Lower(bay.Name), "part-place", p.ID, 0)
 			best.Edit.At, best.Edit.With = to, bay.ID
 		}
 	}
@@ -87,18 +89,18 @@ func farAway(a, b fitout.Point) float64 {
 }
 
 // movable tells whether a part may be put elsewhere: what stands on it would be left behind.
-func (s *Scene) movable(p *Part) bool {
+func movable(s *scene.Scene, p *scene.Part) bool {
 	return !p.Fixed && p.Item != nil &&
-		len(s.standOn(indexOf(s.Parts, p.ID))) == 0
+		len(s.StandOn(scene.IndexOf(s.Parts, p.ID))) == 0
 }
 
 // nearestFree is the middle of the nearest free place of a space that takes a part, or nil.
-func (s *Scene) nearestFree(p *Part, bay *Bay) *fitout.Point {
-	var others []Part
+func nearestFree(s *scene.Scene, p *scene.Part, bay *scene.Bay) *fitout.Point {
+	var others []scene.Part
 	for i := range s.Parts {
-		if q := &s.Parts[i]; q.ID != p.ID && least(q.Box.Overlap(bay.Room)) > slack {
+		if q := &s.Parts[i]; q.ID != p.ID && scene.Least(q.Box.Overlap(bay.Room)) > scene.Slack {
 			beside := *q
-			if q.Motion == Slides || q.Motion == Drawers || p.Motion == Slides || p.Motion == Drawers {
+			if q.Motion == scene.Slides || q.Motion == scene.Drawers || p.Motion == scene.Slides || p.Motion == scene.Drawers {
 				beside.Box.From.Y -= s.Practice.Clearance
 				beside.Box.To.Y += s.Practice.Clearance
 			}
@@ -111,24 +113,24 @@ func (s *Scene) nearestFree(p *Part, bay *Bay) *fitout.Point {
 	size, at := p.Box.Size(), p.Box.Middle()
 	var best *fitout.Point
 	nearest := 0.0
-	for _, free := range Free(bay, others, size) {
+	for _, free := range scene.Free(bay, others, size) {
 		to := fitout.Point{
 			X: min(max(at.X, free.From.X+size.Length/2), free.To.X-size.Length/2),
 			Y: min(max(at.Y, free.From.Y+size.Width/2), free.To.Y-size.Width/2),
 			Z: free.From.Z + size.Height/2,
 		}
-		moved := p.movedBy(to.X-at.X, to.Y-at.Y, to.Z-at.Z)
-		if !s.carried(&moved, bay) {
+		moved := p.MovedBy(to.X-at.X, to.Y-at.Y, to.Z-at.Z)
+		if !carried(s, &moved, bay) {
 			continue
 		}
-		if lip := s.inFrame(&moved); lip > slack && lip <= highestLip { // on a floor that clears it
+		if lip := s.InFrame(&moved); lip > scene.Slack && lip <= highestLip { // on a floor that clears it
 			to.Z += lip
-			moved = p.movedBy(to.X-at.X, to.Y-at.Y, to.Z-at.Z)
+			moved = p.MovedBy(to.X-at.X, to.Y-at.Y, to.Z-at.Z)
 		}
 		by := fitout.Point{X: to.X - at.X, Y: to.Y - at.Y, Z: to.Z - at.Z}
 		far := farAway(at, to)
-		if far < stillTheSame || best != nil && far >= nearest || s.inFrame(&moved) > slack ||
-			!s.StandsAs(p.ID, func(b fitout.Box) fitout.Box { return b.Moved(by.X, by.Y, by.Z) }) || !s.opensAt(&moved) {
+		if far < stillTheSame || best != nil && far >= nearest || s.InFrame(&moved) > scene.Slack ||
+			!s.StandsAs(p.ID, func(b fitout.Box) fitout.Box { return b.Moved(by.X, by.Y, by.Z) }) || !opensAt(s, &moved) {
 			continue
 		}
 		best, nearest = &to, far
@@ -138,8 +140,8 @@ func (s *Scene) nearestFree(p *Part, bay *Bay) *fitout.Point {
 
 // opensAt tells whether a part that stands elsewhere opens there, where a stance opens it, and stands in the way of
 // nothing that a stance opens.
-func (s *Scene) opensAt(moved *Part) bool {
-	k := indexOf(s.Parts, moved.ID)
+func opensAt(s *scene.Scene, moved *scene.Part) bool {
+	k := scene.IndexOf(s.Parts, moved.ID)
 	was := s.Parts[k].Box
 	for i := range s.Postures {
 		p := &s.Postures[i]
@@ -150,7 +152,8 @@ func (s *Scene) opensAt(moved *Part) bool {
 		carried.X, carried.Y, carried.Z = carried.X-was.From.X, carried.Y-was.From.Y, carried.Z-was.From.Z
 		then := moved.Box.Moved(carried.X, carried.Y, carried.Z)
 		for n, box := range p.Boxes {
-			if n != k && !p.Gone[n] && (then != moved.Box || box != s.Parts[n].Box) && least(then.Overlap(box)) > slack {
+			if n != k && !p.Gone[n] && (then != moved.Box || box != s.Parts[n].Box) &&
+				scene.Least(then.Overlap(box)) > scene.Slack {
 				return false // what a stance puts there
 			}
 		}
@@ -159,7 +162,7 @@ func (s *Scene) opensAt(moved *Part) bool {
 		}
 		for _, o := range p.Open {
 			if o.Part != k {
-				if least(meets(&o, moved.Box)) > slack {
+				if scene.Least(scene.Meets(&o, moved.Box)) > scene.Slack {
 					return false
 				}
 				continue
@@ -169,7 +172,7 @@ func (s *Scene) opensAt(moved *Part) bool {
 					continue
 				}
 				for n, box := range p.Boxes {
-					if n != k && !p.Gone[n] && least(leaf.Swept.Overlap(box)) > slack && !s.clears(p, n, leaf.Swept) {
+					if n != k && !p.Gone[n] && scene.Least(leaf.Swept.Overlap(box)) > scene.Slack && !s.Clears(p, n, leaf.Swept) {
 						return false
 					}
 				}
@@ -180,7 +183,7 @@ func (s *Scene) opensAt(moved *Part) bool {
 }
 
 // saidWay is a way in words.
-func (s *Scene) saidWay(from, to fitout.Point) string {
+func saidWay(s *scene.Scene, from, to fitout.Point) string {
 	var ways []string
 	for _, m := range []struct {
 		mm        float64
@@ -198,15 +201,15 @@ func (s *Scene) saidWay(from, to fitout.Point) string {
 }
 
 // carried tells whether a part stands with at least half of its foot on the floor of its space or on other parts.
-func (s *Scene) carried(p *Part, bay *Bay) bool {
-	if p.Traits().HungBelow || math.Abs(p.Box.From.Z-bay.Room.From.Z) <= touching {
+func carried(s *scene.Scene, p *scene.Part, bay *scene.Bay) bool {
+	if p.Traits().HungBelow || math.Abs(p.Box.From.Z-bay.Room.From.Z) <= scene.Touching {
 		return true
 	}
 	on := 0.0
 	for i := range s.Parts {
 		q := &s.Parts[i]
 		by := q.Box.Overlap(p.Box)
-		if q.ID != p.ID && math.Abs(q.Box.To.Z-p.Box.From.Z) <= touching && by.X > 0 && by.Y > 0 {
+		if q.ID != p.ID && math.Abs(q.Box.To.Z-p.Box.From.Z) <= scene.Touching && by.X > 0 && by.Y > 0 {
 			on += by.X * by.Y
 		}
 	}
@@ -219,8 +222,8 @@ const mostOff = 0.35
 
 // smaller offers to make a part that is built here smaller, by as much as it stands out of its space or in one
 // other part, where all that lies in it still goes in.
-func (s *Scene) smaller(p *Part, f *fitout.Finding) []fitout.Fix {
-	bay := s.bay(p)
+func smaller(s *scene.Scene, p *scene.Part, f *fitout.Finding) []fitout.Fix {
+	bay := s.BayOf(p)
 	if bay == nil || p.Fixed || p.Item == nil || p.Module().Wall == fitout.NoMaterial || p.Item.Source == fitout.ByScale {
 		return nil
 	}
@@ -229,10 +232,10 @@ func (s *Scene) smaller(p *Part, f *fitout.Finding) []fitout.Fix {
 	case "outside-bay":
 		small = p.Box.Cut(bay.Room)
 	case "parts-clash":
-		if len(f.With) != 1 || s.part(f.With[0]) == nil {
+		if len(f.With) != 1 || s.Part(f.With[0]) == nil {
 			return nil
 		}
-		small = cutClear(p.Box, s.part(f.With[0]).Box)
+		small = cutClear(p.Box, s.Part(f.With[0]).Box)
 	default:
 		return nil
 	}
@@ -255,10 +258,10 @@ func (s *Scene) smaller(p *Part, f *fitout.Finding) []fitout.Fix {
 	}
 	item := *p.Item
 	item.Size, item.At = is, small.Middle()
-	if less == "" || !s.stillHolds(&item) || !s.StandsAs(p.ID, func(fitout.Box) fitout.Box { return small }) {
+	if less == "" || !stillHolds(s, &item) || !s.StandsAs(p.ID, func(fitout.Box) fitout.Box { return small }) {
 		return nil
 	}
-	fix := edit(fmt.Sprintf("Build %s %s", words.Lower(p.Name()), less), "part-place", p.ID, 0)
+	fix := scene.Edit(fmt.Sprintf("Build %s %s", words.Lower(p.Name()), less), "part-place", p.ID, 0)
 	at := small.Middle()
 	fix.Edit.At, fix.Edit.Size = &at, &is
 	return []fitout.Fix{fix}
@@ -268,7 +271,7 @@ func (s *Scene) smaller(p *Part, f *fitout.Finding) []fitout.Fix {
 func cutClear(own, other fitout.Box) fitout.Box {
 	best := own
 	most := 0.0
-	for _, left := range without(own, other, fitout.Size{}) {
+	for _, left := range scene.Without(own, other, fitout.Size{}) {
 		if litres := left.Litres(); litres > most {
 			best, most = left, litres
 		}
@@ -277,14 +280,14 @@ func cutClear(own, other fitout.Box) fitout.Box {
 }
 
 // stillHolds tells whether all that lies in a part goes into it as it is built now.
-func (s *Scene) stillHolds(item *fitout.Item) bool {
+func stillHolds(s *scene.Scene, item *fitout.Item) bool {
 	for i := range s.Things {
 		t := &s.Things[i]
 		if t.Part != item.ID {
 			continue
 		}
 		for _, c := range module.Cells(item) {
-			if over, _ := TooLarge(t.Item.Size, c.Inside.Size()); c.ID == t.Cell && over > 0 {
+			if over, _ := keeping.TooLarge(t.Item.Size, c.Inside.Size()); c.ID == t.Cell && over > 0 {
 				return false
 			}
 		}

@@ -9,67 +9,89 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"zaino/internal/core/quantity"
+	"zaino/internal/core/scene"
+	"zaino/internal/example/wagon"
 )
 
 // named is an amount that the sentence of a rule names, and what somebody does who follows it.
 type named struct {
 	rule, says string // says is a pattern with the amount in it
-	do         func(s *Scene, by float64)
+	do         func(s *scene.Scene, by float64)
 }
 
 // grown moves one side of a part.
-func (s *Scene) grown(id string, dx, dy, dz float64) {
-	p := s.part(id)
+func grown(s *scene.Scene, id string, dx, dy, dz float64) {
+	p := s.Part(id)
 	p.Box.To.X, p.Box.To.Y, p.Box.To.Z = p.Box.To.X+dx, p.Box.To.Y+dy, p.Box.To.Z+dz
 }
 
 // followed are the amounts that sentences name besides those of the changes that are offered.
 var followed = []named{
-	{"bed-headroom", `Lower the bed by ([\d.]+) mm`, func(s *Scene, mm float64) { s.put("platform", 0, 0, -mm) }},
-	{"bed-narrow", `Widen it by ([\d.]+) mm`, func(s *Scene, mm float64) { s.grown("platform", 0, mm, 0) }},
-	{"bed-short", `Lengthen it by ([\d.]+) mm`, func(s *Scene, mm float64) { s.grown("platform", mm, 0, 0) }},
-	{"bed-uneven", `Raise the lower one by ([\d.]+) mm`, func(s *Scene, mm float64) {
+	{
+		"bed-headroom",
+		`Lower the bed by ([\d.]+) mm`,
+		func(s *scene.Scene, mm float64) { wagon.Put(s, "platform", 0, 0, -mm) },
+	},
+	{"bed-narrow", `Widen it by ([\d.]+) mm`, func(s *scene.Scene, mm float64) { grown(s, "platform", 0, mm, 0) }},
+	{"bed-short", `Lengthen it by ([\d.]+) mm`, func(s *scene.Scene, mm float64) { grown(s, "platform", mm, 0, 0) }},
+	{"bed-uneven", `Raise the lower one by ([\d.]+) mm`, func(s *scene.Scene, mm float64) {
 		low := ""
 		for i := range s.Parts {
-			if p := &s.Parts[i]; p.Traits().Bed && (low == "" || p.Box.To.Z < s.part(low).Box.To.Z) {
+			if p := &s.Parts[i]; p.Traits().Bed && (low == "" || p.Box.To.Z < s.Part(low).Box.To.Z) {
 				low = p.ID
 			}
 		}
-		s.put(low, 0, 0, mm)
+		wagon.Put(s, low, 0, 0, mm)
 	}},
-	{"door-load", `Take ([\d.]+) kg off it`, func(s *Scene, kg float64) { s.part("carrier").Mass -= kg }},
-	{"hammock-short", `further apart by ([\d.]+) mm`, func(s *Scene, mm float64) { s.Vehicle.Mounts[2].At.X += mm }},
-	{"hatch-lean", `shorter, by ([\d.]+) mm`, func(s *Scene, mm float64) { s.grown("unit", -mm, 0, 0) }},
-	{"hatch-lean", `or lower by ([\d.]+) mm`, func(s *Scene, mm float64) { s.grown("unit", 0, 0, -mm) }},
-	{"heavy-high", `put it ([\d.]+) mm lower`, func(s *Scene, mm float64) { s.put("fridge", 0, 0, -mm) }},
-	{"hides", `Move it ([\d.]+) mm up`, func(s *Scene, mm float64) { s.put("carrier", 0, 0, mm) }},
-	{"latch-weak", `Fit one that holds ([\d.]+) N`, func(s *Scene, n float64) { s.part("unit").Module().Holds = n }},
-	{"lid-blocked", `Lower the box by ([\d.]+) mm`, func(s *Scene, mm float64) { s.put("chest", 0, 0, -mm) }},
-	{"lift-out", `make it ([\d.]+) kg lighter`, func(s *Scene, kg float64) { s.part("unit").Mass -= kg }},
-	{"lip", `Raise it by ([\d.]+) mm`, func(s *Scene, mm float64) { s.put("unit", 0, 0, mm) }},
-	{"live-load", `Rate it ([\d.]+) kg higher`, func(s *Scene, kg float64) { s.part("platform").Module().Rated += kg }},
-	{"opening-covered", `Move it ([\d.]+) mm away`, func(s *Scene, mm float64) { s.put("unit", 0, mm, 0) }},
-	{"opening-frame", `stands ([\d.]+) mm into the frame`, func(s *Scene, mm float64) { s.put("unit", 0, mm, 0) }},
-	{"outside-bay", `smaller by that much|stands ([\d.]+) mm out of`, func(s *Scene, mm float64) { s.grown("chest", 0, -mm, 0) }},
-	{"parts-clash", `Move it ([\d.]+) mm to the left`, func(s *Scene, mm float64) { s.put("unit", 0, -mm, 0) }},
-	{"reach-depth", `Bring it ([\d.]+) mm nearer`, func(s *Scene, mm float64) {
+	{"door-load", `Take ([\d.]+) kg off it`, func(s *scene.Scene, kg float64) { s.Part("carrier").Mass -= kg }},
+	{"hammock-short", `further apart by ([\d.]+) mm`, func(s *scene.Scene, mm float64) { s.Vehicle.Mounts[2].At.X += mm }},
+	{"hatch-lean", `shorter, by ([\d.]+) mm`, func(s *scene.Scene, mm float64) { grown(s, "unit", -mm, 0, 0) }},
+	{"hatch-lean", `or lower by ([\d.]+) mm`, func(s *scene.Scene, mm float64) { grown(s, "unit", 0, 0, -mm) }},
+	{"heavy-high", `put it ([\d.]+) mm lower`, func(s *scene.Scene, mm float64) { wagon.Put(s, "fridge", 0, 0, -mm) }},
+	{"hides", `Move it ([\d.]+) mm up`, func(s *scene.Scene, mm float64) { wagon.Put(s, "carrier", 0, 0, mm) }},
+	{"latch-weak", `Fit one that holds ([\d.]+) N`, func(s *scene.Scene, n float64) { s.Part("unit").Module().Holds = n }},
+	{"lid-blocked", `Lower the box by ([\d.]+) mm`, func(s *scene.Scene, mm float64) { wagon.Put(s, "chest", 0, 0, -mm) }},
+	{"lift-out", `make it ([\d.]+) kg lighter`, func(s *scene.Scene, kg float64) { s.Part("unit").Mass -= kg }},
+	{"lip", `Raise it by ([\d.]+) mm`, func(s *scene.Scene, mm float64) { wagon.Put(s, "unit", 0, 0, mm) }},
+	{
+		"live-load",
+		`Rate it ([\d.]+) kg higher`,
+		func(s *scene.Scene, kg float64) { s.Part("platform").Module().Rated += kg },
+	},
+	{"opening-covered", `Move it ([\d.]+) mm away`, func(s *scene.Scene, mm float64) { wagon.Put(s, "unit", 0, mm, 0) }},
+	{
+		"opening-frame",
+		`stands ([\d.]+) mm into the frame`,
+		func(s *scene.Scene, mm float64) { wagon.Put(s, "unit", 0, mm, 0) },
+	},
+	{
+		"outside-bay",
+		`smaller by that much|stands ([\d.]+) mm out of`,
+		func(s *scene.Scene, mm float64) { grown(s, "chest", 0, -mm, 0) },
+	},
+	{
+		"parts-clash",
+		`Move it ([\d.]+) mm to the left`,
+		func(s *scene.Scene, mm float64) { wagon.Put(s, "unit", 0, -mm, 0) },
+	},
+	{"reach-depth", `Bring it ([\d.]+) mm nearer`, func(s *scene.Scene, mm float64) {
 		for i := range s.Things {
 			if s.Things[i].Item.ID == "pot" {
 				s.Things[i].Item.At.X += mm
 				return
 			}
 		}
-		s.put("pot", mm, 0, 0)
+		wagon.Put(s, "pot", mm, 0, 0)
 	}},
-	{"reach-height", `Put it ([\d.]+) mm lower`, func(s *Scene, mm float64) { s.Things[0].Item.At.Z -= mm }},
-	{"rim-height", `Put it ([\d.]+) mm lower`, func(s *Scene, mm float64) { s.put("fridge", 0, 0, -mm) }},
-	{"runner-load", `Take ([\d.]+) kg out`, func(s *Scene, kg float64) { s.part("unit").Cells[0].Load -= kg }},
-	{"runner-load", `runners rated ([\d.]+) kg`, func(s *Scene, kg float64) { s.part("unit").Module().Rated = kg }},
-	{"service-reach", `there are ([\d.]+) mm`, func(s *Scene, mm float64) { s.put("wall", 120-mm, 0, 0) }},
-	{"shut-in", `Move that ([\d.]+) mm to the left`, func(s *Scene, mm float64) { s.put("post", 0, -mm, 0) }},
-	{"tight", `narrower, by ([\d.]+) mm`, func(s *Scene, mm float64) { s.put("fridge", 0, mm, 0) }},
-	{"topples", `Move it ([\d.]+) mm to the left`, func(s *Scene, mm float64) { s.put("chest", 0, -mm, 0) }},
-	{"way-blocked", `Move that ([\d.]+) mm down`, func(s *Scene, mm float64) { s.put("crate", 0, 0, -mm) }},
+	{"reach-height", `Put it ([\d.]+) mm lower`, func(s *scene.Scene, mm float64) { s.Things[0].Item.At.Z -= mm }},
+	{"rim-height", `Put it ([\d.]+) mm lower`, func(s *scene.Scene, mm float64) { wagon.Put(s, "fridge", 0, 0, -mm) }},
+	{"runner-load", `Take ([\d.]+) kg out`, func(s *scene.Scene, kg float64) { s.Part("unit").Cells[0].Load -= kg }},
+	{"runner-load", `runners rated ([\d.]+) kg`, func(s *scene.Scene, kg float64) { s.Part("unit").Module().Rated = kg }},
+	{"service-reach", `there are ([\d.]+) mm`, func(s *scene.Scene, mm float64) { wagon.Put(s, "wall", 120-mm, 0, 0) }},
+	{"shut-in", `Move that ([\d.]+) mm to the left`, func(s *scene.Scene, mm float64) { wagon.Put(s, "post", 0, -mm, 0) }},
+	{"tight", `narrower, by ([\d.]+) mm`, func(s *scene.Scene, mm float64) { wagon.Put(s, "fridge", 0, mm, 0) }},
+	{"topples", `Move it ([\d.]+) mm to the left`, func(s *scene.Scene, mm float64) { wagon.Put(s, "chest", 0, -mm, 0) }},
+	{"way-blocked", `Move that ([\d.]+) mm down`, func(s *scene.Scene, mm float64) { wagon.Put(s, "crate", 0, 0, -mm) }},
 }
 
 // amount is what a sentence names by a pattern that is written for metric units, in base units.
@@ -107,20 +129,20 @@ func TestWhatASentenceNamesMends(t *testing.T) {
 		for _, units := range []quantity.System{quantity.Metric, quantity.US} {
 			t.Run(n.rule+" "+string(units), func(t *testing.T) {
 				rule := byID[n.rule]
-				scene := func() *Scene {
-					s := sound()
+				spoiled := func() *scene.Scene {
+					s := wagon.Sound()
 					trips[n.rule].spoil(s)
 					s.Say.Units = units
 					s.Prepare()
 					return s
 				}
-				f := rule.Check(scene())[0]
+				f := rule.Check(spoiled())[0]
 				if n.rule == "service-reach" && units == quantity.US {
 					return // it names the room that there is, of which a tape's sixteenths are too rough for a remainder
 				}
 				by := amount(t, n.says, f.Sentence, units)
 				stays := func(by float64, alike bool) bool {
-					s := scene()
+					s := spoiled()
 					n.do(s, by)
 					s.Prepare()
 					for _, g := range rule.Check(s) {

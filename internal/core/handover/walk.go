@@ -3,9 +3,9 @@ package handover
 import (
 	"fmt"
 
-	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/scene"
 	"zaino/internal/core/words"
 )
 
@@ -50,12 +50,11 @@ func Walk(p *plan.Plan) []WalkPoint {
 		"Every lock with its key",
 		"which are keyed alike, where the spare is, and how one gets out from inside",
 	)
-	scene := fit.Of(p)
 	add(
 		"drive-away",
 		"Around it",
 		"Before driving off",
-		fmt.Sprintf("the list of %d things to shut, latch, lower and stow", len(scene.DriveAway())),
+		fmt.Sprintf("the list of %d things to shut, latch, lower and stow", len(scene.Of(p).DriveAway())),
 	)
 	for i := range p.Variant.Stances {
 		s := &p.Variant.Stances[i]

@@ -4,7 +4,7 @@ import (
 	"fmt"
 	"slices"
 
-	"zaino/internal/core/fit"
+	"zaino/internal/core/fit/keeping"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/load"
 	"zaino/internal/core/module"
@@ -158,7 +158,7 @@ func (s sheet) holdsStill(part *fitout.Item) bool {
 		if k < 0 {
 			return false
 		}
-		over, _ := fit.TooLarge(i.Size, cells[k].Inside.Size())
+		over, _ := keeping.TooLarge(i.Size, cells[k].Inside.Size())
 		return over > 0
 	})
 }

@@ -4,10 +4,10 @@ import (
 	"fmt"
 	"math"
 
-	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/load"
 	"zaino/internal/core/module"
+	"zaino/internal/core/scene"
 	"zaino/internal/core/words"
 )
 
@@ -79,7 +79,7 @@ func (s sheet) shift(i int, direction string, most, sign float64, way fitout.Poi
 		Things: []string{item.ID}, Most: math.Floor(max(0, most)/ShiftStep) * ShiftStep, Step: ShiftStep, Axles: axles,
 		Effects: s.effects(s.Load.Carrier(i), per), Effort: mass.Kg / 1000,
 		Can: func(mm float64) bool {
-			return fit.Of(s.Plan).StandsAs(item.ID, func(b fitout.Box) fitout.Box { return b.Moved(way.X*mm, way.Y*mm, 0) })
+			return scene.Of(s.Plan).StandsAs(item.ID, func(b fitout.Box) fitout.Box { return b.Moved(way.X*mm, way.Y*mm, 0) })
 		},
 		Fix: func(mm float64) fitout.Fix {
 			return fitout.Fix{

@@ -6,9 +6,9 @@ import (
 	"slices"
 
 	"zaino/internal/core/edit"
-	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/module"
+	"zaino/internal/core/scene"
 	"zaino/internal/core/words"
 )
 
@@ -73,7 +73,7 @@ func (s sheet) serves(old, with *fitout.Item) bool {
 func (s sheet) fitsInstead(old, with *fitout.Item) bool {
 	trial := *old
 	edit.Replace(&trial, with)
-	return fit.Of(s.Plan).StandsAs(old.ID, func(fitout.Box) fitout.Box { return trial.Box() })
+	return scene.Of(s.Plan).StandsAs(old.ID, func(fitout.Box) fitout.Box { return trial.Box() })
 }
 
 // componentMass is what a component weighs empty, kg.

@@ -8,12 +8,12 @@ import (
 
 	"zaino/internal/core/assess"
 	"zaino/internal/core/build"
-	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/limits"
 	"zaino/internal/core/module"
 	"zaino/internal/core/plan"
 	"zaino/internal/core/power"
+	"zaino/internal/core/scene"
 	"zaino/internal/core/trip"
 	"zaino/internal/core/words"
 )
@@ -88,7 +88,7 @@ func VariantOf(s, first *plan.Plan, findings []fitout.Finding) VariantFigures {
 		Findings: []fitout.Finding{}, Parts: []VariantPart{}, Differs: differences(s, first)}
 	corners := s.Now.Corners(s.Load.Wheelbase, s.Load.TrackFront, s.Load.TrackRear)
 	f.Sides = corners.FrontRight + corners.RearRight - corners.FrontLeft - corners.RearLeft
-	table, scene := limits.Of(s), fit.Of(s)
+	table, on := limits.Of(s), scene.Of(s)
 	f.Pads = table.PadsIn(table.Shown())
 	f.Nights, f.Weakest = power.Endurance(s)
 	f.Fuel, f.OnTheWay = trip.InAll(s)
@@ -102,8 +102,8 @@ func VariantOf(s, first *plan.Plan, findings []fitout.Finding) VariantFigures {
 		changes[d.ID] = d.Kind
 	}
 	var bed fitout.Box
-	for i := range scene.Parts {
-		p := &scene.Parts[i]
+	for i := range on.Parts {
+		p := &on.Parts[i]
 		f.Fitout += p.Item.Mass
 		f.Price += price(p.Item)
 		f.Parts = append(f.Parts, VariantPart{p.ID, p.Name(), p.Box, changes[p.ID]})
@@ -120,7 +120,7 @@ func VariantOf(s, first *plan.Plan, findings []fitout.Finding) VariantFigures {
 		}
 	}
 	f.Bed = bed.Size()
-	for _, g := range scene.Gets() {
+	for _, g := range on.Gets() {
 		f.Steps += len(g.Steps)
 		for i := range s.Items {
 			if s.Items[i].ID == g.ID {

@@ -8,13 +8,14 @@ import (
 	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/handover"
+	"zaino/internal/core/scene"
 	"zaino/internal/core/words"
 )
 
 func (g *packer) lists() {
 	p := g.p
-	scene := fit.Of(p)
-	texts := func(acts []fit.Act) []string {
+	on := scene.Of(p)
+	texts := func(acts []scene.Act) []string {
 		all := []string{}
 		for _, a := range acts {
 			all = append(all, a.Text)
@@ -25,7 +26,7 @@ func (g *packer) lists() {
 		"drive-away",
 		"Before driving off",
 		"",
-		append(texts(scene.DriveAway()), "Walk around it once: doors, cables, steps, ground beneath."),
+		append(texts(on.DriveAway()), "Walk around it once: doors, cables, steps, ground beneath."),
 	)
 	for _, s := range fit.Engine().Figures(p).Handling.Stances {
 		for i := range p.Variant.Stances {

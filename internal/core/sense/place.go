@@ -4,9 +4,9 @@ import (
 	"fmt"
 	"math"
 
-	"zaino/internal/core/fit"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/scene"
 	"zaino/internal/core/space"
 	"zaino/internal/core/words"
 )
@@ -34,7 +34,7 @@ func bayUnsaid(p *plan.Plan) []fitout.Finding {
 		if item.Module == nil && !hard || item.Bay != "" || item.In != nil || item.Seat != "" || item.OnTrailer {
 			continue
 		}
-		for _, b := range fit.Of(p).Bays {
+		for _, b := range scene.Of(p).Bays {
 			box := item.Box()
 			in := b.Room.Cut(box).Litres()
 			if !loaded(b.Kind) || in <= box.Litres()/2 || item.Module == nil && in > b.Room.Litres()/2 {

@@ -1,0 +1,114 @@
+package keeping
+
+import (
+	"fmt"
+
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/plan"
+	"zaino/internal/core/quantity"
+	"zaino/internal/core/scene"
+	"zaino/internal/core/words"
+)
+
+// GearTooLarge stops what does not go into its compartment: its height first,
+// then its sides, lying either way round.
+func GearTooLarge(p *plan.Plan) []fitout.Finding {
+	var found []fitout.Finding
+	for i := range p.Items {
+		item := &p.Items[i]
+		if item.In == nil {
+			continue
+		}
+		for _, c := range scene.Of(p).Cells[item.In.Module] {
+			if c.ID != item.In.Cell {
+				continue
+			}
+			over, what := TooLarge(item.Size, c.Inside.Size())
+			if !quantity.Exceeds(over, 0) {
+				continue
+			}
+			found = append(found, fitout.Finding{
+				Rule: "gear-too-large", Severity: fitout.Stop, Subject: fitout.Subject{Kind: "module", ID: item.ID},
+				With:  []string{item.In.Module, item.In.Cell},
+				Title: fmt.Sprintf("%s does not go into %s", item.Name, words.Lower(c.Name)),
+				Sentence: fmt.Sprintf(
+					"%s is %s too %s for %s of %s. Put it elsewhere, or make that larger by as much.",
+					item.Name,
+					p.Say.Length(over),
+					what,
+					words.Lower(c.Name),
+					words.Lower(p.Name(item.In.Module)),
+				),
+				Value: over, Margin: -over, Unit: "mm", Source: "physics", Fixes: putAway(scene.Of(p), p, item.ID),
+			})
+		}
+	}
+	return found
+}
+
+// TooLarge returns by how much a thing is too high, or, lying the better way
+// round, too long or too wide for a room, mm.
+func TooLarge(thing, room fitout.Size) (mm float64, what string) {
+	if over := thing.Height - room.Height; over > 0 {
+		return over, "high"
+	}
+	along := max(thing.Length-room.Length, thing.Width-room.Width)
+	turned := max(thing.Width-room.Length, thing.Length-room.Width)
+	if turned < along {
+		return turned, longOrWide(thing.Width-room.Length, thing.Length-room.Width)
+	}
+	return along, longOrWide(thing.Length-room.Length, thing.Width-room.Width)
+}
+
+// longOrWide tells along which side of the room a thing is too large.
+func longOrWide(along, across float64) string {
+	if across > along {
+		return "wide"
+	}
+	return "long"
+}
+
+// Fullest is the share of a compartment beyond which nobody packs it in
+// practice.
+const Fullest = 0.85
+
+// CellOverfull cautions about a compartment that is fuller than it can be packed.
+func CellOverfull(p *plan.Plan) []fitout.Finding {
+	var found []fitout.Finding
+	for i := range p.Items {
+		item := &p.Items[i]
+		for _, f := range scene.Of(p).Cells[item.ID] {
+			c := f.Cell
+			if !quantity.Exceeds(f.Filled, Fullest) {
+				continue
+			}
+			found = append(found, fitout.Finding{
+				Rule: "cell-overfull", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "module", ID: item.ID},
+				With:  []string{c.ID},
+				Title: fmt.Sprintf("%s of %s is overfull", c.Name, words.Lower(item.Name)),
+				Sentence: fmt.Sprintf(
+					"What lies in %s takes %.0f %% of its %s; above %.0f %% it cannot be packed in practice.",
+					words.Lower(c.Name),
+					100*f.Filled,
+					p.Say.Volume(f.Litres),
+					100*Fullest,
+				),
+				Value: 100 * f.Filled, Limit: 100 * Fullest, Margin: 100 * (Fullest - f.Filled), Unit: "%", Source: "practice",
+				Fixes: relief(p, &f),
+			})
+		}
+	}
+	return found
+}
+
+// relief offers to put the first thing elsewhere by which a compartment is not overfull any more.
+func relief(p *plan.Plan, f *scene.CellFigures) []fitout.Fix {
+	for _, h := range f.Holds {
+		if k := p.Index(h.ID); k >= 0 && f.Filled-p.Items[k].Box().Litres()/f.Litres <= Fullest {
+			if fixes := putAway(scene.Of(p), p, h.ID); fixes != nil {
+				return fixes
+			}
+		}
+	}
+	return nil
+}

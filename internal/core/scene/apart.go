@@ -1,0 +1,141 @@
+package scene
+
+import (
+	"cmp"
+	"slices"
+
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/words"
+)
+
+// Step is a move along one axis: how far, and which way in words.
+type Step struct {
+	MM    float64
+	Way   string
+	Moves fitout.Point // a millimetre of it
+}
+
+// ToTheRear is a move toward the rear, mm.
+func ToTheRear(mm float64) Step { return Step{mm, "toward the rear", fitout.Point{X: 1}} }
+
+// ToTheFront is a move toward the front, mm.
+func ToTheFront(mm float64) Step { return Step{mm, "toward the front", fitout.Point{X: -1}} }
+
+// ToTheRight is a move to the right, mm.
+func ToTheRight(mm float64) Step { return Step{mm, "to the right", fitout.Point{Y: 1}} }
+
+// ToTheLeft is a move to the left, mm.
+func ToTheLeft(mm float64) Step { return Step{mm, "to the left", fitout.Point{Y: -1}} }
+
+// Steps are the six moves by which one box comes clear of another. Where one lies within the other's reach, that is
+// more than they overlap.
+func Steps(own, other fitout.Box) []Step {
+	return []Step{
+		ToTheRear(other.To.X - own.From.X), ToTheFront(own.To.X - other.From.X),
+		ToTheRight(other.To.Y - own.From.Y), ToTheLeft(own.To.Y - other.From.Y),
+		{other.To.Z - own.From.Z, "up", fitout.Point{Z: 1}},
+		{own.To.Z - other.From.Z, "down", fitout.Point{Z: -1}},
+	}
+}
+
+// Apart is the least move by which one box comes clear of another; where a way is asked for, the least of those that
+// have it.
+func Apart(own, other fitout.Box, may func(Step) bool) Step {
+	best := Step{MM: -1}
+	for _, s := range Steps(own, other) {
+		if (best.MM < 0 || s.MM < best.MM) && (may == nil || may(s)) {
+			best = s
+		}
+	}
+	return best
+}
+
+// Said is a move in words.
+func (s *Scene) Said(m Step) string { return s.Say.LengthAtLeast(m.MM) + " " + m.Way }
+
+// mostMovesOffered is how many moves of one part are offered.
+const mostMovesOffered = 2
+
+// Moves offers the shortest moves by which a part comes clear of a box and stands free in its space; up only onto
+// what it comes clear of, and down only what hangs. What is locked stays.
+func (s *Scene) Moves(p *Part, from fitout.Box, may func(Step) bool) []fitout.Fix {
+	return s.MovesBy(p, Steps(p.Box, from), may)
+}
+
+// ClearOf offers the shortest moves by which a part keeps so many mm from a place, on every side of it.
+func (s *Scene) ClearOf(p *Part, at fitout.Point, mm float64) []fitout.Fix {
+	return s.Moves(p, fitout.Box{From: at, To: at}.Grown(mm), nil)
+}
+
+// SoundMove tells whether a fix that moves a part leaves it in its space, in nothing else, and no further in the
+// frame of its opening than it was; clear of the frame where that is what it is for. What moves nothing is left to
+// others.
+func (s *Scene) SoundMove(f *fitout.Finding, fix *fitout.Fix) bool {
+	p := s.Part(fix.Edit.ID)
+	if p == nil {
+		return true
+	}
+	at, by := p.Box.Middle(), fitout.Point{}
+	switch fix.Edit.Kind {
+	case "part-x":
+		by.X = fix.Edit.Value - at.X
+	case "part-y":
+		by.Y = fix.Edit.Value - at.Y
+	case "part-z":
+		by.Z = fix.Edit.Value - at.Z
+	default:
+		return true
+	}
+	if !s.StandsAs(p.ID, func(b fitout.Box) fitout.Box { return b.Moved(by.X, by.Y, by.Z) }) {
+		return false
+	}
+	may := s.InFrame(p)
+	if f.Rule == "opening-frame" || f.Rule == "lip" {
+		may = 0
+	}
+	moved := p.MovedBy(by.X, by.Y, by.Z)
+	return s.InFrame(&moved) <= may+Slack
+}
+
+// InFrame is how far what goes out of a part stands in the frame or behind the lip of its opening, mm.
+func (s *Scene) InFrame(p *Part) (most float64) {
+	if bay := s.BayOf(p); bay != nil && (p.Motion == Slides || p.Motion == Drawers) {
+		for _, leaf := range p.Leaves {
+			if bay.Through(leaf.Swept) && !bay.Through(leaf.Closed) {
+				mm, _ := bay.Frame(leaf.Closed)
+				most = max(most, mm)
+			}
+		}
+	}
+	return most
+}
+
+// MovesBy is moves by given steps: those by which something that moves with the part comes clear.
+func (s *Scene) MovesBy(p *Part, all []Step, may func(Step) bool) []fitout.Fix {
+	if p.Fixed || p.Item == nil || p.Item.At == (fitout.Point{}) { // placed nowhere yet
+		return nil
+	}
+	slices.SortStableFunc(all, func(a, b Step) int { return cmp.Compare(a.MM, b.MM) })
+	var fixes []fitout.Fix
+	at := p.Box.Middle()
+	for _, m := range all {
+		if len(fixes) == mostMovesOffered {
+			break
+		}
+		dx, dy, dz := m.Moves.X*m.MM, m.Moves.Y*m.MM, m.Moves.Z*m.MM
+		free := func(b fitout.Box) fitout.Box { return b.Moved(dx, dy, dz) }
+		if m.MM <= 0 || m.Moves.Z < 0 && !p.Traits().HungBelow || may != nil && !may(m) || !s.StandsAs(p.ID, free) {
+			continue
+		}
+		label := "Move " + words.Lower(p.Name()) + " " + s.Said(m)
+		switch {
+		case m.Moves.X != 0:
+			fixes = append(fixes, Edit(label, "part-x", p.ID, at.X+dx))
+		case m.Moves.Y != 0:
+			fixes = append(fixes, Edit(label, "part-y", p.ID, at.Y+dy))
+		default:
+			fixes = append(fixes, Edit(label, "part-z", p.ID, at.Z+dz))
+		}
+	}
+	return fixes
+}
