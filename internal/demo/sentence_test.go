@@ -47,6 +47,12 @@ func item(j *fitout.Job, id string) *fitout.Item {
 	return &items[slices.IndexFunc(items, func(i fitout.Item) bool { return i.ID == id })]
 }
 
+// lightOf is the first load that lights a zone.
+func lightOf(j *fitout.Job, zone fitout.LightZone) *fitout.PowerLoad {
+	all := loads(j)
+	return &all[slices.IndexFunc(all, func(l fitout.PowerLoad) bool { return l.Light != nil && l.Light.Zone == zone })]
+}
+
 func house(j *fitout.Job) *fitout.PowerSystem { return &systems(j)[1] }
 
 var followed = []named{
@@ -167,6 +173,19 @@ var followed = []named{
 		},
 		func(j *fitout.Job, kg float64) { // from one axle to the other
 			item(j, "moved").At.X -= kg / 420 * j.Vehicle.ExtendedWheelbase()
+		}, nil,
+	},
+	{
+		"too-dark", `([\d.]+) of the first would do`, "river-gauging",
+		func(j *fitout.Job) { lightOf(j, fitout.LightBench).Light.Lumens /= 12 },
+		func(j *fitout.Job, n float64) { lightOf(j, fitout.LightBench).Count = n },
+		func(n float64) float64 { return n - 1 },
+	},
+	{
+		"leg-too-long", `another vessel of ([\d.]+) L`, "river-gauging",
+		func(j *fitout.Job) { stops(j)[1].Leg.Km = 547 },
+		func(j *fitout.Job, litres float64) {
+			j.Vehicle.Tanks[0].Capacity += litres
 		}, nil,
 	},
 	{

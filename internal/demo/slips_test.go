@@ -48,6 +48,7 @@ func TestEverySlipIsToldAndWhatIsOfferedMendsIt(t *testing.T) {
 	require.NoError(t, err)
 	slips := slices.Concat(everySlip, stageSlips, measureSlips, vehicleSlips, figureSlips)
 	made, offered, brought, mendable := 0, map[string]int{}, 0, 0
+	asSaid := map[string]counted{}
 	never := map[string]bool{} // of each rule that stops or cautions, whether none of its findings offered anything
 	for n := range jobs {
 		sound := assess.Of(&jobs[n]).Findings
@@ -82,6 +83,7 @@ func TestEverySlipIsToldAndWhatIsOfferedMendsIt(t *testing.T) {
 						before, met := never[f.Rule]
 						never[f.Rule] = !offers && (before || !met)
 					}
+					mendsAsSaid(t, name, &j, findings, &f, asSaid)
 					for _, fix := range f.Fixes {
 						what := f.Rule + " by " + fix.Edit.Kind
 						if offered[what]++; offered[what] <= mostOfAKind {
@@ -95,6 +97,18 @@ func TestEverySlipIsToldAndWhatIsOfferedMendsIt(t *testing.T) {
 	t.Logf("%d slips of %d kinds, %d of them fair where they are made; %d kinds of offers for them",
 		made, len(slips), len(fair), len(offered))
 	t.Logf("%d of %d stops and cautions that slips bring offer a change, or show the state to mend", mendable, brought)
+	obeyed := 0
+	for _, c := range asSaid {
+		obeyed += c.done
+	}
+	t.Logf("%d sentences followed in %d ways, besides what is offered", obeyed, len(asSaid))
+	for rule, all := range followers {
+		for _, w := range all {
+			count := asSaid[rule+": "+w.says]
+			assert.Positive(t, count.done, "%s is followed somewhere: %s", rule, w.says)
+			assert.True(t, count.short > 0 || rule == "latch-missing", "half of it does not do: %s, %s", rule, w.says)
+		}
+	}
 	assert.Greater(t, made, 800)
 	assert.Greater(t, mendable*2, brought, "so many offer a change, or show the state to mend")
 	assert.Greater(t, len(offered), 50)

@@ -37,7 +37,7 @@ func holeNearEdge(l *Look) []fitout.Finding {
 	return l.holes(func(_ *Made, p *CutPanel, h *fitout.Hole) *fitout.Finding {
 		u, v := sizeOf(h)
 		least := min(h.U-u/2, h.V-v/2, p.Length-h.U-u/2, p.Width-h.V-v/2)
-		if least >= 2*p.Thickness-0.01 {
+		if least >= 2*p.Thickness-words.Enough {
 			return nil
 		}
 		f := about("hole-near-edge", fitout.Caution, p.Module)

@@ -8,6 +8,7 @@ import (
 	"zaino/internal/core/cut"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
+	"zaino/internal/core/words"
 )
 
 // Look is a plan with its build gathered once; the rules look at it.
@@ -183,7 +184,7 @@ func about(rule string, severity fitout.Severity, id string) fitout.Finding {
 // price puts cents into words, with the brief's currency.
 func (l *Look) price(cents int) string {
 	b := &l.Job.Build.Money
-	text := fmt.Sprintf("%.*f", b.Decimals, float64(cents)/100)
+	text := words.Money(cents, b.Decimals)
 	if c := l.Job.Brief.Currency; c != "" {
 		return text + " " + c
 	}

@@ -145,9 +145,9 @@ func stockShort(l *Look) []fitout.Finding {
 		f.With = []string{string(g.Material), fmt.Sprint(g.Thickness)}
 		f.Title = fmt.Sprintf("Not enough %s %s", materialName[g.Material], l.fine(g.Thickness))
 		f.Sentence = fmt.Sprintf(
-			"The pieces have %.2f m², the stock %.2f m², and no sheet of it is marked as one that can be bought.",
-			g.Area,
-			have,
+			"The pieces have %s, the stock %s, and no sheet of it is marked as one that can be bought.",
+			l.Say.Area(g.Area),
+			l.Say.Area(have),
 		)
 		f.Under(have, g.Area, "m²")
 		found = append(found, f)

@@ -319,18 +319,15 @@ func (g *gather) made(m *Made) {
 	})
 	if d.Finish != fitout.NoFinish {
 		g.add("sand", id, "Sand "+name, each("sand")*2*area, with("sander, dust mask", false))
-		g.add(
-			"paint",
-			id,
-			map[fitout.Finish]string{fitout.PaintFinish: "Paint ", fitout.OilFinish: "Oil "}[d.Finish]+name,
-			each("paint")*2*area*b.Shop.Coats,
-			func(s *BuildStep) {
-				s.Skill, s.Tools, s.Wait, s.Why = string(
-					fitout.Painting,
-				), "brush or gun; air and a mask", b.Shop.PaintDries, "the paint dries"
-				s.Caution = "Oily rags heat up by themselves: into a closed tin, outside."
-			},
-		)
+		verb, why, caution := "Paint ", "the paint dries",
+			"Its vapour burns and makes giddy: air, a mask, and nothing near that sparks."
+		if d.Finish == fitout.OilFinish {
+			verb, why, caution = "Oil ", "the oil dries", "Oily rags heat up by themselves: into a closed tin, outside."
+		}
+		g.add("paint", id, verb+name, each("paint")*2*area*b.Shop.Coats, func(s *BuildStep) {
+			s.Skill, s.Tools, s.Wait, s.Why = string(fitout.Painting), "brush or gun; air and a mask", b.Shop.PaintDries, why
+			s.Caution = caution
+		})
 	}
 	lined := 0.0
 	for _, lining := range m.anatomy.Linings {
@@ -342,7 +339,7 @@ func (g *gather) made(m *Made) {
 			id,
 			"Line "+name,
 			each("lining")*lined,
-			with("knife, roller", false, fmt.Sprintf("%.1f m² of lining", lined)),
+			with("knife, roller", false, g.l.Say.Area(lined)+" of lining"),
 		)
 	}
 	if n := len(m.anatomy.Runners); n > 0 {

@@ -30,6 +30,25 @@ func TestMinutesByHand(t *testing.T) {
 	assert.Equal(t, 25.0, at["saw/unit"].Minutes)
 }
 
+// What dries, and what is dangerous about it, is that of the finish; linings are in the units of the job.
+func TestAFinishSaysWhatItIs(t *testing.T) {
+	for finish, want := range map[fitout.Finish][3]string{
+		fitout.OilFinish:   {"Oil ", "the oil dries", "Oily rags"},
+		fitout.PaintFinish: {"Paint ", "the paint dries", "vapour burns"},
+	} {
+		j := bench(unit(func(i *fitout.Item) { i.Module.Finish, i.Module.Lining = finish, 3 }))
+		j.Units = fitout.US
+		v := view(&j)
+		_, at := stepsOf(&v)
+		paint := at["paint/unit"]
+		assert.True(t, strings.HasPrefix(paint.Title, want[0]), paint.Title)
+		assert.Equal(t, want[1], paint.Why)
+		assert.Contains(t, paint.Caution, want[2])
+		require.Len(t, at["lining/unit"].Takes, 1)
+		assert.Contains(t, at["lining/unit"].Takes[0], " ft² of lining")
+	}
+}
+
 // What is heavy takes as many as lift it, and says so.
 func TestWhoLifts(t *testing.T) {
 	j := bench(unit(func(i *fitout.Item) {

@@ -23,7 +23,7 @@ func offVehicle(p *plan.Plan) []fitout.Finding {
 	var found []fitout.Finding
 	look := func(kind, id, name string, at fitout.Point) {
 		off := body.Off(at)
-		if off <= besideVehicle {
+		if off <= besideVehicle+slack {
 			return
 		}
 		f := fitout.Finding{

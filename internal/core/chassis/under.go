@@ -87,7 +87,7 @@ func lineNear(p *plan.Plan) []fitout.Finding {
 // boltOver cautions of a mounting point that holds something and comes out over a line.
 func boltOver(p *plan.Plan, s *scene.Scene, m *fitout.Mark, mount *fitout.Mount) (fitout.Finding, bool) {
 	off := math.Hypot(mount.At.X-m.At.X, mount.At.Y-m.At.Y)
-	if m.Kind != fitout.LineMark || off >= besideLine || m.At.Z > mount.At.Z {
+	if m.Kind != fitout.LineMark || off >= besideLine-slack || m.At.Z > mount.At.Z {
 		return fitout.Finding{}, false
 	}
 	var holds []*scene.Part
@@ -146,7 +146,7 @@ func aboutMarks(p *plan.Plan, rule string, kind fitout.MarkKind, wants func(*fit
 		for i := range s.Parts {
 			part := &s.Parts[i]
 			off, least := part.Box.Off(m.At), wants(m, part)
-			if off >= least || floored(p, part) {
+			if off >= least-slack || floored(p, part) {
 				continue
 			}
 			f := about(rule, fitout.Caution, part)

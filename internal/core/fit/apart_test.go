@@ -186,25 +186,6 @@ func TestEachDrawerPullsWithItsOwnLoad(t *testing.T) {
 	assert.InDelta(t, both*(70+2*one)/(80+2*one), with(40, 30), 1e-6)
 }
 
-// A thing that is too wide is called too wide.
-func TestTooLongOrTooWide(t *testing.T) {
-	room := fitout.Size{Length: 500, Width: 300, Height: 200}
-	for _, c := range []struct {
-		thing fitout.Size
-		mm    float64
-		what  string
-	}{
-		{fitout.Size{Length: 400, Width: 340, Height: 100}, 40, "wide"},
-		{fitout.Size{Length: 530, Width: 200, Height: 100}, 30, "long"},
-		{fitout.Size{Length: 250, Width: 540, Height: 100}, 40, "long"}, // turned: its width lies along
-		{fitout.Size{Length: 400, Width: 200, Height: 230}, 30, "high"},
-	} {
-		mm, what := keeping.TooLarge(c.thing, room)
-		assert.InDelta(t, c.mm, mm, 1e-9, "%v", c.thing)
-		assert.Equal(t, c.what, what, "%v", c.thing)
-	}
-}
-
 // A bed across two spaces that join lies in both; beyond them, or where a wall stands between, it stands out.
 func TestABedLiesAcrossTwoSpaces(t *testing.T) {
 	with := func(length float64, gap float64) []fitout.Finding {

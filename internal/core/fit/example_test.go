@@ -5,20 +5,9 @@ import (
 	"strings"
 
 	"zaino/internal/core/fit"
-	"zaino/internal/core/fit/keeping"
-	"zaino/internal/core/fitout"
 	"zaino/internal/core/plan"
 	"zaino/internal/example"
 )
-
-// A lunch box of 400 mm does not go into a drawer that is 240 mm high inside.
-func ExampleTooLarge() {
-	mm, what := keeping.TooLarge(fitout.Size{Length: 300, Width: 200, Height: 400}, fitout.Size{Length: 650, Width: 420,
-		Height: 240})
-	fmt.Println(mm, what)
-	// Output:
-	// 160 high
-}
 
 // A drawer unit that was pushed 40 mm into the fridge.
 func ExampleEngine() {
@@ -33,5 +22,5 @@ func ExampleEngine() {
 		}
 	}
 	// Output:
-	// Fridge reaches 40 mm into unit. Move it 40 mm toward the front, or that the other way.
+	// Fridge reaches 40 mm into unit. Move that 40 mm toward the rear.
 }

@@ -67,6 +67,7 @@ func TestAThingOfTheLedgerStandsInTheWayToo(t *testing.T) {
 	assert.Equal(t, "parts-clash", found[0].Rule)
 	assert.Empty(t, with(func(i *fitout.Item) { i.Bay = "" }))
 	assert.Empty(t, with(func(i *fitout.Item) { i.Size.Height = 0 }))
+	assert.Empty(t, with(func(i *fitout.Item) { i.At = fitout.Point{} }), "it stands nowhere yet, which its balance says")
 }
 
 // A part that stands in another part, and roughly in a thing of the ledger too, stops the build in whatever order they were

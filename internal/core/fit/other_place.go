@@ -145,7 +145,7 @@ func opensAt(s *scene.Scene, moved *scene.Part) bool {
 	was := s.Parts[k].Box
 	for i := range s.Postures {
 		p := &s.Postures[i]
-		if p.Gone[k] || slices.ContainsFunc(p.Stance.Loose, func(l fitout.LoosePlace) bool { return l.Item == moved.ID }) {
+		if p.Gone[k] || p.Elsewhere(moved.ID) {
 			continue // it stands elsewhere then
 		}
 		carried := p.Boxes[k].From // it moves with what carries it out, if that is open
@@ -287,7 +287,7 @@ func stillHolds(s *scene.Scene, item *fitout.Item) bool {
 			continue
 		}
 		for _, c := range module.Cells(item) {
-			if over, _ := keeping.TooLarge(t.Item.Size, c.Inside.Size()); c.ID == t.Cell && over > 0 {
+			if c.ID == t.Cell && len(keeping.TooLarge(t.Item.Size, c.Inside.Size())) > 0 {
 				return false
 			}
 		}

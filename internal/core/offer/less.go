@@ -158,8 +158,7 @@ func (s sheet) holdsStill(part *fitout.Item) bool {
 		if k < 0 {
 			return false
 		}
-		over, _ := keeping.TooLarge(i.Size, cells[k].Inside.Size())
-		return over > 0
+		return len(keeping.TooLarge(i.Size, cells[k].Inside.Size())) > 0
 	})
 }
 

@@ -49,6 +49,17 @@ func FormatAtLeast(value float64, kind Kind, system System) string {
 	return Format(system.toBase(up, kind), kind, system)
 }
 
+// FormatAtMost writes a length as Format does, rounded down: whoever does by as much as is written has not done too much. The
+// value is finite and 0 or more.
+func FormatAtMost(mm float64, system System) string {
+	steps := 1.0
+	if system == US {
+		steps = 16
+	}
+	down := math.Floor(system.fromBase(mm, Length)*steps+1e-6) / steps
+	return Format(system.toBase(down, Length), Length, system)
+}
+
 // decimals is how many a kind is shown with.
 func decimals(own float64, kind Kind, system System) int {
 	switch kind {

@@ -24,7 +24,7 @@ func groundClearance(p *plan.Plan) []fitout.Finding {
 			down = 0
 		}
 		left := low - down
-		if left >= leastClear {
+		if left >= leastClear-words.Enough {
 			return
 		}
 		f := fitout.Finding{

@@ -2,6 +2,7 @@ package scene
 
 import (
 	"cmp"
+	"fmt"
 	"slices"
 
 	"zaino/internal/core/fitout"
@@ -48,6 +49,78 @@ func Apart(own, other fitout.Box, may func(Step) bool) Step {
 		}
 	}
 	return best
+}
+
+// LeastOf is the shortest of some moves.
+func LeastOf(ways []Step) Step {
+	return slices.MinFunc(ways, func(a, b Step) int { return cmp.Compare(a.MM, b.MM) })
+}
+
+// mostPassed is how many things a free way passes at most.
+const mostPassed = 4
+
+// Free is the shortest of the moves that bring a part clear of something with which it stands free in its bay too, each so
+// much further that it passes what it would meet then; up or down only where that is the shortest of all, else it would hang in
+// the air. Its MM is below 0 where there is none.
+func (s *Scene) Free(p *Part, ways []Step) Step {
+	best, least := Step{MM: -1}, LeastOf(ways)
+	for _, m := range ways {
+		if m.Moves.Z != 0 && m != least {
+			continue
+		}
+		for range mostPassed {
+			as := func(b fitout.Box) fitout.Box { return b.Moved(m.Moves.X*m.MM, m.Moves.Y*m.MM, m.Moves.Z*m.MM) }
+			if best.MM >= 0 && m.MM >= best.MM {
+				break
+			}
+			if s.StandsAs(p.ID, as) {
+				best = m
+				break
+			}
+			further := s.furtherPast(p, as(p.Box), m.Moves)
+			if further <= 0 || m.Moves.Z != 0 {
+				break
+			}
+			m.MM += further
+		}
+	}
+	return best
+}
+
+// furtherPast is how much further a part has to go along a way past the first thing that it meets as a box, or 0 where it meets
+// nothing.
+func (s *Scene) furtherPast(p *Part, box fitout.Box, along fitout.Point) float64 {
+	past := func(b fitout.Box) float64 {
+		return Apart(box, b, func(m Step) bool { return m.Moves == along }).MM
+	}
+	if bay := s.BayOf(p); bay != nil {
+		for _, b := range bay.Obstacles {
+			if Least(box.Overlap(b)) > Slack {
+				return past(b)
+			}
+		}
+	}
+	for i := range s.Parts {
+		if b := s.Parts[i].Box; s.Parts[i].ID != p.ID && Least(box.Overlap(b)) > Slack {
+			return past(b)
+		}
+	}
+	return 0
+}
+
+// Clearing puts into words what somebody does with a part, called it or that, which has to come clear by one of some moves: a
+// free one, or something instead; and only that where no move is free. What a stance puts elsewhere is moved there, where its
+// place on the road says nothing of what is free; in is nil on the road.
+func (s *Scene) Clearing(it string, p *Part, in *Posture, ways []Step, instead string) string {
+	way := LeastOf(ways)
+	if in == nil || !in.Elsewhere(p.ID) {
+		free := s.Free(p, ways)
+		if free.MM < 0 {
+			return fmt.Sprintf("%s: %s, where it would come clear, there is no room for it.", words.Capital(instead), s.Said(way))
+		}
+		way = free
+	}
+	return fmt.Sprintf("Move %s %s, or %s.", it, s.Said(way), instead)
 }
 
 // Said is a move in words.

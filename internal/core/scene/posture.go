@@ -157,11 +157,15 @@ func (s *Scene) leaves(o OpenLeaf, bay int) bool {
 // Moved tells whether a part stands elsewhere than on the road.
 func (p *Posture) Moved(s *Scene, i int) bool { return p.Gone[i] || p.Boxes[i] != s.Parts[i].Box }
 
+// Elsewhere tells whether the stance puts a part to another place than on the road.
+func (p *Posture) Elsewhere(id string) bool {
+	return slices.ContainsFunc(p.Stance.Loose, func(l fitout.LoosePlace) bool { return l.Item == id })
+}
+
 // OnLegs tells whether a thing stands, in a posture, in the carrier that is off the vehicle: where it always stands
 // in it.
 func (s *Scene) OnLegs(p *Posture, id string) bool {
-	return p.Stance.Off && s.ComesOff[id] &&
-		!slices.ContainsFunc(p.Stance.Loose, func(l fitout.LoosePlace) bool { return l.Item == id })
+	return p.Stance.Off && s.ComesOff[id] && !p.Elsewhere(id)
 }
 
 // LeaveShut offers to open a part no more in a stance.

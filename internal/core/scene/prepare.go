@@ -55,7 +55,9 @@ func (s *Scene) fill(p *plan.Plan, aboard func(i int) bool) {
 		if free := freeGear(item); free != nil && aboard(i) && !p.Load.Items[i].Trailer {
 			part := PartOf(free)
 			part.Ledger = true
-			s.Parts = append(s.Parts, part)
+			if !unplaced(p, i) || s.BayOf(&part) == nil { // else it stands nowhere yet: its station is asked for under Load
+				s.Parts = append(s.Parts, part)
+			}
 			continue
 		}
 		if item.Module == nil || p.Load.Items[i].Trailer {
@@ -71,7 +73,7 @@ func (s *Scene) fill(p *plan.Plan, aboard func(i int) bool) {
 			continue
 		}
 		part := PartOf(item)
-		if p.Given.ChosenVariant().Items[i].At == (fitout.Point{}) && s.BayOf(&part) != nil {
+		if unplaced(p, i) && s.BayOf(&part) != nil {
 			s.Unplaced = append(s.Unplaced, part)
 			continue
 		}
@@ -89,6 +91,11 @@ func (s *Scene) fill(p *plan.Plan, aboard func(i int) bool) {
 		}
 		s.Parts = append(s.Parts, part)
 	}
+}
+
+// unplaced tells whether an item still lies where a new thing is put: at the front axle, on the centre line and the ground.
+func unplaced(p *plan.Plan, i int) bool {
+	return p.Given.ChosenVariant().Items[i].At == (fitout.Point{})
 }
 
 // freeGear is a thing of the ledger that stands in a space by itself, as gear of the fitout stands there: held by

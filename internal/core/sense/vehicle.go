@@ -201,7 +201,7 @@ func seatTwice(p *plan.Plan) []fitout.Finding {
 	for i := range seats {
 		for k := range i {
 			off := math.Hypot(seats[i].At.X-seats[k].At.X, seats[i].At.Y-seats[k].At.Y)
-			if off >= besideSeat {
+			if off >= besideSeat-words.Enough {
 				continue
 			}
 			f := about("seat-twice", "seat", seats[i].ID)

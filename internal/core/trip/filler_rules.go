@@ -79,7 +79,7 @@ func fillerHigh(l *Look) []fitout.Finding {
 		}
 	}
 	return l.fillers(func(v *Vessel, fill *fitout.Filler) []fitout.Finding {
-		if fill.At.Z <= grip {
+		if fill.At.Z <= grip+words.Enough {
 			return nil
 		}
 		f := about("filler-high", fitout.Caution, "plumbing", v.ID)
@@ -105,7 +105,7 @@ func fillerFar(l *Look) []fitout.Finding {
 		at := fill.At
 		at.Z = b.Middle().Z
 		far := b.Off(at)
-		if far <= fill.Run+pipeSlack {
+		if far <= fill.Run+pipeSlack+words.Enough {
 			return nil
 		}
 		f := about("filler-far", fitout.Caution, "plumbing", v.ID)

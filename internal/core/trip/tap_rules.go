@@ -144,7 +144,7 @@ func tapFar(l *Look) []fitout.Finding {
 			continue
 		}
 		far, most := b.Off(o.At), 1000*o.Hose+hoseSlack
-		if far <= most {
+		if far <= most+words.Enough {
 			continue
 		}
 		f := about("tap-far", fitout.Caution, "plumbing", o.ID)

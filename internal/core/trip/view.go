@@ -176,7 +176,7 @@ func (l *Look) tasks(stop int) []string {
 		}
 	}
 	if at.Cost > 0 {
-		tasks = append(tasks, fmt.Sprintf("Pay about %s %s", l.Job.Brief.Currency, words.Money(at.Cost)))
+		tasks = append(tasks, fmt.Sprintf("Pay about %s %s", l.Job.Brief.Currency, words.Money(at.Cost, l.Job.Build.Money.Decimals)))
 	}
 	if s.Sure == fitout.Unsure && len(s.Fuels) > 0 {
 		tasks = append(tasks, "Ask before whether the pump works")

@@ -45,7 +45,7 @@ func waterShort(l *Look) []fitout.Finding {
 			fmt.Sprintf(
 				"It gives out %s; %s are missing until there is more, of %s a day.",
 				l.when(lack),
-				l.Say.Volume(lack.Litres),
+				l.Say.VolumeAtLeast(lack.Litres),
 				l.Say.Volume(l.C.daily.drinking),
 			),
 			"Carry more, or find a stop with water that is fit to drink.",
@@ -93,7 +93,7 @@ func washShort(l *Look) []fitout.Finding {
 			"It gives out %s, with nothing left to drink from either; %s are missing until there is more. Carry more, or wash "+
 				"less.",
 			l.when(lack),
-			l.Say.Volume(lack.Litres),
+			l.Say.VolumeAtLeast(lack.Litres),
 		)
 		f.Over(lack.Litres, 0, "L")
 		return f
@@ -109,7 +109,7 @@ func wasteFull(l *Look) []fitout.Finding {
 			"It is full %s, and %s more come to it, an estimate: four fifths of what is washed with. Empty it "+
 				"at a stop with a dump before, or catch more.",
 			l.when(lack),
-			l.Say.Volume(lack.Litres),
+			l.Say.VolumeAtLeast(lack.Litres),
 		)
 		f.Over(lack.Litres, 0, "L")
 		return f
@@ -132,7 +132,7 @@ func foodShort(l *Look) []fitout.Finding {
 			"It gives out %s, at %s a day; %s are missing until there is more. Carry more, or buy some on the way.",
 			l.when(lack),
 			l.Say.Mass(l.C.daily.food),
-			l.Say.Mass(kg),
+			l.Say.MassAtLeast(kg),
 		)
 		f.Over(kg, 0, "kg")
 		return f

@@ -50,13 +50,17 @@ func (s Speaker) FlowAtLeast(litres float64) string {
 	return quantity.FormatAtLeast(litres, quantity.Flow, s.Units)
 }
 
-// enough is what a move may be short of without being felt, mm: half of what measuring with a tape leaves.
-const enough = 0.4
+// Enough is what a length may be short of without being felt, mm: half of what measuring with a tape leaves. Rules whose
+// sentence names a length by LengthAtLeast let as much pass.
+const Enough = 0.4
 
 // LengthAtLeast puts mm into words by which something has to be moved or made smaller: rounded up.
 func (s Speaker) LengthAtLeast(mm float64) string {
-	return quantity.FormatAtLeast(mm-enough, quantity.Length, s.Units)
+	return quantity.FormatAtLeast(mm-Enough, quantity.Length, s.Units)
 }
+
+// LengthAtMost puts mm into words by which something may come down onto what is beneath it: rounded down.
+func (s Speaker) LengthAtMost(mm float64) string { return quantity.FormatAtMost(mm+Enough, s.Units) }
 
 // Length puts mm into words.
 func (s Speaker) Length(mm float64) string { return quantity.Format(mm, quantity.Length, s.Units) }
@@ -64,6 +68,15 @@ func (s Speaker) Length(mm float64) string { return quantity.Format(mm, quantity
 // Volume puts litres into words.
 func (s Speaker) Volume(litres float64) string {
 	return quantity.Format(litres, quantity.Volume, s.Units)
+}
+
+// Area puts m² into words, as square feet where inches are shown.
+func (s Speaker) Area(m2 float64) string {
+	if s.Units == quantity.US {
+		const feet = 1 / (0.3048 * 0.3048)
+		return fmt.Sprintf("%.1f ft²", m2*feet)
+	}
+	return fmt.Sprintf("%.2f m²", m2)
 }
 
 // Distance puts km into words.
@@ -218,11 +231,18 @@ func Sentences(all ...string) string {
 	return strings.Join(said, " ")
 }
 
-// Money puts cents into words: "291.20".
-func Money(cents int) string {
-	sign := ""
-	if cents < 0 {
-		sign, cents = "−", -cents
+// Money puts cents into words with as many decimals, 0 or more, as a currency is shown with, thousands apart: "4 291.20".
+func Money(cents, decimals int) string {
+	text := fmt.Sprintf("%.*f", decimals, math.Abs(float64(cents)/100))
+	whole, fraction, _ := strings.Cut(text, ".")
+	for at := len(whole) - 3; at > 0; at -= 3 {
+		whole = whole[:at] + "\u202f" + whole[at:]
 	}
-	return fmt.Sprintf("%s%d.%02d", sign, cents/100, cents%100)
+	if fraction != "" {
+		whole += "." + fraction
+	}
+	if strings.Trim(text, "0.") != "" && cents < 0 {
+		return "−" + whole
+	}
+	return whole
 }

@@ -165,13 +165,8 @@ func clash(s *scene.Scene, all []scene.Clash, p *scene.Posture) fitout.Finding {
 		}
 	}
 	f.Title = fmt.Sprintf("%s and %s in one place", part.Name(), other)
-	f.Sentence = fmt.Sprintf(
-		"%s reaches %s into %s. Move it %s, or that the other way.",
-		part.Name(),
-		s.Say.Length(by),
-		other,
-		s.Said(scene.Apart(box, otherBox, nil)),
-	)
+	f.Sentence = fmt.Sprintf("%s reaches %s into %s. %s", part.Name(), s.Say.Length(by), other,
+		wayClear(s, p, part, s.Part(c.Other), box, otherBox))
 	if more > 0 {
 		f.Sentence += fmt.Sprintf(" It stands in %d more.", more)
 	}
@@ -190,6 +185,28 @@ func clash(s *scene.Scene, all []scene.Clash, p *scene.Posture) fitout.Finding {
 	return f
 }
 
+// wayClear says by which move one of two parts that stand in each other, or a part in what rises in its space, comes clear
+// and meets nothing else; where none does, how far it is.
+func wayClear(s *scene.Scene, p *scene.Posture, part, other *scene.Part, box, otherBox fitout.Box) string {
+	own, theirs := scene.Step{MM: -1}, scene.Step{MM: -1}
+	if !p.Elsewhere(part.ID) { // what is put elsewhere is not moved by its place on the road
+		own = s.Free(part, scene.Steps(box, otherBox))
+	}
+	if other != nil && !p.Elsewhere(other.ID) {
+		theirs = s.Free(other, scene.Steps(otherBox, box))
+	}
+	switch {
+	case own.MM >= 0 && theirs.MM >= 0:
+		return fmt.Sprintf("Move it %s, or that %s.", s.Said(own), s.Said(theirs))
+	case own.MM >= 0:
+		return fmt.Sprintf("Move it %s.", s.Said(own))
+	case theirs.MM >= 0:
+		return fmt.Sprintf("Move that %s.", s.Said(theirs))
+	}
+	return fmt.Sprintf("Find another place, or make one of them smaller: %s, where it would come clear, there is no room for it.",
+		s.Said(scene.Apart(box, otherBox, nil)))
+}
+
 // mostClashesMoved is for how many clashes moves are looked for beyond those of two things on the road: a bench with more
 // of them is not mended one by one.
 const mostClashesMoved = 20
@@ -197,11 +214,8 @@ const mostClashesMoved = 20
 // clashMoves offers the moves by which a part comes clear of all that it stands in, or what it stands in of it. In a stance
 // what lies elsewhere then stays where it is on the road, whatever is moved there.
 func clashMoves(s *scene.Scene, all []scene.Clash, p *scene.Posture) []fitout.Fix {
-	elsewhere := func(id string) bool {
-		return slices.ContainsFunc(p.Stance.Loose, func(l fitout.LoosePlace) bool { return l.Item == id })
-	}
 	part := s.Part(all[0].Part)
-	if elsewhere(part.ID) || s.IsCarried(part) {
+	if p.Elsewhere(part.ID) || s.IsCarried(part) {
 		return nil
 	}
 	box := p.Boxes[scene.IndexOf(s.Parts, part.ID)]
@@ -212,7 +226,7 @@ func clashMoves(s *scene.Scene, all []scene.Clash, p *scene.Posture) []fitout.Fi
 			continue
 		}
 		meets[i] = p.Boxes[scene.IndexOf(s.Parts, c.Other)]
-		stands = stands || elsewhere(c.Other) || s.IsCarried(s.Part(c.Other))
+		stands = stands || p.Elsewhere(c.Other) || s.IsCarried(s.Part(c.Other))
 	}
 	room := meets[0]
 	for _, m := range meets[1:] {

@@ -26,10 +26,10 @@ func PartInWay(s *scene.Scene) []fitout.Finding {
 				f := inTheWayOf(s, p, factory, box, p.Box)
 				f.Title = fmt.Sprintf("%s stands where %s is", p.Name(), words.Lower(factory.Name))
 				f.Sentence = fmt.Sprintf(
-					"It reaches %s into it. Move it %s, or take %s off, or elsewhere, with its mass.",
+					"It reaches %s into it. %s",
 					s.Say.Length(by),
-					s.Said(scene.Apart(p.Box, box, nil)),
-					words.Lower(factory.Name),
+					s.Clearing("it", p, nil, scene.Steps(p.Box, box),
+						"take "+words.Lower(factory.Name)+" off, or elsewhere, with its mass"),
 				)
 				f.Fixes = s.Moves(p, box, nil)
 				found = append(found, f)

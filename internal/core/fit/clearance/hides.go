@@ -2,6 +2,7 @@ package clearance
 
 import (
 	"fmt"
+	"slices"
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/scene"
@@ -52,36 +53,35 @@ func Hides(s *scene.Scene) []fitout.Finding {
 			f.With = []string{m.ID}
 			f.Title = fmt.Sprintf("%s hides %s", p.Name(), words.Lower(m.Name))
 			f.Sentence = fmt.Sprintf(
-				"%s stands before %s on the side from which it has to be seen or reached. Move it %s, "+
-					"or move or repeat %s where it stays free.",
+				"%s stands before %s on the side from which it has to be seen or reached. %s",
 				p.Name(),
 				words.Lower(m.Name),
-				s.Said(scene.Apart(p.Box, b, beside(m.From))),
-				words.Lower(m.Name),
+				s.Clearing("it", p, nil, beside(m.From, scene.Steps(p.Box, b)),
+					"move or repeat "+words.Lower(m.Name)+" where it stays free"),
 			)
 			f.Value, f.Margin, f.Source = scene.Least(b.Overlap(p.Box)), -scene.Least(b.Overlap(p.Box)), "practice"
 			f.Lines = []fitout.Line{scene.Line(at, p.Box.Middle(), words.Lower(m.Name))}
-			f.Fixes = s.Moves(p, b, beside(m.From))
+			f.Fixes = s.MovesBy(p, beside(m.From, scene.Steps(p.Box, b)), nil)
 			found = append(found, f)
 		}
 	}
 	return found
 }
 
-// beside tells the moves that leave the line of sight of who looks from a side, to its sides or behind the mark: the
+// beside are those of some moves that leave the line of sight of who looks from a side, to its sides or behind the mark: the
 // further way, toward who looks, never ends.
-func beside(from fitout.Face) func(scene.Step) bool {
-	return func(m scene.Step) bool {
+func beside(from fitout.Face, ways []scene.Step) []scene.Step {
+	return slices.DeleteFunc(ways, func(m scene.Step) bool {
 		switch from {
 		case fitout.FaceFront:
-			return m.Moves.X >= 0
+			return m.Moves.X < 0
 		case fitout.FaceRear:
-			return m.Moves.X <= 0
+			return m.Moves.X > 0
 		case fitout.FaceLeft:
-			return m.Moves.Y >= 0
+			return m.Moves.Y < 0
 		case fitout.FaceRight:
-			return m.Moves.Y <= 0
+			return m.Moves.Y > 0
 		}
-		return m.Moves.Z <= 0
-	}
+		return m.Moves.Z > 0
+	})
 }

@@ -33,6 +33,14 @@ func LidBlocked(s *scene.Scene) []fitout.Finding {
 			s.Say.LengthAtLeast(reach/2-room))
 		f.Value, f.Limit, f.Margin = room, reach/2, room-reach/2
 		f.Lines = []fitout.Line{s.Upright(p.Box, p.Box.To.Z, p.Box.To.Z+room)}
+		if q := s.Part(above); q != nil && q.Box.From.Z < p.Box.To.Z-scene.Slack { // lowered, the lid would meet it all the same
+			half := leaf.Swept
+			half.To.Z = p.Box.To.Z + reach/2
+			f.Sentence = fmt.Sprintf("The lid needs %s above it to stand half open, and %s stands up beside it into its way. %s",
+				s.Say.Length(reach/2), words.Lower(q.Name()), s.Clearing("that", q, nil, scene.Steps(q.Box, half),
+					"hinge the lid on its other side, or choose a drop-down front or a lift-off lid"))
+			f.Fixes = s.Moves(q, half, nil)
+		}
 		found = append(found, f)
 	}
 	return found
@@ -78,7 +86,7 @@ func FridgeLid(s *scene.Scene) []fitout.Finding {
 		lid.From.Z, lid.To.Z = p.Box.To.Z, p.Box.To.Z+min(p.Box.Size().Length, p.Box.Size().Width)
 		room, above := roomAbove(s, i, lid)
 		need := lid.To.Z - lid.From.Z
-		if travel >= lidShare*depth || room >= need-scene.Slack {
+		if travel >= lidShare*depth-scene.Slack || room >= need-scene.Slack {
 			continue
 		}
 		f := scene.About("fridge-lid", fitout.Caution, p)

@@ -46,7 +46,7 @@ func SeatBuiltOver(s *scene.Scene) []fitout.Finding {
 				f.Sentence = fmt.Sprintf("%s sits there; %s reaches %s into the room.", who, words.Lower(p.Name()),
 					s.Say.Length(scene.Least(by)))
 			}
-			f.Sentence += fmt.Sprintf(" Move it %s, or give up the seat.", s.Said(scene.Apart(p.Box, room, nil)))
+			f.Sentence += " " + s.Clearing("it", p, nil, scene.Steps(p.Box, room), "give up the seat")
 			f.Value, f.Margin = scene.Least(by), -scene.Least(by)
 			f.Lines = []fitout.Line{scene.Line(seat.At, p.Box.Middle(), words.Lower(seat.Name))}
 			f.Fixes = s.Moves(p, room, nil)

@@ -60,11 +60,11 @@ func StandsOnNothing(s *scene.Scene) []fitout.Finding {
 				"what it stands on, or measure again.",
 			words.Lower(name),
 			s.Say.Length(air),
-			s.Say.Length(down),
+			s.Say.LengthAtMost(down),
 		)
 		f.Over(air, may, "mm")
 		f.Source = "physics"
-		f.Fixes = []fitout.Fix{scene.Edit("Lower it by "+s.Say.Length(down), "part-z", p.ID, p.Box.Middle().Z-down)}
+		f.Fixes = []fitout.Fix{scene.Edit("Lower it by "+s.Say.LengthAtMost(down), "part-z", p.ID, p.Box.Middle().Z-down)}
 		f.Lines = []fitout.Line{s.Upright(p.Box, under, p.Box.From.Z)}
 		found = append(found, f)
 	}

@@ -30,9 +30,9 @@ func WayBlocked(s *scene.Scene) []fitout.Finding {
 				f := scene.About("way-blocked", fitout.Stop, part)
 				f.With = []string{s.Parts[i].ID}
 				f.Title = fmt.Sprintf("%s cannot open for %s", part.Name(), words.Lower(s.Parts[i].Name()))
-				f.Sentence = fmt.Sprintf("On its way %s meets %s, by %s. Move that %s, or put it elsewhere first.",
+				f.Sentence = fmt.Sprintf("On its way %s meets %s, by %s. %s",
 					words.Lower(part.Name()), words.Lower(s.Parts[i].Name()), s.Say.Length(scene.Least(by)),
-					s.Said(scene.Apart(box, o.Swept, nil)))
+					s.Clearing("that", &s.Parts[i], p, scene.Steps(box, o.Swept), "put it elsewhere first"))
 				f.Value, f.Margin = scene.Least(by), -scene.Least(by)
 				f.Lines = []fitout.Line{scene.Line(part.Box.Middle(), box.Cut(o.Swept).Middle(), s.Say.Length(scene.Least(by)))}
 				away := scene.Edit(

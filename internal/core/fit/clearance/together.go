@@ -19,9 +19,9 @@ func OpenTogether(s *scene.Scene) []fitout.Finding {
 			f := scene.About("open-together", fitout.Stop, a)
 			f.With = []string{with}
 			f.Title = fmt.Sprintf("%s and %s cannot be open together", a.Name(), words.Lower(b))
-			f.Sentence = fmt.Sprintf("Open, %s and %s reach %s into each other. Open one at a time, or move %s %s.",
-				words.Lower(a.Name()), words.Lower(b), s.Say.Length(scene.Least(by)), words.Lower(a.Name()),
-				s.Said(scene.Apart(own, other, nil)))
+			f.Sentence = fmt.Sprintf("Open, %s and %s reach %s into each other. %s", words.Lower(a.Name()), words.Lower(b),
+				s.Say.Length(scene.Least(by)), s.Clearing(words.Lower(a.Name()), a, p,
+					scene.Steps(own, other), "open one at a time"))
 			f.Value, f.Margin = scene.Least(by), -scene.Least(by)
 			f.Lines = []fitout.Line{scene.Line(a.Box.Middle(), at.Middle(), s.Say.Length(scene.Least(by)))}
 			if a.Box == p.Boxes[scene.IndexOf(s.Parts, a.ID)] {

@@ -239,10 +239,10 @@ func turnIn(s *scene.Scene, p *scene.Posture, seat *fitout.Seat, by float64) (fo
 		if q.Traits().Yields {
 			severity = fitout.Caution
 		}
-		best := leastOf(moves)
+		best := scene.LeastOf(moves)
 		f := about(severity, fmt.Sprintf("%s meets %s when it turns", seat.Name, words.Lower(q.Name())), fmt.Sprintf(
-			"Turning by %.0f°, %s meets %s. Move that %s, or leave the seat looking ahead.", math.Abs(by), name,
-			words.Lower(q.Name()), s.Said(best)))
+			"Turning by %.0f°, %s meets %s. %s", math.Abs(by), name, words.Lower(q.Name()),
+			s.Clearing("that", q, p, moves, "leave the seat looking ahead")))
 		f.With = []string{q.ID}
 		in(f, p.Boxes[k], best.MM)
 		if p.Boxes[k] == q.Box {
@@ -254,7 +254,7 @@ func turnIn(s *scene.Scene, p *scene.Posture, seat *fitout.Seat, by float64) (fo
 		bay := &s.Bays[k]
 		for n, b := range bay.Obstacles {
 			if moves, hit := way.clears(b); hit {
-				mm := leastOf(moves).MM
+				mm := scene.LeastOf(moves).MM
 				f := about(
 					fitout.Stop,
 					fmt.Sprintf("%s meets %s when it turns", seat.Name, words.Lower(bay.Names[n])),
@@ -287,16 +287,6 @@ func turnIn(s *scene.Scene, p *scene.Posture, seat *fitout.Seat, by float64) (fo
 		})
 	}
 	return found
-}
-
-func leastOf(moves []scene.Step) scene.Step {
-	best := moves[0]
-	for _, m := range moves[1:] {
-		if m.MM < best.MM {
-			best = m
-		}
-	}
-	return best
 }
 
 // turnsInto tells how far a seat that stands in a space turns beyond its sides; a side whose door is open is in

@@ -10,8 +10,7 @@ import (
 	"zaino/internal/core/words"
 )
 
-// GearTooLarge stops what does not go into its compartment: its height first,
-// then its sides, lying either way round.
+// GearTooLarge stops what does not go into its compartment, by its height or by its sides, lying either way round.
 func GearTooLarge(p *plan.Plan) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range p.Items {
@@ -23,49 +22,52 @@ func GearTooLarge(p *plan.Plan) []fitout.Finding {
 			if c.ID != item.In.Cell {
 				continue
 			}
-			over, what := TooLarge(item.Size, c.Inside.Size())
-			if !quantity.Exceeds(over, 0) {
+			over := TooLarge(item.Size, c.Inside.Size())
+			if len(over) == 0 {
 				continue
+			}
+			most, said := 0.0, make([]string, len(over))
+			for k, e := range over {
+				most, said[k] = max(most, e.MM), p.Say.LengthAtLeast(e.MM)+" too "+e.Way
 			}
 			found = append(found, fitout.Finding{
 				Rule: "gear-too-large", Severity: fitout.Stop, Subject: fitout.Subject{Kind: "module", ID: item.ID},
 				With:  []string{item.In.Module, item.In.Cell},
 				Title: fmt.Sprintf("%s does not go into %s", item.Name, words.Lower(c.Name)),
 				Sentence: fmt.Sprintf(
-					"%s is %s too %s for %s of %s. Put it elsewhere, or make that larger by as much.",
+					"%s is %s for %s of %s. Put it elsewhere, or make that larger by as much.",
 					item.Name,
-					p.Say.Length(over),
-					what,
+					words.List(said),
 					words.Lower(c.Name),
 					words.Lower(p.Name(item.In.Module)),
 				),
-				Value: over, Margin: -over, Unit: "mm", Source: "physics", Fixes: putAway(scene.Of(p), p, item.ID),
+				Value: most, Margin: -most, Unit: "mm", Source: "physics", Fixes: putAway(scene.Of(p), p, item.ID),
 			})
 		}
 	}
 	return found
 }
 
-// TooLarge returns by how much a thing is too high, or, lying the better way
-// round, too long or too wide for a room, mm.
-func TooLarge(thing, room fitout.Size) (mm float64, what string) {
-	if over := thing.Height - room.Height; over > 0 {
-		return over, "high"
-	}
-	along := max(thing.Length-room.Length, thing.Width-room.Width)
-	turned := max(thing.Width-room.Length, thing.Length-room.Width)
-	if turned < along {
-		return turned, longOrWide(thing.Width-room.Length, thing.Length-room.Width)
-	}
-	return along, longOrWide(thing.Length-room.Length, thing.Width-room.Width)
+// Excess is how much a thing is too "high", "long" or "wide" for a room, mm above 0.
+type Excess struct {
+	MM  float64
+	Way string
 }
 
-// longOrWide tells along which side of the room a thing is too large.
-func longOrWide(along, across float64) string {
-	if across > along {
-		return "wide"
+// TooLarge returns in what a thing is too large for a room: its height, and the sides, lying the better way round. It is
+// empty where the thing goes in.
+func TooLarge(thing, room fitout.Size) []Excess {
+	long, wide := thing.Length-room.Length, thing.Width-room.Width
+	if turnedLong, turnedWide := thing.Width-room.Length, thing.Length-room.Width; max(turnedLong, turnedWide) < max(long, wide) {
+		long, wide = turnedLong, turnedWide
 	}
-	return "long"
+	var over []Excess
+	for _, e := range []Excess{{thing.Height - room.Height, "high"}, {long, "long"}, {wide, "wide"}} {
+		if quantity.Exceeds(e.MM, 0) {
+			over = append(over, e)
+		}
+	}
+	return over
 }
 
 // Fullest is the share of a compartment beyond which nobody packs it in

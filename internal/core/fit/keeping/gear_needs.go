@@ -187,9 +187,9 @@ func ShutIn(s *scene.Scene) []fitout.Finding {
 			f.With = []string{q.ID}
 			f.Title = fmt.Sprintf("%s cannot open for %s", p.Name(), words.Lower(q.Name()))
 			f.Sentence = fmt.Sprintf(
-				"No stance opens it, and none could: %s stands in its way. Move that %s, or turn one of them.",
+				"No stance opens it, and none could: %s stands in its way. %s",
 				words.Lower(q.Name()),
-				s.Said(by),
+				s.Clearing("that", q, nil, scene.Steps(q.Box, leaf.Swept), "turn one of them"),
 			)
 			f.Value, f.Margin = by.MM, -by.MM
 			f.Lines = []fitout.Line{scene.Line(p.Box.Middle(), q.Box.Cut(leaf.Swept).Middle(), s.Say.Length(by.MM))}

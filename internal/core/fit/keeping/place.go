@@ -30,7 +30,7 @@ func PlaceFor(s *scene.Scene, p *plan.Plan, id string) *fitout.InCell {
 		}
 		for _, f := range s.Cells[holder.ID] {
 			c := f.Cell
-			if over, _ := TooLarge(thing.Size, c.Inside.Size()); over > 0 || f.Litres == 0 ||
+			if len(TooLarge(thing.Size, c.Inside.Size())) > 0 || f.Litres == 0 ||
 				slices.ContainsFunc(f.Holds, func(h scene.Held) bool { return h.ID == id }) {
 				continue
 			}

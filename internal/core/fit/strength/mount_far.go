@@ -12,7 +12,7 @@ import (
 // and lets it move before it holds.
 const farthestHeld = 1000.0
 
-// MountFar cautions of a mounting point that is said to hold a part and is further from it than a strap holds: one
+// MountFar cautions of mounting points that are said to hold a part and are further from it than a strap holds: one
 // of them stands elsewhere than was measured, or another point was meant.
 func MountFar(s *scene.Scene) []fitout.Finding {
 	var found []fitout.Finding
@@ -21,33 +21,47 @@ func MountFar(s *scene.Scene) []fitout.Finding {
 		if p.Away {
 			continue
 		}
+		var far []*fitout.Mount
+		var names, offs, nearer []string
+		most := 0.0
 		for _, m := range Mounts(s, p) {
 			off := p.Box.Off(m.At)
-			if off <= farthestHeld {
+			if off <= farthestHeld+scene.Slack {
 				continue
 			}
-			f := scene.About("mount-far", fitout.Caution, p)
-			f.With = []string{m.ID}
-			f.Title = fmt.Sprintf("%s is held from %s away", p.Name(), s.Say.Length(off))
-			f.Sentence = fmt.Sprintf(
-				"%s is to hold it and is %s from it; beyond %s no bolt and no strap does. Measure where "+
-					"the point is, bring it nearer by %s, or hold it by another.",
-				m.Name,
-				s.Say.Length(off),
-				s.Say.Length(farthestHeld),
-				s.Say.LengthAtLeast(off-farthestHeld),
-			)
-			f.Over(off, farthestHeld, "mm")
-			f.Source = "practice"
-			f.Lines = []fitout.Line{scene.Line(p.Box.Middle(), m.At, s.Say.Length(off))}
-			anew, must := HoldAnew(s, p, m.ID, "")
-			if !must {
-				anew = unfix(p, m, "")
-			}
-			f.Fixes = []fitout.Fix{anew}
-			found = append(found, f)
-			break
+			far, most = append(far, m), max(most, off)
+			names, offs = append(names, words.Lower(m.Name)), append(offs, s.Say.Length(off))
+			nearer = append(nearer, s.Say.LengthAtLeast(off-farthestHeld))
 		}
+		if len(far) == 0 {
+			continue
+		}
+		f := scene.About("mount-far", fitout.Caution, p)
+		verbs, after := [3]string{"is", "the point is, bring it", "another"}, ""
+		if len(far) > 1 {
+			verbs, after = [3]string{"are", "the points are, bring them", "others"}, " (not enough alone)"
+		}
+		f.Title = fmt.Sprintf("%s is held from %s away", p.Name(), s.Say.Length(most))
+		f.Sentence = fmt.Sprintf(
+			"%s %s to hold it and %s %s from it; beyond %s no bolt and no strap does. Measure where "+
+				"%s nearer by %s, or hold it by %s.",
+			words.Capital(words.List(names)), verbs[0], verbs[0], words.List(offs), s.Say.Length(farthestHeld),
+			verbs[1], words.List(nearer), verbs[2],
+		)
+		f.Over(most, farthestHeld, "mm")
+		f.Source = "practice"
+		for _, m := range far {
+			f.With = append(f.With, m.ID)
+			f.Lines = append(f.Lines, scene.Line(p.Box.Middle(), m.At, s.Say.Length(p.Box.Off(m.At))))
+			anew, must := HoldAnew(s, p, m.ID, after)
+			if !must {
+				anew = unfix(p, m, after)
+			}
+			if len(f.Fixes) < MostHeldAnew {
+				f.Fixes = append(f.Fixes, anew)
+			}
+		}
+		found = append(found, f)
 	}
 	return found
 }

@@ -30,7 +30,7 @@ func TipUnit(s *scene.Scene) []fitout.Finding {
 		f.Title = fmt.Sprintf("%s tips when it is open", p.Name())
 		f.Sentence = fmt.Sprintf("With %s out, %s pull at %s beyond the middle, and the rest of the unit is too light to "+
 			"hold them; nothing fixes it. It takes %s at its back, or fixings.", words.Lower(name), s.Say.Mass(out),
-			s.Say.Length(arm), s.Say.Mass((tips-holds)/(scene.DepthOf(p)/2)))
+			s.Say.Length(arm), s.Say.MassAtLeast((tips-holds)/(scene.DepthOf(p)/2)))
 		f.Value, f.Limit, f.Margin, f.Unit = tips/1000, holds/1000, (holds-tips)/1000, "kg·m"
 		f.Lines = []fitout.Line{
 			scene.Line(p.Leaves[0].Closed.Middle(), p.Leaves[0].Open.Middle(), s.Say.Length(scene.TravelOf(p))),
