@@ -24,13 +24,15 @@ var ruleID = regexp.MustCompile(
 	`^[a-z]+(-[a-z]+)+$|^(hides|tight|lip|buried|restraint|ventilation|frost|standby|seats|topples)$`,
 )
 
-// told is what is known of one rule from the code: where it stands, what its author says it does, which tests name it.
+// told is what is known of one rule from the code: where it stands, what its author says it does, which tests name
+// it.
 type told struct {
 	id, pkg, says string
 	tests         []string
 }
 
-// rulesInCode reads every rule out of the source: the id that a finding is begun with, and the comment of its function.
+// rulesInCode reads every rule out of the source: the id that a finding is begun with, and the comment of its
+// function.
 func rulesInCode(t *testing.T) []told {
 	all := map[string]*told{}
 	comments := map[string]string{} // of functions, by package and name
@@ -142,7 +144,8 @@ func rulesInCode(t *testing.T) []told {
 	return rules
 }
 
-// testsIn adds the tests of a file to the rules that they name; a table beside them counts for the first test after it.
+// testsIn adds the tests of a file to the rules that they name; a table beside them counts for the first test after
+// it.
 func testsIn(f *ast.File, all map[string]*told) {
 	var waiting []string
 	for _, d := range f.Decls {
@@ -202,8 +205,8 @@ const (
 	listBegins = "<!-- every rule, written by the test of this page -->\n"
 )
 
-// Every rule of the program stands on the page of rules, as its code says it now; what the trade says there names rules
-// that exist. ZAINO_WRITE=1 writes the list anew.
+// Every rule of the program stands on the page of rules, as its code says it now; what the trade says there names
+// rules that exist. ZAINO_WRITE=1 writes the list anew.
 func TestThePageOfRulesIsComplete(t *testing.T) {
 	rules := rulesInCode(t)
 	require.Greater(t, len(rules), 200)

@@ -15,8 +15,9 @@ import (
 	"zaino/internal/core/quantity"
 )
 
-// follower does what a sentence says, by the amount that it names, in any job: an amount stands for # in its pattern, and
-// what else it picks out comes with it. It does nothing where what is named is not done by a figure of the document.
+// follower does what a sentence says, by the amount that it names, in any job: an amount stands for # in its
+// pattern, and what else it picks out comes with it. It does nothing where what is named is not done by a figure of
+// the document.
 type follower struct {
 	says string
 	kind quantity.Kind
@@ -52,8 +53,8 @@ func onSubject(says string, kind quantity.Kind, do func(i *fitout.Item, by float
 	}}
 }
 
-// moving moves the part that a finding is about, or the first other that it names, the way that the sentence says; what is
-// put elsewhere in the stance that the finding speaks of does not stand where it would be moved.
+// moving moves the part that a finding is about, or the first other that it names, the way that the sentence says;
+// what is put elsewhere in the stance that the finding speaks of does not stand where it would be moved.
 func moving(says string, other bool) follower {
 	return follower{says: says + " " + someWay, kind: quantity.Length, free: true,
 		do: func(j *fitout.Job, f *fitout.Finding, by float64, said []string) bool {
@@ -101,8 +102,8 @@ func one[T any](says string, kind quantity.Kind, list func(j *fitout.Job) []T, i
 	}}
 }
 
-// asFar moves a place along the straight line from another, further off, or nearer where by is below 0; where both are one,
-// to the right.
+// asFar moves a place along the straight line from another, further off, or nearer where by is below 0; where both
+// are one, to the right.
 func asFar(at *fitout.Point, from fitout.Point, by float64) {
 	dx, dy, dz := at.X-from.X, at.Y-from.Y, at.Z-from.Z
 	off := math.Sqrt(dx*dx + dy*dy + dz*dz)
@@ -112,29 +113,33 @@ func asFar(at *fitout.Point, from fitout.Point, by float64) {
 	at.X, at.Y, at.Z = at.X+dx/off*by, at.Y+dy/off*by, at.Z+dz/off*by
 }
 
-// fromMark moves the part that a finding is about straight away from the mark that is told with it, or the mounting point
-// that is told with that. In a part that reaches over the mark there is no straight way.
+// fromMark moves the part that a finding is about straight away from the mark that is told with it, or the mounting
+// point that is told with that. In a part that reaches over the mark there is no straight way.
 func fromMark(says string) follower {
-	return follower{says: says, kind: quantity.Length, do: func(j *fitout.Job, f *fitout.Finding, by float64, _ []string) bool {
-		k := slices.IndexFunc(j.Vehicle.Marks, func(m fitout.Mark) bool { return m.ID == f.With[0] })
-		for n := range mounts(j) {
-			if m := &mounts(j)[n]; len(f.With) > 1 && m.ID == f.With[1] {
-				level := j.Vehicle.Marks[k].At
-				level.Z = m.At.Z
-				asFar(&m.At, level, by)
-				return true
+	return follower{
+		says: says,
+		kind: quantity.Length,
+		do: func(j *fitout.Job, f *fitout.Finding, by float64, _ []string) bool {
+			k := slices.IndexFunc(j.Vehicle.Marks, func(m fitout.Mark) bool { return m.ID == f.With[0] })
+			for n := range mounts(j) {
+				if m := &mounts(j)[n]; len(f.With) > 1 && m.ID == f.With[1] {
+					level := j.Vehicle.Marks[k].At
+					level.Z = m.At.Z
+					asFar(&m.At, level, by)
+					return true
+				}
 			}
-		}
-		i := itemOf(j, f.Subject.ID)
-		if i == nil || i.Box().Off(j.Vehicle.Marks[k].At) == 0 {
-			return false
-		}
-		near := nearest(i.Box(), j.Vehicle.Marks[k].At)
-		was := near
-		asFar(&near, j.Vehicle.Marks[k].At, by)
-		i.At.X, i.At.Y, i.At.Z = i.At.X+near.X-was.X, i.At.Y+near.Y-was.Y, i.At.Z+near.Z-was.Z
-		return true
-	}}
+			i := itemOf(j, f.Subject.ID)
+			if i == nil || i.Box().Off(j.Vehicle.Marks[k].At) == 0 {
+				return false
+			}
+			near := nearest(i.Box(), j.Vehicle.Marks[k].At)
+			was := near
+			asFar(&near, j.Vehicle.Marks[k].At, by)
+			i.At.X, i.At.Y, i.At.Z = i.At.X+near.X-was.X, i.At.Y+near.Y-was.Y, i.At.Z+near.Z-was.Z
+			return true
+		},
+	}
 }
 
 // nearest is the place of a box that is nearest to another.
@@ -143,52 +148,61 @@ func nearest(b fitout.Box, to fitout.Point) fitout.Point {
 		Z: max(b.From.Z, min(to.Z, b.To.Z))}
 }
 
-// carrying makes the first vessel that holds something larger, and fuller, also where somebody decided how full it leaves.
+// carrying makes the first vessel that holds something larger, and fuller, also where somebody decided how full it
+// leaves.
 func carrying(says string, holds fitout.Contents) follower {
-	return follower{says: says, kind: quantity.Volume, do: func(j *fitout.Job, _ *fitout.Finding, by float64, _ []string) bool {
-		for _, v := range vessels(j) {
-			if v.Holds != holds {
-				continue
-			}
-			for n := range j.ChosenVariant().Fills {
-				if fill := &j.ChosenVariant().Fills[n]; fill.Of == v.Of {
-					fill.Litres += by
+	return follower{
+		says: says,
+		kind: quantity.Volume,
+		do: func(j *fitout.Job, _ *fitout.Finding, by float64, _ []string) bool {
+			for _, v := range vessels(j) {
+				if v.Holds != holds {
+					continue
 				}
-			}
-			for n := range j.Vehicle.Tanks {
-				if t := &j.Vehicle.Tanks[n]; t.ID == v.Of {
-					t.Capacity, t.Now = t.Capacity+by, t.Now+by
+				for n := range j.ChosenVariant().Fills {
+					if fill := &j.ChosenVariant().Fills[n]; fill.Of == v.Of {
+						fill.Litres += by
+					}
+				}
+				for n := range j.Vehicle.Tanks {
+					if t := &j.Vehicle.Tanks[n]; t.ID == v.Of {
+						t.Capacity, t.Now = t.Capacity+by, t.Now+by
+						return true
+					}
+				}
+				if i := itemOf(j, v.Of); i != nil && i.Presence.Level != nil {
+					i.Presence.Level.Max, i.Presence.Level.Now = i.Presence.Level.Max+by, i.Presence.Level.Now+by
 					return true
 				}
 			}
-			if i := itemOf(j, v.Of); i != nil && i.Presence.Level != nil {
-				i.Presence.Level.Max, i.Presence.Level.Now = i.Presence.Level.Max+by, i.Presence.Level.Now+by
-				return true
-			}
-		}
-		return false
-	}}
+			return false
+		},
+	}
 }
 
 func lowered(i *fitout.Item, by float64) { i.At.Z -= by }
 
 func inverterID(i *fitout.Inverter) string { return i.ID }
 
-// followers are, of each rule, what somebody does who follows its sentence and not an offer. Each is tried on what slips
-// bring; those that no slip brings are followed in sentence_test.go here and in fit.
+// followers are, of each rule, what somebody does who follows its sentence and not an offer. Each is tried on what
+// slips bring; those that no slip brings are followed in sentence_test.go here and in fit.
 var followers = map[string][]follower{
 	"bed-headroom": {onSubject("Lower the bed by #", quantity.Length, lowered)},
-	"bed-short":    {onSubject("Lengthen it by #", quantity.Length, func(i *fitout.Item, by float64) { i.Size.Length += by })},
-	"door-load":    {onSubject("Take # off it", quantity.Mass, func(i *fitout.Item, by float64) { i.Mass -= by })},
-	"heavy-high":   {onSubject("put it # lower", quantity.Length, lowered)},
-	"lid-blocked":  {moving("Move that #", true)},
-	"lip":          {onSubject("Raise it by #", quantity.Length, func(i *fitout.Item, by float64) { i.At.Z += by })},
+	"bed-short": {
+		onSubject("Lengthen it by #", quantity.Length, func(i *fitout.Item, by float64) { i.Size.Length += by }),
+	},
+	"door-load":   {onSubject("Take # off it", quantity.Mass, func(i *fitout.Item, by float64) { i.Mass -= by })},
+	"heavy-high":  {onSubject("put it # lower", quantity.Length, lowered)},
+	"lid-blocked": {moving("Move that #", true)},
+	"lip":         {onSubject("Raise it by #", quantity.Length, func(i *fitout.Item, by float64) { i.At.Z += by })},
 	"rim-height": {
 		onSubject("Put it # lower", quantity.Length, lowered),
 		ofModule("a slide that drops by #", quantity.Length, func(m *fitout.Module, by float64) { m.Drop += by }),
 	},
 	"stands-on-nothing": {onSubject("Lower it by #", quantity.Length, lowered)},
-	"fridge-lid":        {ofModule("come out by #", quantity.Length, func(m *fitout.Module, by float64) { m.Travel = by })},
+	"fridge-lid": {
+		ofModule("come out by #", quantity.Length, func(m *fitout.Module, by float64) { m.Travel = by }),
+	},
 	"latch-missing": {ofModule("a latch rated for # N", quantity.Plain, func(m *fitout.Module, by float64) {
 		m.Latch, m.Holds = fitout.RatedLatch, by
 	})},
@@ -294,9 +308,16 @@ func amountIn(t *testing.T, w *follower, sentence string, units fitout.Units) (f
 // counted is how often a sentence was followed, and how often half of what it names did not do.
 type counted struct{ done, short int }
 
-// mendsAsSaid follows the sentence of a finding in every way that it names, and holds that the finding is gone, with no
-// other of its rule come up instead.
-func mendsAsSaid(t *testing.T, slip string, j *fitout.Job, before []fitout.Finding, f *fitout.Finding, tried map[string]counted) {
+// mendsAsSaid follows the sentence of a finding in every way that it names, and holds that the finding is gone, with
+// no other of its rule come up instead.
+func mendsAsSaid(
+	t *testing.T,
+	slip string,
+	j *fitout.Job,
+	before []fitout.Finding,
+	f *fitout.Finding,
+	tried map[string]counted,
+) {
 	t.Helper()
 	same := func(a, b *fitout.Finding) bool { return a.Key == b.Key && a.Stance == b.Stance }
 	for n := range followers[f.Rule] {

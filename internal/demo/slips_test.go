@@ -38,9 +38,9 @@ var fair = map[string]string{
 	"queen-bees water-tank tank is emptied by nobody knows what": "it holds more than they need",
 }
 
-// Hundreds of single slips, each kind on everything in the demo jobs that it can be made on: each is told by a finding
-// that was not there before, that is graver, or that says something else of that thing. And whatever such a finding offers
-// mends it: made, the finding is gone, and nothing stops the build that did not.
+// Hundreds of single slips, each kind on everything in the demo jobs that it can be made on: each is told by a
+// finding that was not there before, that is graver, or that says something else of that thing. And whatever such a
+// finding offers mends it: made, the finding is gone, and nothing stops the build that did not.
 func TestEverySlipIsToldAndWhatIsOfferedMendsIt(t *testing.T) {
 	jobs, err := Jobs()
 	require.NoError(t, err)
@@ -164,8 +164,8 @@ func said(findings []fitout.Finding, of string) map[string]bool {
 	return all
 }
 
-// follows tells of a rule that speaks of loads, which change with all that is put aboard or moved, of a seat that nobody
-// asked to be kept free, and of somebody put aboard for whom there is none.
+// follows tells of a rule that speaks of loads, which change with all that is put aboard or moved, of a seat that
+// nobody asked to be kept free, and of somebody put aboard for whom there is none.
 func follows(rule string) bool {
 	return strings.HasSuffix(rule, "-over") || rule == "over-on-the-way" || rule == "seat-built-over" ||
 		rule == "no-seat"

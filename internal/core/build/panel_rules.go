@@ -211,7 +211,10 @@ func runnerTravel(l *Look) []fitout.Finding {
 			f.Title = "Runners of " + words.Lower(m.Name) + " come out less than is planned"
 			f.Sentence = fmt.Sprintf(
 				"Its runners are %s long and come out %s, %s less than is planned. Enter %s as how far it comes out, or take runners that come out further.",
-				l.Say.Length(s.Length), l.Say.Length(s.Travel), l.Say.Length(out-s.Travel), l.Say.Length(s.Travel),
+				l.Say.Length(s.Length),
+				l.Say.Length(s.Travel),
+				l.Say.Length(out-s.Travel),
+				l.Say.Length(s.Travel),
 			)
 			f.Over(out, s.Travel, "mm")
 			return &f

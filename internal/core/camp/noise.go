@@ -29,8 +29,8 @@ type sounds struct {
 	dB     float64
 }
 
-// quieter says what makes a bed quiet beside all else that is heard there, as a sum of 10^(dB/10): what else alone is too
-// loud leaves only to hang it and to put it further off.
+// quieter says what makes a bed quiet beside all else that is heard there, as a sum of 10^(dB/10): what else alone
+// is too loud leaves only to hang it and to put it further off.
 func (n *sounds) quieter(say words.Speaker, others float64) string {
 	left := math.Pow(10, wakes/10) - others
 	if left <= 0 {

@@ -10,8 +10,8 @@ import (
 	"zaino/internal/core/scene"
 )
 
-// How far the eyes of a driver are above the middle of the person, mm, and the share of the glass behind that has to be
-// free. Practice.
+// How far the eyes of a driver are above the middle of the person, mm, and the share of the glass behind that has to
+// be free. Practice.
 const (
 	eyesUp   = 335.0
 	freeView = 0.5
@@ -20,8 +20,8 @@ const (
 // glassRows and glassColumns are the points of the glass, the upper half of the opening behind, to which one looks.
 const glassRows, glassColumns = 6, 9
 
-// rearView notes a wagon in which what is loaded hides most of the glass behind from the driver's eyes. Where a camera
-// looks back nothing is said; without a driver's seat or a measured opening nothing can be.
+// rearView notes a wagon in which what is loaded hides most of the glass behind from the driver's eyes. Where a
+// camera looks back nothing is said; without a driver's seat or a measured opening nothing can be.
 func rearView(p *plan.Plan) []fitout.Finding {
 	if p.Vehicle.Outline.Body != fitout.BodyWagon {
 		return nil

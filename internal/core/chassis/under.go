@@ -66,8 +66,8 @@ func shaftNear(p *plan.Plan) []fitout.Finding {
 		})
 }
 
-// lineNear cautions of a part against a brake or fuel line or the loom, and of a mounting point over one that a part is
-// bolted to.
+// lineNear cautions of a part against a brake or fuel line or the loom, and of a mounting point over one that a part
+// is bolted to.
 func lineNear(p *plan.Plan) []fitout.Finding {
 	found := aboutMarks(p, "line-near", fitout.LineMark, always(besideLine),
 		func(*fitout.Finding, *fitout.Mark, *scene.Part) string {

@@ -204,8 +204,8 @@ func TestABedLiesAcrossTwoSpaces(t *testing.T) {
 	assert.Len(t, with(1900, 0), 1, "beyond the second row, which begins at 1800")
 }
 
-// The near misses of what the brief says of gear: within two steps, as high as it stands, in a drawer, held by what is
-// stated, opened by a stance or blocked by what is lifted away.
+// The near misses of what the brief says of gear: within two steps, as high as it stands, in a drawer, held by what
+// is stated, opened by a stance or blocked by what is lifted away.
 func TestNearMissesOfGearStaySilent(t *testing.T) {
 	silent := func(check func(*scene.Scene) []fitout.Finding, change func(s *scene.Scene)) {
 		t.Helper()
@@ -408,8 +408,8 @@ func TestBunksAreTwoBeds(t *testing.T) {
 	assert.Equal(t, []string{"bed-uneven"}, with(2, uneven))
 }
 
-// Whatever stands wherever in a crowded bay: a move that is offered for a clash ends it, and puts nothing into anything
-// else or out of its space; what is locked is offered no move.
+// Whatever stands wherever in a crowded bay: a move that is offered for a clash ends it, and puts nothing into
+// anything else or out of its space; what is locked is offered no move.
 func TestAMoveThatIsOfferedEndsTheClash(t *testing.T) {
 	offered := 0
 	rapid.Check(t, func(t *rapid.T) {

@@ -70,8 +70,8 @@ func TestAThingOfTheLedgerStandsInTheWayToo(t *testing.T) {
 	assert.Empty(t, with(func(i *fitout.Item) { i.At = fitout.Point{} }), "it stands nowhere yet, which its balance says")
 }
 
-// A part that stands in another part, and roughly in a thing of the ledger too, stops the build in whatever order they were
-// entered; so does one in a wheel arch. What it stands in beyond doubt is told first.
+// A part that stands in another part, and roughly in a thing of the ledger too, stops the build in whatever order
+// they were entered; so does one in a wheel arch. What it stands in beyond doubt is told first.
 func TestWhatIsRoughHidesNoClashOfWhatIsDrawn(t *testing.T) {
 	clash := func(at fitout.Point, order ...string) fitout.Finding {
 		j := example.Fitted()

@@ -9,8 +9,8 @@ import (
 	"zaino/internal/core/words"
 )
 
-// notPlaced stops a part that is said to stand in a space and still lies where a new thing is put: at the front axle, on
-// the centre line and the ground. Nothing else is said of it until it has a place.
+// notPlaced stops a part that is said to stand in a space and still lies where a new thing is put: at the front
+// axle, on the centre line and the ground. Nothing else is said of it until it has a place.
 func notPlaced(s *scene.Scene) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range s.Unplaced {

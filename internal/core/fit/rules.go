@@ -1,6 +1,7 @@
-// Package fit is what an experienced eye sees in a scene: every rule in one list, held against the scene in each stance,
-// and the moves that are offered. The rules are in folders of their own: clearance (what is in whose way), strength (what
-// holds and carries), keeping (what things want of their place) and living (beds, hammocks, ways out).
+// Package fit is what an experienced eye sees in a scene: every rule in one list, held against the scene in each
+// stance, and the moves that are offered. The rules are in folders of their own: clearance (what is in whose way),
+// strength (what holds and carries), keeping (what things want of their place) and living (beds, hammocks, ways
+// out).
 package fit
 
 import (
@@ -148,8 +149,8 @@ func Check(s *scene.Scene) []fitout.Finding {
 	return found
 }
 
-// rough tells whether a finding is about a thing of the ledger, whose box nobody drew: as its subject, or as all the parts
-// that it is told with. Where a drawn part is among them, what is told holds of that.
+// rough tells whether a finding is about a thing of the ledger, whose box nobody drew: as its subject, or as all the
+// parts that it is told with. Where a drawn part is among them, what is told holds of that.
 func rough(s *scene.Scene, f *fitout.Finding) bool {
 	ledger, drawn := false, false
 	for _, id := range f.With {

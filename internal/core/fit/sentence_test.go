@@ -46,7 +46,11 @@ var followed = []named{
 	}},
 	{"door-load", `Take ([\d.]+) kg off it`, func(s *scene.Scene, kg float64) { s.Part("carrier").Mass -= kg }},
 	{"hammock-short", `further apart by ([\d.]+) mm`, func(s *scene.Scene, mm float64) { s.Vehicle.Mounts[2].At.X += mm }},
-	{"fridge-lid", `or leave ([\d.]+) mm above it`, func(s *scene.Scene, mm float64) { wagon.Put(s, "shelf", 0, 0, mm-60) }},
+	{
+		"fridge-lid",
+		`or leave ([\d.]+) mm above it`,
+		func(s *scene.Scene, mm float64) { wagon.Put(s, "shelf", 0, 0, mm-60) },
+	},
 	{"hatch-lean", `shorter, by ([\d.]+) mm`, func(s *scene.Scene, mm float64) { grown(s, "unit", -mm, 0, 0) }},
 	{"hatch-lean", `or lower by ([\d.]+) mm`, func(s *scene.Scene, mm float64) { grown(s, "unit", 0, 0, -mm) }},
 	{"heavy-high", `put it ([\d.]+) mm lower`, func(s *scene.Scene, mm float64) { wagon.Put(s, "fridge", 0, 0, -mm) }},
@@ -90,7 +94,11 @@ var followed = []named{
 	{"runner-load", `Take ([\d.]+) kg out`, func(s *scene.Scene, kg float64) { s.Part("unit").Cells[0].Load -= kg }},
 	{"runner-load", `runners rated ([\d.]+) kg`, func(s *scene.Scene, kg float64) { s.Part("unit").Module().Rated = kg }},
 	{"service-reach", `there are ([\d.]+) mm`, func(s *scene.Scene, mm float64) { wagon.Put(s, "wall", 120-mm, 0, 0) }},
-	{"shut-in", `Move that ([\d.]+) mm toward the front`, func(s *scene.Scene, mm float64) { wagon.Put(s, "post", -mm, 0, 0) }},
+	{
+		"shut-in",
+		`Move that ([\d.]+) mm toward the front`,
+		func(s *scene.Scene, mm float64) { wagon.Put(s, "post", -mm, 0, 0) },
+	},
 	{"tight", `narrower, by ([\d.]+) mm`, func(s *scene.Scene, mm float64) { wagon.Put(s, "fridge", 0, mm, 0) }},
 	{"topples", `Move it ([\d.]+) mm to the left`, func(s *scene.Scene, mm float64) { wagon.Put(s, "chest", 0, -mm, 0) }},
 	{"tip-unit", `It takes ([\d.]+) kg at its back`, func(s *scene.Scene, kg float64) {
@@ -161,7 +169,8 @@ func TestWhatASentenceNamesMends(t *testing.T) {
 					return false
 				}
 				assert.False(t, stays(by, false), "followed: %s", f.Sentence)
-				if n.rule != "service-reach" && n.rule != "bed-uneven" && n.rule != "shut-in" { // a part of it is borne, or stands in another
+				if n.rule != "service-reach" && n.rule != "bed-uneven" &&
+					n.rule != "shut-in" { // a part of it is borne, or stands in another
 					assert.True(t, stays(by*0.95-2, true), "a little less would do: %s", f.Sentence)
 				}
 			})

@@ -34,8 +34,8 @@ func Format(value float64, kind Kind, system System) string {
 	return text + before + system.unitOf(kind)
 }
 
-// FormatAtLeast writes a value as Format does, rounded up: whoever does by as much as is written has done enough. The value is
-// finite.
+// FormatAtLeast writes a value as Format does, rounded up: whoever does by as much as is written has done enough.
+// The value is finite.
 func FormatAtLeast(value float64, kind Kind, system System) string {
 	own := system.fromBase(value, kind)
 	steps := math.Pow10(decimals(own, kind, system))
@@ -49,8 +49,8 @@ func FormatAtLeast(value float64, kind Kind, system System) string {
 	return Format(system.toBase(up, kind), kind, system)
 }
 
-// FormatAtMost writes a length as Format does, rounded down: whoever does by as much as is written has not done too much. The
-// value is finite and 0 or more.
+// FormatAtMost writes a length as Format does, rounded down: whoever does by as much as is written has not done too
+// much. The value is finite and 0 or more.
 func FormatAtMost(mm float64, system System) string {
 	steps := 1.0
 	if system == US {

@@ -140,7 +140,8 @@ func TestWhatIsPitchedIsTakenBack(t *testing.T) {
 	}
 }
 
-// What comes off with the canopy stands in it on its legs, where it always does; only what is put outside is not there.
+// What comes off with the canopy stands in it on its legs, where it always does; only what is put outside is not
+// there.
 func TestWhatIsOffStandsOnItsLegs(t *testing.T) {
 	s := wagon.Sound()
 	s.ComesOff = map[string]bool{"unit": true, "chest": true}

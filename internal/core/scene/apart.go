@@ -59,9 +59,9 @@ func LeastOf(ways []Step) Step {
 // mostPassed is how many things a free way passes at most.
 const mostPassed = 4
 
-// Free is the shortest of the moves that bring a part clear of something with which it stands free in its bay too, each so
-// much further that it passes what it would meet then; up or down only where that is the shortest of all, else it would hang in
-// the air. Its MM is below 0 where there is none.
+// Free is the shortest of the moves that bring a part clear of something with which it stands free in its bay too,
+// each so much further that it passes what it would meet then; up or down only where that is the shortest of all,
+// else it would hang in the air. Its MM is below 0 where there is none.
 func (s *Scene) Free(p *Part, ways []Step) Step {
 	best, least := Step{MM: -1}, LeastOf(ways)
 	for _, m := range ways {
@@ -87,8 +87,8 @@ func (s *Scene) Free(p *Part, ways []Step) Step {
 	return best
 }
 
-// furtherPast is how much further a part has to go along a way past the first thing that it meets as a box, or 0 where it meets
-// nothing.
+// furtherPast is how much further a part has to go along a way past the first thing that it meets as a box, or 0
+// where it meets nothing.
 func (s *Scene) furtherPast(p *Part, box fitout.Box, along fitout.Point) float64 {
 	past := func(b fitout.Box) float64 {
 		return Apart(box, b, func(m Step) bool { return m.Moves == along }).MM
@@ -108,15 +108,19 @@ func (s *Scene) furtherPast(p *Part, box fitout.Box, along fitout.Point) float64
 	return 0
 }
 
-// Clearing puts into words what somebody does with a part, called it or that, which has to come clear by one of some moves: a
-// free one, or something instead; and only that where no move is free. What a stance puts elsewhere is moved there, where its
-// place on the road says nothing of what is free; in is nil on the road.
+// Clearing puts into words what somebody does with a part, called it or that, which has to come clear by one of some
+// moves: a free one, or something instead; and only that where no move is free. What a stance puts elsewhere is
+// moved there, where its place on the road says nothing of what is free; in is nil on the road.
 func (s *Scene) Clearing(it string, p *Part, in *Posture, ways []Step, instead string) string {
 	way := LeastOf(ways)
 	if in == nil || !in.Elsewhere(p.ID) {
 		free := s.Free(p, ways)
 		if free.MM < 0 {
-			return fmt.Sprintf("%s: %s, where it would come clear, there is no room for it.", words.Capital(instead), s.Said(way))
+			return fmt.Sprintf(
+				"%s: %s, where it would come clear, there is no room for it.",
+				words.Capital(instead),
+				s.Said(way),
+			)
 		}
 		way = free
 	}

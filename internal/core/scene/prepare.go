@@ -93,7 +93,8 @@ func (s *Scene) fill(p *plan.Plan, aboard func(i int) bool) {
 	}
 }
 
-// unplaced tells whether an item still lies where a new thing is put: at the front axle, on the centre line and the ground.
+// unplaced tells whether an item still lies where a new thing is put: at the front axle, on the centre line and the
+// ground.
 func unplaced(p *plan.Plan, i int) bool {
 	return p.Given.ChosenVariant().Items[i].At == (fitout.Point{})
 }

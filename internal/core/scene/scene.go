@@ -1,6 +1,6 @@
-// Package scene is a plan as a fitter sees it, with nothing judged: what stands where in which bay, on the road and in
-// each stance, what moves when it opens, how much room is left between, what follows when a part changes its size, and
-// what it takes to get at things. It knows boxes only; what they are is for the module engine.
+// Package scene is a plan as a fitter sees it, with nothing judged: what stands where in which bay, on the road and
+// in each stance, what moves when it opens, how much room is left between, what follows when a part changes its
+// size, and what it takes to get at things. It knows boxes only; what they are is for the module engine.
 package scene
 
 import (

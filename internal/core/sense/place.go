@@ -22,9 +22,9 @@ func loaded(kind fitout.BayKind) bool {
 	return false
 }
 
-// bayUnsaid cautions of a part of the fitout that stands within a measured space and is said to stand in none: whether
-// it fits, opens and is reached there is not looked at. Hard gear of the ledger is noted: whether it is held is not
-// looked at either. What a space is in, as a canopy is, stands in none.
+// bayUnsaid cautions of a part of the fitout that stands within a measured space and is said to stand in none:
+// whether it fits, opens and is reached there is not looked at. Hard gear of the ledger is noted: whether it is held
+// is not looked at either. What a space is in, as a canopy is, stands in none.
 func bayUnsaid(p *plan.Plan) []fitout.Finding {
 	var found []fitout.Finding
 	given := p.Given.ChosenVariant().Items

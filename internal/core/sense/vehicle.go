@@ -104,8 +104,8 @@ func splitOdd(p *plan.Plan) []fitout.Finding {
 	return []fitout.Finding{f}
 }
 
-// leastEmpty is the share of the gross limit below which no vehicle that is driven weighs empty, and mostFuel the share
-// of the empty vehicle above which no tank of it holds fuel. Practice, wide of what is sold.
+// leastEmpty is the share of the gross limit below which no vehicle that is driven weighs empty, and mostFuel the
+// share of the empty vehicle above which no tank of it holds fuel. Practice, wide of what is sold.
 const (
 	leastEmpty = 0.3
 	mostFuel   = 0.12
@@ -131,8 +131,8 @@ func baselineLight(p *plan.Plan) []fitout.Finding {
 	return []fitout.Finding{f}
 }
 
-// tankOdd cautions of a fuel tank of the vehicle that would hold more than any of its size does. Where the baseline was
-// taken with a full tank, the empty vehicle is too light by it as well.
+// tankOdd cautions of a fuel tank of the vehicle that would hold more than any of its size does. Where the baseline
+// was taken with a full tank, the empty vehicle is too light by it as well.
 func tankOdd(p *plan.Plan) []fitout.Finding {
 	var found []fitout.Finding
 	empty := p.Load.Unladen.Kg

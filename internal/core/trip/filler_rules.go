@@ -84,8 +84,14 @@ func fillerHigh(l *Look) []fitout.Finding {
 		}
 		f := about("filler-high", fitout.Caution, "plumbing", v.ID)
 		f.Title = fmt.Sprintf("Filler of %s %s above reach", words.Lower(v.Name), l.Say.Length(fill.At.Z-grip))
-		f.Sentence = fmt.Sprintf("Its mouth is %s above the ground; %s holds a nozzle or a can up to %s. Put it %s lower, or "+
-			"measure again.", l.Say.Length(fill.At.Z), reach.Who, l.Say.Length(grip), l.Say.LengthAtLeast(fill.At.Z-grip))
+		f.Sentence = fmt.Sprintf(
+			"Its mouth is %s above the ground; %s holds a nozzle or a can up to %s. Put it %s lower, or "+
+				"measure again.",
+			l.Say.Length(fill.At.Z),
+			reach.Who,
+			l.Say.Length(grip),
+			l.Say.LengthAtLeast(fill.At.Z-grip),
+		)
 		f.Over(fill.At.Z, grip, "mm")
 		return []fitout.Finding{f}
 	})
@@ -110,9 +116,13 @@ func fillerFar(l *Look) []fitout.Finding {
 		}
 		f := about("filler-far", fitout.Caution, "plumbing", v.ID)
 		f.Title = fmt.Sprintf("Pipe of %s does not come to its filler", words.Lower(v.Name))
-		f.Sentence = fmt.Sprintf("It is entered with %s level, and the mouth is %s away. Bring the mouth nearer, or enter a pipe "+
-			"that is %s longer: with it the fall is less.", l.Say.Length(fill.Run), l.Say.Length(far),
-			l.Say.LengthAtLeast(far-fill.Run-pipeSlack))
+		f.Sentence = fmt.Sprintf(
+			"It is entered with %s level, and the mouth is %s away. Bring the mouth nearer, or enter a pipe "+
+				"that is %s longer: with it the fall is less.",
+			l.Say.Length(fill.Run),
+			l.Say.Length(far),
+			l.Say.LengthAtLeast(far-fill.Run-pipeSlack),
+		)
 		f.Source = "physics"
 		f.Over(far, fill.Run+pipeSlack, "mm")
 		return []fitout.Finding{f}

@@ -125,12 +125,12 @@ func tapLeaves(l *Look) []fitout.Finding {
 	})
 }
 
-// hoseSlack is how much further from its vessel than its hose is long a tap may be, mm: the neck of the one and the spout
-// of the other.
+// hoseSlack is how much further from its vessel than its hose is long a tap may be, mm: the neck of the one and the
+// spout of the other.
 const hoseSlack = 250.0
 
-// tapFar cautions of a tap whose hose does not come as far as its mouth is from the vessel that feeds it: what flows out of
-// it, and what its way loses, go by that length.
+// tapFar cautions of a tap whose hose does not come as far as its mouth is from the vessel that feeds it: what flows
+// out of it, and what its way loses, go by that length.
 func tapFar(l *Look) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range l.Variant.Plumbing.Outlets {
@@ -149,9 +149,14 @@ func tapFar(l *Look) []fitout.Finding {
 		}
 		f := about("tap-far", fitout.Caution, "plumbing", o.ID)
 		f.Title = o.Name + " is further away than its hose"
-		f.Sentence = fmt.Sprintf("Its hose is entered with %s, and its mouth is %s from %s in a straight line. Enter the hose "+
-			"as it runs, %s longer at least, or measure the place again.", l.Say.Length(1000*o.Hose), l.Say.Length(far),
-			words.Lower(v.Name), l.Say.LengthAtLeast(far-1000*o.Hose))
+		f.Sentence = fmt.Sprintf(
+			"Its hose is entered with %s, and its mouth is %s from %s in a straight line. Enter the hose "+
+				"as it runs, %s longer at least, or measure the place again.",
+			l.Say.Length(1000*o.Hose),
+			l.Say.Length(far),
+			words.Lower(v.Name),
+			l.Say.LengthAtLeast(far-1000*o.Hose),
+		)
 		f.Source = "physics"
 		f.Over(far, most, "mm")
 		found = append(found, f)

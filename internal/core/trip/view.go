@@ -102,9 +102,18 @@ type ProposalView struct {
 // ViewOf follows the trip of a plan and proposes how to fill.
 func ViewOf(p *plan.Plan) RangeView {
 	l := LookAt(p)
-	v := RangeView{Typed: l.Typed, Stops: l.C.Route.Stops, Days: l.W.Days.Count(), Vessels: []VesselView{}, Limits: []LimitView{},
-		Points: make([]PointView, len(l.W.Points)), AtStops: make([]StopView, len(l.W.Stops)),
-		OnLegs: make([]LegView, len(l.W.Legs)), Lacks: []LackView{}, Proposals: []ProposalView{}}
+	v := RangeView{
+		Typed:     l.Typed,
+		Stops:     l.C.Route.Stops,
+		Days:      l.W.Days.Count(),
+		Vessels:   []VesselView{},
+		Limits:    []LimitView{},
+		Points:    make([]PointView, len(l.W.Points)),
+		AtStops:   make([]StopView, len(l.W.Stops)),
+		OnLegs:    make([]LegView, len(l.W.Legs)),
+		Lacks:     []LackView{},
+		Proposals: []ProposalView{},
+	}
 	for i := range l.C.Vessels {
 		w := &l.C.Vessels[i]
 		v.Vessels = append(v.Vessels, VesselView{w.ID, w.Name, w.Holds, w.Capacity, w.Full, w.Unusable, w.Density})
@@ -170,13 +179,19 @@ func (l *Look) tasks(stop int) []string {
 			tasks = append(tasks, fmt.Sprintf("Start with %s in %s, not %s", l.Say.Volume(at.Leave[k]), words.Lower(v.Name),
 				l.Say.Volume(at.Arrive[k])))
 		case litres > 0.05:
-			tasks = append(tasks, fmt.Sprintf("Fill %s to %s: %s", words.Lower(v.Name), l.Say.Volume(at.Leave[k]), l.Say.Volume(litres)))
+			tasks = append(
+				tasks,
+				fmt.Sprintf("Fill %s to %s: %s", words.Lower(v.Name), l.Say.Volume(at.Leave[k]), l.Say.Volume(litres)),
+			)
 		case v.Holds == fitout.HoldsFuel && l.C.Has(stop, v) && at.Open && at.Leave[k] < v.Full-0.5 && stop < len(l.W.Legs):
 			tasks = append(tasks, fmt.Sprintf("Leave %s at %s", words.Lower(v.Name), l.Say.Volume(at.Leave[k])))
 		}
 	}
 	if at.Cost > 0 {
-		tasks = append(tasks, fmt.Sprintf("Pay about %s %s", l.Job.Brief.Currency, words.Money(at.Cost, l.Job.Build.Money.Decimals)))
+		tasks = append(
+			tasks,
+			fmt.Sprintf("Pay about %s %s", l.Job.Brief.Currency, words.Money(at.Cost, l.Job.Build.Money.Decimals)),
+		)
 	}
 	if s.Sure == fitout.Unsure && len(s.Fuels) > 0 {
 		tasks = append(tasks, "Ask before whether the pump works")
@@ -287,8 +302,11 @@ func (l *Look) proposalView(manner Manner) ProposalView {
 	}
 	v.Told = fmt.Sprintf("%s nearest: %s %s.", title, state, l.where(p.Worst.Km, p.Worst.Leg))
 	if manner == WithinAxle && !p.Exact {
-		v.Told = words.Sentences(v.Told, fmt.Sprintf("Best found with tanks used up one after the other; drawn from freely it could be "+
-			"%s of the limit.", l.Say.Percent(p.Bound)))
+		v.Told = words.Sentences(
+			v.Told,
+			fmt.Sprintf("Best found with tanks used up one after the other; drawn from freely it could be "+
+				"%s of the limit.", l.Say.Percent(p.Bound)),
+		)
 	}
 	return v
 }

@@ -50,8 +50,8 @@ func (s Speaker) FlowAtLeast(litres float64) string {
 	return quantity.FormatAtLeast(litres, quantity.Flow, s.Units)
 }
 
-// Enough is what a length may be short of without being felt, mm: half of what measuring with a tape leaves. Rules whose
-// sentence names a length by LengthAtLeast let as much pass.
+// Enough is what a length may be short of without being felt, mm: half of what measuring with a tape leaves. Rules
+// whose sentence names a length by LengthAtLeast let as much pass.
 const Enough = 0.4
 
 // LengthAtLeast puts mm into words by which something has to be moved or made smaller: rounded up.
@@ -231,7 +231,8 @@ func Sentences(all ...string) string {
 	return strings.Join(said, " ")
 }
 
-// Money puts cents into words with as many decimals, 0 or more, as a currency is shown with, thousands apart: "4 291.20".
+// Money puts cents into words with as many decimals, 0 or more, as a currency is shown with, thousands apart: "4
+// 291.20".
 func Money(cents, decimals int) string {
 	text := fmt.Sprintf("%.*f", decimals, math.Abs(float64(cents)/100))
 	whole, fraction, _ := strings.Cut(text, ".")

@@ -8,8 +8,8 @@ import (
 	"zaino/internal/core/quantity"
 )
 
-// Thousands stand apart, as in every other figure; a currency without cents shows none, and what rounds to nothing has no
-// sign.
+// Thousands stand apart, as in every other figure; a currency without cents shows none, and what rounds to nothing
+// has no sign.
 func TestMoneyIsReadAtAGlance(t *testing.T) {
 	for _, c := range []struct {
 		cents, decimals int

@@ -185,8 +185,8 @@ func clash(s *scene.Scene, all []scene.Clash, p *scene.Posture) fitout.Finding {
 	return f
 }
 
-// wayClear says by which move one of two parts that stand in each other, or a part in what rises in its space, comes clear
-// and meets nothing else; where none does, how far it is.
+// wayClear says by which move one of two parts that stand in each other, or a part in what rises in its space, comes
+// clear and meets nothing else; where none does, how far it is.
 func wayClear(s *scene.Scene, p *scene.Posture, part, other *scene.Part, box, otherBox fitout.Box) string {
 	own, theirs := scene.Step{MM: -1}, scene.Step{MM: -1}
 	if !p.Elsewhere(part.ID) { // what is put elsewhere is not moved by its place on the road
@@ -203,16 +203,18 @@ func wayClear(s *scene.Scene, p *scene.Posture, part, other *scene.Part, box, ot
 	case theirs.MM >= 0:
 		return fmt.Sprintf("Move that %s.", s.Said(theirs))
 	}
-	return fmt.Sprintf("Find another place, or make one of them smaller: %s, where it would come clear, there is no room for it.",
-		s.Said(scene.Apart(box, otherBox, nil)))
+	return fmt.Sprintf(
+		"Find another place, or make one of them smaller: %s, where it would come clear, there is no room for it.",
+		s.Said(scene.Apart(box, otherBox, nil)),
+	)
 }
 
-// mostClashesMoved is for how many clashes moves are looked for beyond those of two things on the road: a bench with more
-// of them is not mended one by one.
+// mostClashesMoved is for how many clashes moves are looked for beyond those of two things on the road: a bench with
+// more of them is not mended one by one.
 const mostClashesMoved = 20
 
-// clashMoves offers the moves by which a part comes clear of all that it stands in, or what it stands in of it. In a stance
-// what lies elsewhere then stays where it is on the road, whatever is moved there.
+// clashMoves offers the moves by which a part comes clear of all that it stands in, or what it stands in of it. In a
+// stance what lies elsewhere then stays where it is on the road, whatever is moved there.
 func clashMoves(s *scene.Scene, all []scene.Clash, p *scene.Posture) []fitout.Fix {
 	part := s.Part(all[0].Part)
 	if p.Elsewhere(part.ID) || s.IsCarried(part) {

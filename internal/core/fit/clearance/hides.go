@@ -68,8 +68,8 @@ func Hides(s *scene.Scene) []fitout.Finding {
 	return found
 }
 
-// beside are those of some moves that leave the line of sight of who looks from a side, to its sides or behind the mark: the
-// further way, toward who looks, never ends.
+// beside are those of some moves that leave the line of sight of who looks from a side, to its sides or behind the
+// mark: the further way, toward who looks, never ends.
 func beside(from fitout.Face, ways []scene.Step) []scene.Step {
 	return slices.DeleteFunc(ways, func(m scene.Step) bool {
 		switch from {

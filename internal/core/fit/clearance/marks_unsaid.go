@@ -12,8 +12,8 @@ import (
 // atTail is how near to the rear end of the body something stands that may hide a lamp or the plate, mm.
 const atTail = 150.0
 
-// MarksUnsaid notes a part outside the spaces or on the rear wall, at the tail, of a vehicle of which no lamp and no plate is listed: nothing
-// is found about what it hides.
+// MarksUnsaid notes a part outside the spaces or on the rear wall, at the tail, of a vehicle of which no lamp and no
+// plate is listed: nothing is found about what it hides.
 func MarksUnsaid(s *scene.Scene) []fitout.Finding {
 	if slices.ContainsFunc(s.Vehicle.Marks, func(m fitout.Mark) bool {
 		return m.Kind == fitout.LampMark || m.Kind == fitout.PlateMark

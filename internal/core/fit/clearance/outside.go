@@ -88,7 +88,8 @@ func movedIn(b fitout.Box, side string, mm float64) fitout.Box {
 // bridged is a gap between two spaces that a panel lies across, mm: a sill, a folded seat's edge.
 const bridged = 80
 
-// bridges tells whether a bed or a floor reaches out of its space into others that join it, and stands in nothing else.
+// bridges tells whether a bed or a floor reaches out of its space into others that join it, and stands in nothing
+// else.
 func bridges(s *scene.Scene, p *scene.Part, bay *scene.Bay) bool {
 	if !p.Traits().Floor {
 		return false

@@ -151,8 +151,8 @@ func Topples(s *scene.Scene) []fitout.Finding {
 	return found
 }
 
-// support is the least box, seen from above, around all on which a part stands, and what carries most of it; without a
-// name where nothing does.
+// support is the least box, seen from above, around all on which a part stands, and what carries most of it; without
+// a name where nothing does.
 func support(s *scene.Scene, p *scene.Part, bay *scene.Bay) (on fitout.Box, name string) {
 	most := 0.0
 	look := func(box fitout.Box, called string) {

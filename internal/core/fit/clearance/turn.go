@@ -38,8 +38,8 @@ func turnOf(seat *fitout.Seat, by float64) turned {
 	return t
 }
 
-// clears are the moves level over the ground by which a box comes clear of the way of a seat: past all of it that lies
-// in the box's own breadth. hit is false for one that the seat does not meet.
+// clears are the moves level over the ground by which a box comes clear of the way of a seat: past all of it that
+// lies in the box's own breadth. hit is false for one that the seat does not meet.
 func (t *turned) clears(b fitout.Box) (moves []scene.Step, hit bool) {
 	if b.From.Z >= t.top-scene.Slack || b.To.Z <= t.low+scene.Slack {
 		return nil, false
@@ -92,8 +92,8 @@ func (t *turned) near(b fitout.Box, reach float64) bool {
 	return false
 }
 
-// crosses tells whether an outline and a box meet by more than nothing, seen from above: neither a side of the box nor
-// one of the outline parts them.
+// crosses tells whether an outline and a box meet by more than nothing, seen from above: neither a side of the box
+// nor one of the outline parts them.
 func crosses(o [4]fitout.Point, b fitout.Box) bool {
 	least := math.Inf(1)
 	for k := range 2 {
@@ -116,8 +116,8 @@ func crosses(o [4]fitout.Point, b fitout.Box) bool {
 	return least > scene.Slack
 }
 
-// along is from where to where an outline reaches in x within a band of y, or the other way round; from is not below to
-// where it does not reach into the band.
+// along is from where to where an outline reaches in x within a band of y, or the other way round; from is not below
+// to where it does not reach into the band.
 func along(o [4]fitout.Point, low, high float64, swapped bool) (from, to float64) {
 	from, to = math.Inf(1), math.Inf(-1)
 	at := func(p fitout.Point) (x, y float64) {
@@ -150,8 +150,8 @@ const (
 	mostMet    = 20
 )
 
-// SeatTurn stops a seat that a stance turns further than it goes, that is turned on the road, or that meets on its way
-// what stands there or the side of its space; of one whose size nobody said it notes that.
+// SeatTurn stops a seat that a stance turns further than it goes, that is turned on the road, or that meets on its
+// way what stands there or the side of its space; of one whose size nobody said it notes that.
 func SeatTurn(s *scene.Scene) []fitout.Finding {
 	var found []fitout.Finding
 	looked := 0

@@ -28,8 +28,8 @@ func keepsFood(p *scene.Part) bool {
 	return p.Traits().Cools || p.Module().Kind == fitout.Pantry
 }
 
-// DirtyBesideFood cautions of what is dirty in one compartment with food, in a pantry or fridge, or beside food with no
-// wall between.
+// DirtyBesideFood cautions of what is dirty in one compartment with food, in a pantry or fridge, or beside food with
+// no wall between.
 func DirtyBesideFood(s *scene.Scene) []fitout.Finding {
 	var found []fitout.Finding
 	for i := range s.Things {

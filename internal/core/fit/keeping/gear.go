@@ -54,11 +54,17 @@ type Excess struct {
 	Way string
 }
 
-// TooLarge returns in what a thing is too large for a room: its height, and the sides, lying the better way round. It is
-// empty where the thing goes in.
+// TooLarge returns in what a thing is too large for a room: its height, and the sides, lying the better way round.
+// It is empty where the thing goes in.
 func TooLarge(thing, room fitout.Size) []Excess {
 	long, wide := thing.Length-room.Length, thing.Width-room.Width
-	if turnedLong, turnedWide := thing.Width-room.Length, thing.Length-room.Width; max(turnedLong, turnedWide) < max(long, wide) {
+	if turnedLong, turnedWide := thing.Width-room.Length, thing.Length-room.Width; max(
+		turnedLong,
+		turnedWide,
+	) < max(
+		long,
+		wide,
+	) {
 		long, wide = turnedLong, turnedWide
 	}
 	var over []Excess

@@ -1,5 +1,5 @@
-// Package keeping is the rules of fit about what things want of their place: to be dry, cool, locked, upright, away from
-// what harms them, and within reach of those who use them.
+// Package keeping is the rules of fit about what things want of their place: to be dry, cool, locked, upright, away
+// from what harms them, and within reach of those who use them.
 package keeping
 
 import (

@@ -42,8 +42,8 @@ func PlaceFor(s *scene.Scene, p *plan.Plan, id string) *fitout.InCell {
 	return best
 }
 
-// PutOutOfSight offers to lay what is in sight, or where people are, into a compartment: one away from people for what
-// belongs away from them.
+// PutOutOfSight offers to lay what is in sight, or where people are, into a compartment: one away from people for
+// what belongs away from them.
 func PutOutOfSight(s *scene.Scene, p *plan.Plan, f *fitout.Finding) []fitout.Fix {
 	fixes := putAway(s, p, f.Subject.ID)
 	if fixes == nil || f.Rule != "needs-away" {

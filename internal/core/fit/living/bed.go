@@ -81,8 +81,8 @@ func lies(s *scene.Scene, tell func(b *bed)) {
 	})
 }
 
-// bunkApart is how far two lying faces are apart in height when they are bunks and no longer parts of one bed, mm, and
-// bedGap how far beside each other.
+// bunkApart is how far two lying faces are apart in height when they are bunks and no longer parts of one bed, mm,
+// and bedGap how far beside each other.
 const (
 	bunkApart = 300
 	bedGap    = 150

@@ -224,7 +224,8 @@ func (h *hung) cloth() float64 {
 	return math.Hypot(half, h.head.At.Z-h.said.Low) + math.Hypot(half, h.foot.At.Z-h.said.Low)
 }
 
-// spanFor is how far its eyes have to be apart for a cloth of a length, its lowest point and their heights staying, mm.
+// spanFor is how far its eyes have to be apart for a cloth of a length, its lowest point and their heights staying,
+// mm.
 func (h *hung) spanFor(cloth float64) float64 {
 	low, high := 0.0, cloth
 	for range 40 {

@@ -1,4 +1,5 @@
-// Package strength is the rules of fit about what holds and carries: mounts, latches, struts, runners, panels, tipping.
+// Package strength is the rules of fit about what holds and carries: mounts, latches, struts, runners, panels,
+// tipping.
 package strength
 
 import (

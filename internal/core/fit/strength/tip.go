@@ -80,8 +80,8 @@ func TipVehicle(s *scene.Scene) []fitout.Finding {
 	})
 }
 
-// mayStayShut tells whether a part that a stance opens can be left shut in it: nothing that comes out rides on it, and
-// shut it stands in the way of nothing else that is open.
+// mayStayShut tells whether a part that a stance opens can be left shut in it: nothing that comes out rides on it,
+// and shut it stands in the way of nothing else that is open.
 func mayStayShut(s *scene.Scene, i int, p *scene.Posture) bool {
 	for k := range p.Open {
 		o := &p.Open[k]
