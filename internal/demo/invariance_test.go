@@ -26,9 +26,6 @@ func foundOf(t *testing.T, j *fitout.Job) []string {
 			worst[f.Rule] = f.Severity
 		}
 		about := func(ids ...string) {
-			for k := range ids { // an obstacle is named by its place in the list of its space
-				ids[k], _, _ = strings.Cut(ids[k], ".")
-			}
 			slices.Sort(ids)
 			all = append(all, fmt.Sprintf("%s of %v", f.Rule, slices.Compact(ids)))
 		}

@@ -135,7 +135,7 @@ func (d *draft) try(item fitout.Item, bay *scene.Bay, now bool) (place, bool) {
 		return pl, false
 	}
 	inTheWay := func(o fitout.Box) bool { return overlaps(box, o) }
-	if slices.ContainsFunc(bay.Obstacles, inTheWay) || slices.ContainsFunc(d.stays, func(q *scene.Part) bool {
+	if slices.ContainsFunc(bay.Obstacles, func(o scene.Obstacle) bool { return inTheWay(o.Box) }) || slices.ContainsFunc(d.stays, func(q *scene.Part) bool {
 		return inTheWay(q.Box)
 	}) {
 		return pl, false

@@ -156,7 +156,7 @@ func firstPlace(j *fitout.Job, s *scene.Scene, space *scene.Bay, item *fitout.It
 	if space.Open {
 		room.To.Z = room.From.Z + 3000
 	}
-	occupied := slices.Clone(space.Obstacles)
+	occupied := space.Occupied()
 	for i := range s.Parts {
 		occupied = append(occupied, s.Parts[i].Box)
 	}

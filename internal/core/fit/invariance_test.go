@@ -61,7 +61,7 @@ func mirror(s *scene.Scene) {
 			b.Opening.Hinge = fitout.HingeLeft
 		}
 		for k := range b.Obstacles {
-			b.Obstacles[k] = mirroredBox(b.Obstacles[k])
+			b.Obstacles[k].Box = mirroredBox(b.Obstacles[k].Box)
 		}
 		for k := range b.More {
 			b.More[k].Gap, b.More[k].Face = mirroredBox(b.More[k].Gap), mirroredFace(b.More[k].Face)

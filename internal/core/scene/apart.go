@@ -94,7 +94,7 @@ func (s *Scene) furtherPast(p *Part, box fitout.Box, along fitout.Point) float64
 		return Apart(box, b, func(m Step) bool { return m.Moves == along }).MM
 	}
 	if bay := s.BayOf(p); bay != nil {
-		for _, b := range bay.Obstacles {
+		for _, b := range bay.Occupied() {
 			if Least(box.Overlap(b)) > Slack {
 				return past(b)
 			}

@@ -18,10 +18,8 @@ type Bay struct {
 	ID        string
 	Room      fitout.Box // as long as its floor
 	RearTop   float64    // x of its rear at the ceiling, where a hatch leans in
-	Obstacles []fitout.Box
-	Names     []string // of the obstacles
-	Rises     []bool   // of the obstacles: a floor that lies flat is cut out round it
-	Open      bool     // without walls and ceiling: only its floor counts
+	Obstacles []Obstacle
+	Open      bool // without walls and ceiling: only its floor counts
 
 	Name     string
 	Kind     fitout.BayKind
@@ -32,6 +30,22 @@ type Bay struct {
 	Heated   bool
 	Lockable bool
 	Shared   bool // people travel or sleep in it
+}
+
+// Obstacle is what stands in a bay of itself: a wheel arch, a strut, a step.
+type Obstacle struct {
+	ID, Name string
+	Box      fitout.Box
+	Rises    bool // a floor that lies flat is cut out round it
+}
+
+// Occupied are the boxes of what stands in a bay of itself.
+func (b *Bay) Occupied() []fitout.Box {
+	boxes := make([]fitout.Box, len(b.Obstacles))
+	for k := range b.Obstacles {
+		boxes[k] = b.Obstacles[k].Box
+	}
+	return boxes
 }
 
 // RearAt returns where the rear of a bay is at a height above ground, mm: a
@@ -122,11 +136,12 @@ func neighbours(parts []Part) [][2]int {
 // InObstacles are the obstacles of its bay that a part stands in; a floor that lies flat is cut out round some.
 func InObstacles(p *Part, bay *Bay) []Clash {
 	var all []Clash
-	for k, o := range bay.Obstacles {
-		if p.Item != nil && k < len(bay.Rises) && bay.Rises[k] && module.CutRound(p.Item) {
+	for k := range bay.Obstacles {
+		o := &bay.Obstacles[k]
+		if p.Item != nil && o.Rises && module.CutRound(p.Item) {
 			continue
 		}
-		if by := p.Box.Overlap(o); Least(by) > Slack {
+		if by := p.Box.Overlap(o.Box); Least(by) > Slack {
 			all = append(all, Clash{Part: p.ID, Obstacle: k, By: by})
 		}
 	}

@@ -17,7 +17,7 @@ func canopy() scene.Bay { return scene.Bay{ID: "canopy", Room: wagon.Box(0, 0, 0
 
 func TestTwoPartsInOnePlaceClash(t *testing.T) {
 	bay := canopy()
-	bay.Obstacles = []fitout.Box{wagon.Box(0, 0, 0, 100, 100, 100)}
+	bay.Obstacles = []scene.Obstacle{{Box: wagon.Box(0, 0, 0, 100, 100, 100)}}
 	parts := []scene.Part{
 		{ID: "fridge", Bay: "canopy", Box: wagon.Box(100, 0, 0, 700, 500, 500)},
 		{ID: "drawers", Bay: "canopy",

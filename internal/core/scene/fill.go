@@ -28,7 +28,7 @@ func Remainder(bay *Bay, parts []Part, near fitout.Point, least fitout.Size) (bo
 
 // Free are all largest empty boxes of a bay that are at least as large as the least size.
 func Free(bay *Bay, parts []Part, least fitout.Size) []fitout.Box {
-	occupied := slices.Clone(bay.Obstacles)
+	occupied := bay.Occupied()
 	for i := range parts {
 		occupied = append(occupied, parts[i].Box)
 	}

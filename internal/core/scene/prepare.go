@@ -130,9 +130,8 @@ func bayAs(b *fitout.Bay) Bay {
 		f.RearTop = b.At.X + b.LengthTop
 	}
 	for k := range b.Obstacles {
-		f.Obstacles = append(f.Obstacles, space.Stands(b, &b.Obstacles[k]))
-		f.Names = append(f.Names, b.Obstacles[k].Name)
-		f.Rises = append(f.Rises, space.CutRound(&b.Obstacles[k]))
+		o := &b.Obstacles[k]
+		f.Obstacles = append(f.Obstacles, Obstacle{o.ID, o.Name, space.Stands(b, o), space.CutRound(o)})
 	}
 	return f
 }

@@ -87,8 +87,8 @@ func Sound() *scene.Scene {
 		ID: "cargo", Name: "Cargo area", Kind: fitout.BayWagonCargo, Room: Box(2600, -700, 600, 1400, 1400, 1100),
 		Opening: scene.Opening{Opening: fitout.Opening{Face: fitout.FaceRear, Width: 1200, Height: 900, Sill: 30,
 			Hinge: fitout.HingeTop, Swing: 90}, Gap: Box(4000, -600, 630, 0, 1200, 900), Known: true},
-		Obstacles: []fitout.Box{Box(2600, -700, 600, 500, 100, 250)}, Names: []string{"Left wheel arch"},
-		Sealed: true, Lockable: true, Shared: true,
+		Obstacles: []scene.Obstacle{{ID: "arch", Name: "Left wheel arch", Box: Box(2600, -700, 600, 500, 100, 250)}},
+		Sealed:    true, Lockable: true, Shared: true,
 	}
 	row := scene.Bay{
 		ID: "row", Name: "Second row", Kind: fitout.BaySecondRow, Room: Box(1800, -700, 600, 800, 1400, 1100), Shared: true,

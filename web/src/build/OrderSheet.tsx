@@ -118,6 +118,11 @@ export function OrderSheet() {
                       {s.wait > 0 && `, then ${formatNumber(s.wait, 'plain', job.units)} h: ${s.why}`}
                     </span>
                     {steps.noted(s).trouble !== '' && <span className="step-trouble">{steps.noted(s).trouble}</span>}
+                    {s.caution !== '' && (
+                      <span className="step-caution">
+                        <i className="bi bi-exclamation-triangle" aria-hidden="true" /> {s.caution}
+                      </span>
+                    )}
                     {open === s.id && (
                       <dl className="step-more">
                         {(
@@ -125,7 +130,6 @@ export function OrderSheet() {
                             ['Parts', s.parts.join(' ')],
                             ['Takes', s.takes.join('; ')],
                             ['Tools', s.tools],
-                            ['Caution', s.caution],
                             ['After', s.after.join('; ')],
                           ] as const
                         )

@@ -149,8 +149,8 @@ func clash(s *scene.Scene, all []scene.Clash, p *scene.Posture) fitout.Finding {
 	in := box
 	if c.Other == "" {
 		bay := scene.BayOf(s.Bays, part.Bay)
-		otherBox = bay.Obstacles[c.Obstacle]
-		other, in = words.Lower(obstacleName(bay, c.Obstacle)), box.Cut(otherBox)
+		otherBox = bay.Obstacles[c.Obstacle].Box
+		other, in = words.Lower(bay.Obstacles[c.Obstacle].Name), box.Cut(otherBox)
 	} else {
 		otherBox = p.Boxes[scene.IndexOf(s.Parts, c.Other)]
 		other, in = words.Lower(s.Part(c.Other).Name()), box.Cut(otherBox)
@@ -161,7 +161,7 @@ func clash(s *scene.Scene, all []scene.Clash, p *scene.Posture) fitout.Finding {
 		if one.Other != "" {
 			f.With = append(f.With, one.Other)
 		} else {
-			f.With = append(f.With, fmt.Sprintf("%s.%d", part.Bay, one.Obstacle))
+			f.With = append(f.With, part.Bay+"."+scene.BayOf(s.Bays, part.Bay).Obstacles[one.Obstacle].ID)
 		}
 	}
 	f.Title = fmt.Sprintf("%s and %s in one place", part.Name(), other)
@@ -224,7 +224,7 @@ func clashMoves(s *scene.Scene, all []scene.Clash, p *scene.Posture) []fitout.Fi
 	meets, stands := make([]fitout.Box, len(all)), false
 	for i, c := range all {
 		if c.Other == "" {
-			meets[i] = scene.BayOf(s.Bays, part.Bay).Obstacles[c.Obstacle]
+			meets[i] = scene.BayOf(s.Bays, part.Bay).Obstacles[c.Obstacle].Box
 			continue
 		}
 		meets[i] = p.Boxes[scene.IndexOf(s.Parts, c.Other)]
@@ -239,11 +239,4 @@ func clashMoves(s *scene.Scene, all []scene.Clash, p *scene.Posture) []fitout.Fi
 		fixes = append(fixes, s.MovesBy(other, scene.Steps(meets[0], box), nil)...)
 	}
 	return fixes
-}
-
-func obstacleName(b *scene.Bay, index int) string {
-	if index < len(b.Names) {
-		return b.Names[index]
-	}
-	return "an obstacle"
 }

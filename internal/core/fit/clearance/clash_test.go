@@ -19,7 +19,7 @@ func TestFurtherPosturesTellWhatIsNew(t *testing.T) {
 			from := fitout.Point{X: at("x"), Y: at("y"), Z: at("z")}
 			return fitout.Box{From: from, To: fitout.Point{X: from.X + 250, Y: from.Y + 250, Z: from.Z + 250}}
 		}
-		s := &scene.Scene{Bays: []scene.Bay{{ID: "tub", Obstacles: []fitout.Box{box("arch left"), box("arch right")}}}}
+		s := &scene.Scene{Bays: []scene.Bay{{ID: "tub", Obstacles: []scene.Obstacle{{ID: "left", Box: box("arch left")}, {ID: "right", Box: box("arch right")}}}}}
 		n := rapid.IntRange(1, 9).Draw(t, "parts")
 		first, now := make([]standing, n), make([]standing, n)
 		for i := range first {

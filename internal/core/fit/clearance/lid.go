@@ -33,8 +33,8 @@ func LidBlocked(s *scene.Scene) []fitout.Finding {
 			s.Say.LengthAtLeast(reach/2-room))
 		f.Value, f.Limit, f.Margin = room, reach/2, room-reach/2
 		f.Lines = []fitout.Line{s.Upright(p.Box, p.Box.To.Z, p.Box.To.Z+room)}
-		if q := s.Part(above); q != nil &&
-			q.Box.From.Z < p.Box.To.Z-scene.Slack { // lowered, the lid would meet it all the same
+		if q := s.Part(above); q != nil && q.Box.From.Z < p.Box.To.Z-scene.Slack {
+			// Lowered, the lid would meet it all the same.
 			half := leaf.Swept
 			half.To.Z = p.Box.To.Z + reach/2
 			f.Sentence = fmt.Sprintf("The lid needs %s above it to stand half open, and %s stands up beside it into its way. %s",

@@ -82,7 +82,7 @@ func beneath(s *scene.Scene, p *scene.Part, bay *scene.Bay) (top float64, name s
 		}
 	}
 	for k := range bay.Obstacles {
-		look(bay.Obstacles[k], bay.Names[k])
+		look(bay.Obstacles[k].Box, bay.Obstacles[k].Name)
 	}
 	for k := range s.Parts {
 		if other := &s.Parts[k]; other.ID != p.ID {
@@ -170,7 +170,7 @@ func support(s *scene.Scene, p *scene.Part, bay *scene.Bay) (on fitout.Box, name
 		}
 	}
 	for k := range bay.Obstacles {
-		look(bay.Obstacles[k], bay.Names[k])
+		look(bay.Obstacles[k].Box, bay.Obstacles[k].Name)
 	}
 	for k := range s.Parts {
 		if other := &s.Parts[k]; other.ID != p.ID {

@@ -20,8 +20,8 @@ func TestWhatStandsOrHangsIsNotInTheAir(t *testing.T) {
 			wagon.Put(s, "chest", 0, 0, 110)
 		},
 		"over an arch": func(s *scene.Scene) {
-			s.Bays[0].Obstacles = append(s.Bays[0].Obstacles, wagon.Box(3000, 500, 600, 300, 200, 150))
-			s.Bays[0].Names = append(s.Bays[0].Names, "Right wheel arch")
+			s.Bays[0].Obstacles = append(s.Bays[0].Obstacles,
+				scene.Obstacle{ID: "step", Name: "Step", Box: wagon.Box(3000, 500, 600, 300, 200, 150)})
 			wagon.Put(s, "chest", 0, 0, 110)
 		},
 		"by an eye above it": func(s *scene.Scene) {

@@ -252,18 +252,18 @@ func turnIn(s *scene.Scene, p *scene.Posture, seat *fitout.Seat, by float64) (fo
 	}
 	for k := range s.Bays {
 		bay := &s.Bays[k]
-		for n, b := range bay.Obstacles {
+		for n, b := range bay.Occupied() {
 			if moves, hit := way.clears(b); hit {
 				mm := scene.LeastOf(moves).MM
 				f := about(
 					fitout.Stop,
-					fmt.Sprintf("%s meets %s when it turns", seat.Name, words.Lower(bay.Names[n])),
+					fmt.Sprintf("%s meets %s when it turns", seat.Name, words.Lower(bay.Obstacles[n].Name)),
 					fmt.Sprintf(
 						"Turning by %.0f°, %s reaches %s into %s. Set its base that much further away, or leave it looking ahead.",
 						math.Abs(by),
 						name,
 						s.Say.LengthAtLeast(mm),
-						words.Lower(bay.Names[n]),
+						words.Lower(bay.Obstacles[n].Name),
 					),
 				)
 				f.With = []string{bay.ID}

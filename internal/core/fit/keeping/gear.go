@@ -58,14 +58,9 @@ type Excess struct {
 // It is empty where the thing goes in.
 func TooLarge(thing, room fitout.Size) []Excess {
 	long, wide := thing.Length-room.Length, thing.Width-room.Width
-	if turnedLong, turnedWide := thing.Width-room.Length, thing.Length-room.Width; max(
-		turnedLong,
-		turnedWide,
-	) < max(
-		long,
-		wide,
-	) {
-		long, wide = turnedLong, turnedWide
+	along, across := thing.Width-room.Length, thing.Length-room.Width // turned round
+	if max(along, across) < max(long, wide) {
+		long, wide = along, across
 	}
 	var over []Excess
 	for _, e := range []Excess{{thing.Height - room.Height, "high"}, {long, "long"}, {wide, "wide"}} {
