@@ -53,6 +53,18 @@ func lightOf(j *fitout.Job, zone fitout.LightZone) *fitout.PowerLoad {
 	return &all[slices.IndexFunc(all, func(l fitout.PowerLoad) bool { return l.Light != nil && l.Light.Zone == zone })]
 }
 
+// filler is that of the first vessel that has one.
+func filler(j *fitout.Job) *fitout.Filler {
+	all := vessels(j)
+	return all[slices.IndexFunc(all, func(v fitout.Vessel) bool { return v.Filler != nil })].Filler
+}
+
+// water is the vessel of the water tank.
+func water(j *fitout.Job) *fitout.Vessel {
+	all := vessels(j)
+	return &all[slices.IndexFunc(all, func(v fitout.Vessel) bool { return v.Of == "water-tank" })]
+}
+
 func house(j *fitout.Job) *fitout.PowerSystem { return &systems(j)[1] }
 
 var followed = []named{
@@ -88,6 +100,27 @@ var followed = []named{
 			})
 		},
 		func(w float64) float64 { return w - 50 },
+	},
+	{
+		"power-runs-out", `([\d.]+) min more of driving a day`, "queen-bees",
+		func(j *fitout.Job) { house(j).Battery.Capacity = 200 },
+		func(j *fitout.Job, minutes float64) {
+			drives := electrics(j).Days.Drives
+			drives[len(drives)-1].To += minutes / 60
+		},
+		func(minutes float64) float64 { return minutes - 15 }, // a quarter of an hour is the step
+	},
+	{
+		"power-runs-out", `or extractor drive ([\d.]+) ?% less`, "queen-bees",
+		func(j *fitout.Job) { house(j).Battery.Capacity = 200 },
+		func(j *fitout.Job, percent float64) {
+			all := loads(j)
+			load := &all[slices.IndexFunc(all, func(l fitout.PowerLoad) bool { return l.Name == "Extractor drive" })]
+			for k := range load.Spans {
+				load.Spans[k].To -= (load.Spans[k].To - load.Spans[k].From) * percent / 100
+			}
+		},
+		func(percent float64) float64 { return percent - 12.5 }, // an eighth is the step
 	},
 	{
 		"inverter-over", `choose one for ([\d.]+) W`, "queen-bees",
@@ -149,6 +182,20 @@ var followed = []named{
 		func(j *fitout.Job) { outlets(j)[1].Hose = 0.3 },
 		func(j *fitout.Job, mm float64) { outlets(j)[1].Hose += mm / 1000 },
 		func(mm float64) float64 { return mm - 252 }, // necks and spouts take 250 mm
+	},
+	{
+		"filler-flat", `Raise its mouth by ([\d.]+) mm`, "river-gauging",
+		func(j *fitout.Job) { filler(j).Drop = 20 },
+		func(j *fitout.Job, mm float64) { filler(j).Drop += mm }, nil,
+	},
+	{
+		"filler-far", `a pipe that is ([\d.]+) mm longer`, "river-gauging",
+		func(j *fitout.Job) {
+			at := item(j, "water-tank").At
+			at.Y += 1500
+			water(j).Filler = &fitout.Filler{At: at, Run: 400, Drop: 300}
+		},
+		func(j *fitout.Job, mm float64) { water(j).Filler.Run += mm }, nil,
 	},
 	{
 		"drawer-thin", `Make it ([\d.]+) mm thick`, "river-gauging",

@@ -9,6 +9,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"zaino/internal/core/fit/strength"
+	"zaino/internal/core/fitout"
 	"zaino/internal/core/quantity"
 	"zaino/internal/core/scene"
 	"zaino/internal/example/wagon"
@@ -80,6 +81,12 @@ var followed = []named{
 		`Move that ([\d.]+) mm to the right`,
 		func(s *scene.Scene, mm float64) { wagon.Put(s, "fridge", 0, mm, 0) },
 	},
+	{"mount-over", `pulls with ([\d.]+) kg`, func(s *scene.Scene, kg float64) { s.Vehicle.Mounts[0].Rating = kg }},
+	{"restraint", `ask for ([\d.]+) kg of holding force`, func(s *scene.Scene, kg float64) {
+		s.Vehicle.Mounts = append(s.Vehicle.Mounts,
+			fitout.Mount{ID: "new", Name: "New ring", Rating: kg, At: s.Part("unit").Box.Middle()})
+		s.Part("unit").Module().Fixings = []fitout.Fixing{{Mount: "new"}}
+	}},
 	{"reach-depth", `Bring it ([\d.]+) mm nearer`, func(s *scene.Scene, mm float64) {
 		for i := range s.Things {
 			if s.Things[i].Item.ID == "pot" {

@@ -53,7 +53,7 @@ func Restraint(s *scene.Scene) []fitout.Finding {
 			s.Say.Mass(p.Kg()),
 			share,
 			way,
-			s.Say.Mass(need),
+			s.Say.MassAtLeast(need),
 			fixed,
 			s.Say.Mass(held),
 			more(s, need-held),
@@ -89,7 +89,7 @@ func Restraint(s *scene.Scene) []fitout.Finding {
 		s.Say.Mass(kg),
 		share,
 		way,
-		s.Say.Mass(share*kg),
+		s.Say.MassAtLeast(share*kg),
 		more(s, share*kg),
 	)
 	f.Value, f.Limit, f.Margin, f.Unit, f.Source = share*kg, 0, -share*kg, "kg", "practice"
@@ -193,7 +193,7 @@ func MountOver(s *scene.Scene) []fitout.Finding {
 		f.Sentence = fmt.Sprintf(
 			"What is fixed to it pulls with %s at %.1f g %s; it is rated %s. Use a further mounting "+
 				"point. Beneath it: %s.",
-			s.Say.Mass(asked[m.ID]),
+			s.Say.MassAtLeast(asked[m.ID]),
 			share,
 			way,
 			s.Say.Mass(m.Rating),
