@@ -137,6 +137,8 @@ func TestTheCombRackIsFramed(t *testing.T) {
 	}
 	assert.Less(t, at("nuts/comb-rack"), at("frame/comb-rack"))
 	assert.Less(t, at("frame/comb-rack"), at("fit/comb-rack"))
+	drill := p.text("[data-step='fit/slide-out-kitchen-frame'] .step-caution")
+	assert.Contains(t, drill, "beneath lies", "what a drill finds is read without opening the step")
 	p.tick("Done: Put the frame of comb rack together, panels into their slots")
 	p.waitText("[data-rule=nut-behind]", "closed without their nuts")
 	p.tick("Done: Put slot nuts into the rails of comb rack before they are closed")

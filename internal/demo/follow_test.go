@@ -13,6 +13,7 @@ import (
 	"zaino/internal/core/assess"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/quantity"
+	"zaino/internal/example"
 )
 
 // follower does what a sentence says, by the amount that it names, in any job: an amount stands for # in its
@@ -329,7 +330,7 @@ func mendsAsSaid(
 			continue
 		}
 		left := func(by float64) (stays []string, done bool) {
-			then := copied(t, j)
+			then := example.Copy(j)
 			if !w.do(&then, f, by, said) || fitout.Validate(&then) != nil {
 				return nil, false
 			}

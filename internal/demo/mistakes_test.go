@@ -10,6 +10,7 @@ import (
 	"zaino/internal/core/assess"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/module"
+	"zaino/internal/example"
 )
 
 // told are the findings of a job by what they name.
@@ -19,15 +20,6 @@ func told(j *fitout.Job) map[string]string {
 		all[f.Key+" in "+f.Stance] = f.Rule
 	}
 	return all
-}
-
-// copied is a job that can be spoilt without the first one's knowing.
-func copied(t *testing.T, j *fitout.Job) fitout.Job {
-	data, err := fitout.Encode(j)
-	require.NoError(t, err)
-	c, err := fitout.Decode(data)
-	require.NoError(t, err)
-	return c
 }
 
 // first is the first thing of the chosen variant that something is true of.
@@ -203,7 +195,7 @@ func TestSlipsInTheDemoJobsAreTold(t *testing.T) {
 			made := 0
 			for k := range jobs {
 				before := told(&jobs[k])
-				j := copied(t, &jobs[k])
+				j := example.Copy(&jobs[k])
 				if !s.make(&j) {
 					continue
 				}

@@ -12,6 +12,7 @@ import (
 
 	"zaino/internal/core/assess"
 	"zaino/internal/core/fitout"
+	"zaino/internal/example"
 )
 
 // named is an amount that the sentence of a rule names in a demo job that was spoiled, and what somebody does who
@@ -256,7 +257,7 @@ func TestWhatASentenceOfAJobNamesMends(t *testing.T) {
 		t.Run(n.rule+" "+n.says, func(t *testing.T) {
 			k := slices.IndexFunc(jobs, func(j fitout.Job) bool { return j.ID == n.job })
 			spoiled := func() *fitout.Job {
-				j := copied(t, &jobs[k])
+				j := example.Copy(&jobs[k])
 				n.spoil(&j)
 				require.NoError(t, fitout.Validate(&j))
 				return &j

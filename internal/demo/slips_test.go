@@ -14,6 +14,7 @@ import (
 	"zaino/internal/core/assess"
 	"zaino/internal/core/edit"
 	"zaino/internal/core/fitout"
+	"zaino/internal/example"
 )
 
 // fair are slips that are none where they are made, with the reason.
@@ -54,7 +55,7 @@ func TestEverySlipIsToldAndWhatIsOfferedMendsIt(t *testing.T) {
 		sound := assess.Of(&jobs[n]).Findings
 		for _, s := range slips {
 			for k := range s.of(&jobs[n]) {
-				j := copied(t, &jobs[n])
+				j := example.Copy(&jobs[n])
 				on, slipped := s.make(&j, k)
 				if !slipped || fitout.Validate(&j) != nil {
 					continue
