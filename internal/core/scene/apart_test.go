@@ -18,7 +18,9 @@ func TestTheFreeMoveIsTheShortestThereIs(t *testing.T) {
 	found := 0
 	rapid.Check(t, func(t *rapid.T) {
 		box := func(name string) fitout.Box {
-			cm := func(of string, low, high int) float64 { return float64(rapid.IntRange(low, high).Draw(t, name+of)) * 10 }
+			cm := func(of string, low, high int) float64 {
+				return float64(rapid.IntRange(low, high).Draw(t, name+of)) * 10
+			}
 			return wagon.Box(cm(" x", 0, 150), cm(" y", 0, 110), 0, cm(" long", 10, 50), cm(" wide", 10, 40), 300)
 		}
 		s := &scene.Scene{Bays: []scene.Bay{{ID: "bay", Room: wagon.Box(0, 0, 0, 2000, 1500, 1000)}}}

@@ -7,6 +7,7 @@ import (
 
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/scene"
+	"zaino/internal/example/wagon"
 )
 
 // What opens toward the inside of a box under the tray, or toward the cab in a tub, opens into a wall; toward
@@ -43,4 +44,17 @@ func TestWhichSidesAreWalls(t *testing.T) {
 	} {
 		assert.Equal(t, c.wall, walled(c.bay, c.side), "%s, %s", c.bay.Kind, c.side)
 	}
+}
+
+// In a canopy, which may have further openings, a slide to the side is not called wrong; in a wagon it is.
+func TestOnlyAWagonsWallsAreWalls(t *testing.T) {
+	with := func(kind fitout.BayKind) int {
+		s := wagon.Sound()
+		s.Bays[0].Kind = kind
+		s.Part("board").Leaves[0].Open = s.Part("board").Leaves[0].Open.Moved(0, -1000, 0)
+		s.Prepare()
+		return len(FacesWall(s))
+	}
+	assert.Equal(t, 1, with(fitout.BayWagonCargo))
+	assert.Zero(t, with(fitout.BayCanopyRear))
 }

@@ -6,6 +6,8 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"zaino/internal/core/fitout"
+	"zaino/internal/core/scene"
 	"zaino/internal/example/wagon"
 )
 
@@ -22,4 +24,34 @@ func TestALockOfABoxKeepsWhatLiesInIt(t *testing.T) {
 	assert.Empty(t, NeedsLock(s))
 	s.Part("unit").Module().Fixings = nil
 	assert.Len(t, NeedsLock(s), 1, "a locked box that nothing holds is carried off")
+}
+
+// The near misses of what the brief says of gear: within two steps, as high as it stands, in a drawer, held by what
+// is stated, opened by a stance or blocked by what is lifted away.
+func TestNearMissesOfGearStaySilent(t *testing.T) {
+	silent := func(check func(*scene.Scene) []fitout.Finding, change func(s *scene.Scene)) {
+		t.Helper()
+		s := wagon.Sound()
+		change(s)
+		s.Prepare()
+		assert.Empty(t, check(s))
+	}
+	silent(EmergencyBuried, func(s *scene.Scene) { s.Brief.Gear[0].Used = fitout.UsedEmergency })
+	silent(NeedsUpright, func(s *scene.Scene) {
+		s.Brief.Gear[0].Upright, s.Brief.Gear[0].Size = true, fitout.Size{Length: 300, Width: 300, Height: 123}
+	})
+	silent(NeedsUpright, func(s *scene.Scene) { s.Brief.Gear[0].Upright = true }) // its size is not said
+	silent(NeedsHidden, func(s *scene.Scene) { s.Brief.Gear[0].Hidden = true })   // it lies in a drawer
+	silent(RatingUnsaid, func(s *scene.Scene) {
+		s.Vehicle.Mounts = append(s.Vehicle.Mounts, fitout.Mount{ID: "eye", Name: "Eye"})
+		m := s.Part("unit").Module()
+		m.Fixings = append(m.Fixings, fitout.Fixing{Mount: "eye"}) // the ring alone holds it
+	})
+	silent(ShutIn, func(s *scene.Scene) {
+		s.Stances[0].Open = s.Stances[0].Open[:1]
+		wagon.Add(
+			s,
+			wagon.Part("bag", fitout.PlainGear, scene.Still, wagon.Box(4100, 100, 640, 50, 100, 300), 2),
+		) // lifted away
+	})
 }
