@@ -87,7 +87,7 @@ func payloadGone(p *plan.Plan) []fitout.Finding {
 		Rule: "payload-gone", Severity: fitout.Caution, Subject: fitout.Subject{Kind: "brief", Measure: "payload"},
 		Title: fmt.Sprintf("The brief alone is %s over", p.Say.Mass(-left)),
 		Sentence: fmt.Sprintf("Empty vehicle, people, fuel, water and gear of the brief are %s above the %s before any "+
-			"fitout. Something has to stay behind, or the vehicle has to change.", p.Say.Mass(-left),
+			"fitout. Something has to stay behind, or the vehicle has to change.", p.Say.MassAtLeast(-left),
 			p.Say.Term(fitout.TermGross)),
 		Value: -left, Limit: 0, Margin: left, Unit: "kg", Source: "brief",
 	}}

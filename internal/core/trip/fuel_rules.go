@@ -33,7 +33,7 @@ func legTooLong(l *Look) []fitout.Finding {
 // tooLong stops a stretch of the way on which the fuel gives out, and cautions of one on which the reserve is touched,
 // from the first leg that is short.
 func (l *Look) tooLong(first int) fitout.Finding {
-	missing, end := l.C.missing(l.W, l.C.before(first), first), l.end(l.W, first)
+	missing, end := l.C.missing(l.W, l.C.before(first), first, false), l.end(l.W, first)
 	at := first
 	for k := end - 1; k >= first; k-- {
 		if l.W.Legs[k].Lacking > dry {
@@ -56,7 +56,7 @@ func (l *Look) tooLong(first int) fitout.Finding {
 		fmt.Sprintf("From %s to %s, %s, takes %s, an estimate; %s can be used on leaving.", from.Name, to.Name,
 			l.Say.Distance(from.Leg.Km), l.Say.Volume(leg.Fuel), l.Say.Volume(leg.Fuel+leg.Left-leg.Lacking)),
 		told, fmt.Sprintf("With the reserve of %s that is %s too little up to %s.", l.Say.Volume(leg.Reserve),
-			l.Say.Volume(missing), l.stop(end).Name), l.wayOut(first, missing))
+			l.Say.VolumeAtLeast(missing), l.stop(end).Name), l.wayOut(first, missing))
 	f.Under(leg.Left, leg.Reserve, "L")
 	f.Margin = -missing
 	l.fillPlan(&f, Lightest)
@@ -76,7 +76,7 @@ func (l *Look) end(w *Way, leg int) int {
 // wayOut tells which stop or vessel mends a leg that is too long.
 func (l *Look) wayOut(leg int, missing float64) string {
 	from := l.C.before(leg)
-	at, room := "at "+l.stop(from).Name, l.room(from)
+	at, room, more := "at "+l.stop(from).Name, l.room(from), l.C.missing(l.W, from, leg, true)
 	if !l.C.planned(from) {
 		at = "at the start"
 	}
@@ -91,13 +91,13 @@ func (l *Look) wayOut(leg int, missing float64) string {
 		return fmt.Sprintf("Fill that more %s: the tanks have room for %s.", at, l.Say.Volume(room))
 	case room < 0.5:
 		return fmt.Sprintf("The tanks are full already %s: another vessel of %s, or a pump on the way, would do.", at,
-			l.Say.VolumeAtLeast(missing))
+			l.Say.VolumeAtLeast(more))
 	default:
 		return fmt.Sprintf(
 			"The tanks take only %s more %s: another vessel of %s, or a pump on the way, would do.",
 			l.Say.Volume(room),
 			at,
-			l.Say.VolumeAtLeast(missing-room),
+			l.Say.VolumeAtLeast(more-room),
 		)
 	}
 }
@@ -120,6 +120,7 @@ func tanksTooSmall(l *Look) []fitout.Finding {
 	if refuse == nil || !l.short() { // one that fills where it is not sure is another finding
 		return nil
 	}
+	lacking := l.C.vessel(l.W, refuse)
 	from, to := l.stop(refuse.From), l.stop(min(refuse.To, len(l.C.Route.Stops)-1))
 	f := about("tanks-too-small", fitout.Stop, "route", from.ID)
 	f.Title = fmt.Sprintf("Full tanks do not reach from %s to %s", from.Name, to.Name)
@@ -139,13 +140,13 @@ func tanksTooSmall(l *Look) []fitout.Finding {
 		fmt.Sprintf(
 			"Even filled to the full at %s, %s are missing up to %s with the reserve, an estimate.",
 			from.Name,
-			l.Say.Volume(refuse.Lacking),
+			l.Say.VolumeAtLeast(lacking),
 			to.Name,
 		),
 		unsure,
 		"A second tank or cans, less reserve, or another way.",
 	)
-	f.Over(refuse.Lacking, 0, "L")
+	f.Over(lacking, 0, "L")
 	return []fitout.Finding{f}
 }
 
@@ -181,7 +182,7 @@ func hangsOnUnsure(l *Look) []fitout.Finding {
 		}
 		without := l.C.as(i, fitout.Shut).Follow(l.Variant.Fills)
 		for k := i; k < len(without.Legs); k++ {
-			missing := l.C.missing(without, l.C.before(max(0, i-1)), k)
+			missing := l.C.missing(without, l.C.before(max(0, i-1)), k, false)
 			if without.Legs[k].short() < settled || l.W.Legs[k].short() >= settled {
 				continue
 			}
@@ -192,7 +193,7 @@ func hangsOnUnsure(l *Look) []fitout.Finding {
 					"The plan fills %s there, and it is not sure that it can.",
 					l.Say.Volume(l.C.bought(l.W, i)),
 				),
-				fmt.Sprintf("Without it %s are missing up to %s with the reserve.", l.Say.Volume(missing),
+				fmt.Sprintf("Without it %s are missing up to %s with the reserve.", l.Say.VolumeAtLeast(missing),
 					l.stop(l.end(without, k)).Name),
 				"Carry them from before, or ask there before leaving.",
 			)

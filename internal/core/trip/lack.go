@@ -55,8 +55,9 @@ func (on *OnLeg) short() float64 { return on.Reserve - on.Left + on.Lacking }
 
 // missing is the fuel that must be brought more from a stop for a leg and all that follow it, up to
 // the next filling, to keep their reserves, litres: with what carrying it takes; 0 or less where they
-// keep them.
-func (c *Course) missing(w *Way, from, leg int) float64 {
+// keep them. What another vessel would have to hold is more where a share of all that the tanks give is
+// kept back: that share of it is kept back too.
+func (c *Course) missing(w *Way, from, leg int, another bool) float64 {
 	lacking, fuel, most := 0.0, 0.0, math.Inf(-1)
 	for k := from; k < len(w.Legs); k++ {
 		fuel += w.Legs[k].Fuel
@@ -67,12 +68,35 @@ func (c *Course) missing(w *Way, from, leg int) float64 {
 			break
 		}
 		lacking += w.Legs[k].Lacking
-		most = max(most, w.Legs[k].Reserve-w.Legs[k].Left+lacking)
-	}
-	if most > 0 && c.Route.Mass > 0 && len(c.fuel) > 0 {
-		most /= max(0.5, 1-c.Route.ByMass/c.Route.Mass*c.Vessels[c.fuel[0]].Density*fuel)
+		short := w.Legs[k].Reserve - w.Legs[k].Left + lacking
+		most = max(most, c.carried(short, fuel, 0))
+		if another {
+			most = max(most, c.carried(short+c.keptBack()-w.Legs[k].Reserve, fuel, c.Route.Reserve.Share))
+		}
 	}
 	return most
+}
+
+// carried is how much must be carried for so much to be there after legs that take so much fuel, litres: carrying it
+// takes some, and a share of it may be kept back.
+func (c *Course) carried(short, fuel, kept float64) float64 {
+	if short <= 0 || len(c.fuel) == 0 {
+		return short
+	}
+	takes := 0.0
+	if c.Route.Mass > 0 {
+		takes = c.Route.ByMass / c.Route.Mass * c.Vessels[c.fuel[0]].Density * fuel
+	}
+	return short / max(0.5, 1-takes-kept)
+}
+
+// keptBack is the share of all that the tanks give that is kept back, litres.
+func (c *Course) keptBack() float64 {
+	usable := 0.0
+	for _, i := range c.fuel {
+		usable += c.Vessels[i].Usable()
+	}
+	return c.Route.Reserve.Share * usable
 }
 
 // before is the last stop up to one at which it is planned to fill; the first where there is none.

@@ -100,6 +100,17 @@ func (c *Course) Reach(w *Way) *Impossible {
 	return nil
 }
 
+// vessel is what another vessel would have to hold for a way that full tanks do not reach, litres: what is lacking,
+// what carrying it takes, and the share of it that is kept back.
+func (c *Course) vessel(w *Way, refuse *Impossible) float64 {
+	fuel, reserve := 0.0, math.Inf(1)
+	for k := refuse.From; k < min(refuse.To, len(w.Legs)); k++ {
+		fuel, reserve = fuel+w.Legs[k].Fuel, min(reserve, w.Legs[k].Reserve)
+	}
+	return max(c.carried(refuse.Lacking, fuel, 0),
+		c.carried(refuse.Lacking+c.keptBack()-reserve, fuel, c.Route.Reserve.Share))
+}
+
 // Quick tells whether ways to fill are found while somebody waits for every key: few legs and tanks.
 func (c *Course) Quick() bool { return len(c.Route.Stops)*len(c.fuel) <= 60 }
 

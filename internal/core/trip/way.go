@@ -112,13 +112,9 @@ func (c *Course) use(leg int, gross float64) LegUse {
 // Reserve is the fuel that must be left at the end of a leg that takes so much, litres: the most
 // of the litres of the brief, so many km of the leg, and a share of what the tanks give.
 func (c *Course) Reserve(leg int, fuel float64) float64 {
-	r, usable := &c.Route.Reserve, 0.0
-	for _, i := range c.fuel {
-		usable += c.Vessels[i].Usable()
-	}
-	most := max(c.Plan.Job.Brief.Assumptions.FuelReserve, r.Share*usable)
+	most := max(c.Plan.Job.Brief.Assumptions.FuelReserve, c.keptBack())
 	if km := c.Route.Stops[leg].Leg.Km; km > 0 {
-		most = max(most, r.Distance*fuel/km)
+		most = max(most, c.Route.Reserve.Distance*fuel/km)
 	}
 	return most
 }

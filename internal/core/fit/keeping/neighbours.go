@@ -69,7 +69,7 @@ func BadNeighbours(s *scene.Scene) []fitout.Finding {
 			}
 			sparks, hot, dry := natures[k].Sparks, natures[k].Hot, natures[k].KeepDry
 			mm := distance(p.Box, q.Box)
-			if burns && sparks && mm < clearOfSparks {
+			if burns && sparks && mm < clearOfSparks-scene.Slack {
 				tell(
 					p,
 					q,
@@ -101,7 +101,7 @@ func BadNeighbours(s *scene.Scene) []fitout.Finding {
 					"Put water lower than electrics, or beside them.",
 				)
 			}
-			if corrodes && isSoft(q) && mm < splash {
+			if corrodes && isSoft(q) && mm < splash-scene.Slack {
 				tell(
 					p,
 					q,
@@ -119,7 +119,7 @@ func BadNeighbours(s *scene.Scene) []fitout.Finding {
 						s.Say.Length(splash)),
 				)
 			}
-			if hot && soft && mm < 100 {
+			if hot && soft && mm < 100-scene.Slack {
 				tell(q, p, mm, 100, fmt.Sprintf("%s is %s from %s, which may char.", q.Name(), s.Say.Length(mm),
 					words.Lower(p.Name())), fmt.Sprintf("Keep %s between them.", s.Say.Length(100)))
 			}
