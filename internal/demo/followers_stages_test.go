@@ -1,7 +1,6 @@
 package demo
 
 import (
-	"math"
 	"slices"
 	"strings"
 
@@ -112,6 +111,17 @@ func larger(says string) follower {
 		}}
 }
 
+// heaviest is the heaviest thing that stands by itself.
+func heaviest(j *fitout.Job) *fitout.Item {
+	var found *fitout.Item
+	for k := range j.ChosenVariant().Items {
+		if i := &j.ChosenVariant().Items[k]; i.In == nil && (found == nil || i.Mass > found.Mass) {
+			found = i
+		}
+	}
+	return found
+}
+
 // stageFollowers follow what is said of batteries, fuel and loads.
 var stageFollowers = map[string][]follower{
 	"battery-current": {ofBattery("a battery that gives # A", func(s *fitout.PowerSystem, by float64) {
@@ -125,10 +135,10 @@ var stageFollowers = map[string][]follower{
 		ofBattery("take # Ah more of battery", func(s *fitout.PowerSystem, by float64) {
 			s.Battery.Capacity += by / s.Battery.Parallel
 		}),
-		{says: "or ([^.;]*?) # ?% less", kind: quantity.Plain,
+		{says: "# ?% less of ([^.;]+)", kind: quantity.Plain,
 			do: func(j *fitout.Job, _ *fitout.Finding, share float64, said []string) bool {
 				for n := range loads(j) {
-					if l := &loads(j)[n]; words.Lower(l.Name) == said[1] {
+					if l := &loads(j)[n]; words.Lower(l.Name) == said[len(said)-1] {
 						draws(l, share/100)
 						return true
 					}
@@ -148,19 +158,24 @@ var stageFollowers = map[string][]follower{
 			}
 			return by < 1e-9
 		}}},
-	"front-light": {{says: "; # of it on the front instead of the rear", kind: quantity.Mass,
-		do: func(j *fitout.Job, _ *fitout.Finding, by float64, _ []string) bool {
-			items := j.ChosenVariant().Items
-			heaviest := -1
-			for k := range items {
-				if items[k].In == nil && (heaviest < 0 || items[k].Mass > items[heaviest].Mass) {
-					heaviest = k
-				}
-			}
-			if heaviest < 0 {
+	"sides-uneven": {{says: "; # of it on the (left|right) wheels", kind: quantity.Mass,
+		do: func(j *fitout.Job, _ *fitout.Finding, by float64, said []string) bool {
+			i := heaviest(j)
+			if i == nil {
 				return false
 			}
-			items[heaviest].At.X -= by * j.Vehicle.Wheelbase / items[heaviest].Mass
-			return !math.IsInf(items[heaviest].At.X, 0)
+			rear := i.At.X / j.Vehicle.Wheelbase // the share of it that the rear axle carries
+			between := 1 / ((1-rear)/j.Vehicle.TrackFront + rear/j.Vehicle.TrackRear)
+			i.At.Y += by * between / i.Mass * map[string]float64{"left": -1, "right": 1}[said[len(said)-1]]
+			return true
+		}}},
+	"front-light": {{says: "; # of it on the front instead of the rear", kind: quantity.Mass,
+		do: func(j *fitout.Job, _ *fitout.Finding, by float64, _ []string) bool {
+			i := heaviest(j)
+			if i == nil {
+				return false
+			}
+			i.At.X -= by * j.Vehicle.Wheelbase / i.Mass
+			return true
 		}}},
 }

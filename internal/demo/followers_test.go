@@ -3,10 +3,13 @@ package demo
 import (
 	"maps"
 	"math"
+	"regexp"
 	"slices"
 
+	"zaino/internal/core/assess"
 	"zaino/internal/core/fitout"
 	"zaino/internal/core/quantity"
+	"zaino/internal/example"
 )
 
 // toward are the ways that sentences name, as steps of a millimetre.
@@ -219,11 +222,66 @@ func smaller(says string) follower {
 		}}
 }
 
+// firstThatMends does of several changes the first that mends a finding, or the last.
+func firstThatMends[T any](j *fitout.Job, f *fitout.Finding, ways []T, do func(j *fitout.Job, way T) bool) bool {
+	for _, way := range ways {
+		then := example.Copy(j)
+		if do(&then, way) && !slices.ContainsFunc(assess.Of(&then).Findings, func(g fitout.Finding) bool {
+			return g.Key == f.Key
+		}) {
+			return do(j, way)
+		}
+	}
+	return do(j, ways[len(ways)-1])
+}
+
+// bySides takes an amount off the part that a finding is about, on one of its sides.
+func bySides(says string) follower {
+	return follower{says: says, kind: quantity.Length,
+		do: func(j *fitout.Job, f *fitout.Finding, by float64, said []string) bool {
+			return firstThatMends(j, f, []string{"front", "left", "right", "top", "rear"},
+				func(j *fitout.Job, side string) bool { return smaller(says).do(j, f, by, append(said, side)) })
+		}}
+}
+
+// fitting makes gear smaller by all that its sentence says is too large of it, as it lies or turned.
+func fitting(says string) follower {
+	return follower{says: says, kind: quantity.Length,
+		do: func(j *fitout.Job, f *fitout.Finding, by float64, said []string) bool {
+			return firstThatMends(j, f, []bool{false, true}, func(j *fitout.Job, turned bool) bool {
+				i := itemOf(j, f.Subject.ID)
+				sides := map[string]*float64{"high": &i.Size.Height, "long": &i.Size.Length, "wide": &i.Size.Width}
+				if turned {
+					sides["long"], sides["wide"] = sides["wide"], sides["long"]
+				}
+				share := 0.0 // of what is said, that is done
+				for _, way := range regexp.MustCompile(`([\d.]+ mm) too (high|long|wide)`).FindAllStringSubmatch(said[0], -1) {
+					mm, err := quantity.Parse(way[1], quantity.Length, quantity.Metric)
+					if share == 0 {
+						share = by / mm
+					}
+					if *sides[way[2]] -= share * mm; err != nil || *sides[way[2]] <= 0 {
+						return false
+					}
+				}
+				return true
+			})
+		}}
+}
+
 // placeFollowers follow what is said of places and sizes.
 var placeFollowers = map[string][]follower{
 	"bad-neighbours": {apart("Keep # between them")},
-	"outside-bay":    {smaller("stands # out of [^.]*? (?:at the|on the|on its) (rear|front|left|right|top)")},
-	"opening-frame":  {smaller("stands # into the frame of [^.]*?, (?:at the|on the) (rear|front|left|right|top)")},
+	"ventilation":    {bySides("Leave # more on another side")},
+	"gear-too-large": {fitting("is # too [^.]*? for ")},
+	"faces-wall": {ofModule("Open, it stands # out of", quantity.Length, func(m *fitout.Module, by float64) {
+		m.Travel -= by
+	})},
+	"way-in": {onSubject("It is # too large", quantity.Length, func(i *fitout.Item, by float64) {
+		i.Size.Length, i.Size.Width, i.Size.Height = i.Size.Length-by, i.Size.Width-by, i.Size.Height-by
+	})},
+	"outside-bay":   {smaller("stands # out of [^.]*? (?:at the|on the|on its) (rear|front|left|right|top)")},
+	"opening-frame": {smaller("stands # into the frame of [^.]*?, (?:at the|on the) (rear|front|left|right|top)")},
 	"panel-shaded": {{says: "stands up to # above it", kind: quantity.Length,
 		do: func(j *fitout.Job, f *fitout.Finding, by float64, _ []string) bool {
 			panel := itemOf(j, f.With[0])

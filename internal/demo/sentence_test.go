@@ -112,7 +112,7 @@ var followed = []named{
 		func(minutes float64) float64 { return minutes - 15 }, // a quarter of an hour is the step
 	},
 	{
-		"power-runs-out", `or extractor drive ([\d.]+) ?% less`, "queen-bees",
+		"power-runs-out", `or ([\d.]+) ?% less of extractor drive`, "queen-bees",
 		func(j *fitout.Job) { house(j).Battery.Capacity = 200 },
 		func(j *fitout.Job, percent float64) {
 			all := loads(j)

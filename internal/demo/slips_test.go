@@ -2,7 +2,9 @@ package demo
 
 import (
 	"fmt"
+	"maps"
 	"os"
+	"regexp"
 	"slices"
 	"strings"
 	"testing"
@@ -50,6 +52,7 @@ func TestEverySlipIsToldAndWhatIsOfferedMendsIt(t *testing.T) {
 	slips := slices.Concat(everySlip, stageSlips, measureSlips, vehicleSlips, figureSlips)
 	made, offered, brought, mendable := 0, map[string]int{}, 0, 0
 	asSaid := map[string]counted{}
+	tells := map[string]bool{}
 	never := map[string]bool{} // of each rule that stops or cautions, whether none of its findings offered anything
 	for n := range jobs {
 		sound := assess.Of(&jobs[n]).Findings
@@ -83,6 +86,9 @@ func TestEverySlipIsToldAndWhatIsOfferedMendsIt(t *testing.T) {
 						}
 						before, met := never[f.Rule]
 						never[f.Rule] = !offers && (before || !met)
+						if len(f.Fixes) == 0 && followers[f.Rule] == nil && amountWithUnit.MatchString(f.Sentence) {
+							tells[f.Rule] = true
+						}
 					}
 					mendsAsSaid(t, name, &j, findings, &f, asSaid)
 					for _, fix := range f.Fixes {
@@ -110,6 +116,8 @@ func TestEverySlipIsToldAndWhatIsOfferedMendsIt(t *testing.T) {
 			assert.True(t, count.short > 0 || rule == "latch-missing", "half of it does not do: %s, %s", rule, w.says)
 		}
 	}
+	assert.Equal(t, slices.Sorted(maps.Keys(tellsOnly())), slices.Sorted(maps.Keys(tells)),
+		"what names an amount and offers nothing is followed, or only tells what is")
 	assert.Greater(t, made, 800)
 	assert.Greater(t, mendable*2, brought, "so many offer a change, or show the state to mend")
 	assert.Greater(t, len(offered), 50)
@@ -123,6 +131,35 @@ func TestEverySlipIsToldAndWhatIsOfferedMendsIt(t *testing.T) {
 			strings.HasPrefix(rule, "measure-") && strings.Contains(reasons, "the measures of a space")
 		assert.Equal(t, none, listed, "%s offers nothing, and the page of rules says why", rule)
 	}
+}
+
+// amountWithUnit is an amount in a sentence: its unit stands behind a space that does not break.
+var amountWithUnit = regexp.MustCompile(`\d\x{a0}[\pL°%]`)
+
+// amountsTell are rules whose amounts tell what is, and not how much of what would mend it.
+var amountsTell = map[string]string{
+	"a figure was read, measured or typed wrongly": `air-odd assumption-odd baseline-over bay-beyond electrics-odd fuel-weight
+		gear-odd hitch-odd leg-odd limit-odd mass-odd measure-arches-do-not-add-up measure-diagonals not-placed
+		measure-obstacle-outside measure-opening-too-high measure-opening-too-wide outline-odd pressure-odd rated-odd
+		suspension-odd tank-odd tray-nowhere`,
+	"it is mended and measured in the workshop": "tested-worse weigh-again weighed-over",
+	"something else is chosen, or its place": `battery-frost battery-loose cable-drop cable-thin cell-overfull frost
+		fuse-above-cable fuse-below-load fuse-missing hides least-voltage lift-more must-not-drop no-barrier port-over
+		reach-depth service-reach shaft-near sleep-exits tap-weak voltages-joined washes-with-drinking`,
+	"ways to mend are looked for in the state that is shown": `bay-close bay-over bay-worst-over front-close
+		front-worst-over gross-close gross-worst-over over-on-the-way rear-close rear-worst-over roof-parked-worst-over roof-worst-over
+		tip-vehicle`,
+}
+
+// tellsOnly are those rules.
+func tellsOnly() map[string]bool {
+	only := map[string]bool{}
+	for _, rules := range amountsTell {
+		for _, rule := range strings.Fields(rules) {
+			only[rule] = true
+		}
+	}
+	return only
 }
 
 // mostOfAKind is how often one kind of change is tried for one rule.

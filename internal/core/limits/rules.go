@@ -166,18 +166,18 @@ func sidesUneven(p *plan.Plan) []fitout.Finding {
 	if !is || in.Moments.Kg <= 0 {
 		return nil
 	}
-	side, kg := "right", p.Say.Mass
+	side, other, kg := "right", "left", p.Say.Mass
 	difference := in.Corners.Left() - in.Corners.Right()
 	if difference > 0 {
-		side = "left"
+		side, other = other, side
 	}
 	f.Value, f.Limit, f.Unit = math.Abs(difference), f.Limit/100*in.Moments.Kg, "kg"
 	f.Margin = f.Limit - f.Value
 	f.Title = fmt.Sprintf("%s side %s heavier", words.Capital(side), kg(f.Value))
 	f.Sentence = words.Sentences(
 		fmt.Sprintf("Left wheels carry %s, right wheels %s (estimate).", kg(in.Corners.Left()), kg(in.Corners.Right())),
-		fmt.Sprintf("More than %.0f %% of the gross leans the vehicle and shows in its handling.",
-			100*p.Job.Practice.SideShare))
+		fmt.Sprintf("More than %.0f %% of the gross leans the vehicle and shows in its handling; %s of it on the %s wheels "+
+			"instead of the %s would do.", 100*p.Job.Practice.SideShare, p.Say.MassAtLeast((f.Value-f.Limit)/2), other, side))
 	return []fitout.Finding{f}
 }
 

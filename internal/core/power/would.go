@@ -35,7 +35,7 @@ func (l *Look) wouldDo(system int) string {
 			e.Loads[k].Spans = Shorter(e.Loads[k].Spans, by)
 		},
 			system); ok {
-			ways = append(ways, fmt.Sprintf("%s %s less", words.Lower(l.E.Loads[k].Name), l.Say.Percent(less)))
+			ways = append(ways, fmt.Sprintf("%s less of %s", l.Say.Percent(less), words.Lower(l.E.Loads[k].Name)))
 		}
 	}
 	if len(ways) == 0 {

@@ -212,8 +212,14 @@ func Capital(text string) string {
 // Unbroken keeps a percent sign on the line of its number.
 func Unbroken(text string) string { return strings.ReplaceAll(text, " %", "\u202f%") }
 
+// A sentence lists as many names as most; of more it lists some, and tells how many others there are.
+const most, some = 8, 5
+
 // List joins names as a sentence does, in their order.
 func List(names []string) string {
+	if len(names) > most {
+		return fmt.Sprintf("%s and %d more", strings.Join(names[:some], ", "), len(names)-some)
+	}
 	if len(names) < 2 {
 		return strings.Join(names, "")
 	}
