@@ -3,6 +3,7 @@ package scene
 import (
 	"cmp"
 	"fmt"
+	"math"
 	"slices"
 
 	"zaino/internal/core/fitout"
@@ -56,56 +57,111 @@ func LeastOf(ways []Step) Step {
 	return slices.MinFunc(ways, func(a, b Step) int { return cmp.Compare(a.MM, b.MM) })
 }
 
-// mostPassed is how many things a free way passes at most.
-const mostPassed = 4
-
-// Free is the shortest of the moves that bring a part clear of something with which it stands free in its bay too,
-// each so much further that it passes what it would meet then; up or down only where that is the shortest of all,
-// else it would hang in the air. Its MM is below 0 where there is none.
+// Free is the shortest of the moves that bring a part clear of something with which it stands free in its bay too, on
+// something, as does what stands on it: each so much further that it passes what it would meet, or comes over what
+// would carry it. Up or down only where that is the shortest of all. Its MM is below 0 where there is none.
 func (s *Scene) Free(p *Part, ways []Step) Step {
-	best, least := Step{MM: -1}, LeastOf(ways)
+	best, least, bay := Step{MM: -1}, LeastOf(ways), s.BayOf(p)
+	var stands *standing // asked for only where there is room
 	for _, m := range ways {
-		if m.Moves.Z != 0 && m != least {
+		free := func(mm float64) (is, ends bool) {
+			as := p.Box.Moved(m.Moves.X*mm, m.Moves.Y*mm, m.Moves.Z*mm)
+			if best.MM >= 0 && mm >= best.MM || bay != nil && bay.leaves(as, m.Moves) {
+				return false, true
+			}
+			if !s.StandsAs(p.ID, func(fitout.Box) fitout.Box { return as }) {
+				return false, false
+			}
+			if stands == nil {
+				stands = s.standing(p.ID)
+			}
+			is = stands.stays(as)
+			return is, is
+		}
+		is, ends := m.Moves.Z == 0 || m == least, false
+		if !is {
 			continue
 		}
-		for range mostPassed {
-			as := func(b fitout.Box) fitout.Box { return b.Moved(m.Moves.X*m.MM, m.Moves.Y*m.MM, m.Moves.Z*m.MM) }
-			if best.MM >= 0 && m.MM >= best.MM {
-				break
+		if is, ends = free(m.MM); !ends {
+			for _, m.MM = range s.further(p, bay, m) {
+				if is, ends = free(m.MM); ends {
+					break
+				}
 			}
-			if s.StandsAs(p.ID, as) {
-				best = m
-				break
-			}
-			further := s.furtherPast(p, as(p.Box), m.Moves)
-			if further <= 0 || m.Moves.Z != 0 {
-				break
-			}
-			m.MM += further
+		}
+		if is {
+			best = m
 		}
 	}
 	return best
 }
 
-// furtherPast is how much further a part has to go along a way past the first thing that it meets as a box, or 0
-// where it meets nothing.
-func (s *Scene) furtherPast(p *Part, box fitout.Box, along fitout.Point) float64 {
-	past := func(b fitout.Box) float64 {
-		return Apart(box, b, func(m Step) bool { return m.Moves == along }).MM
+// leaves tells whether a box reaches out of a bay on the side to which it moves: however much further it goes, it does.
+func (b *Bay) leaves(box fitout.Box, along fitout.Point) bool {
+	room := b.Room.Grown(Slack)
+	return along.X > 0 && box.To.X > room.To.X || along.X < 0 && box.From.X < room.From.X ||
+		along.Y > 0 && box.To.Y > room.To.Y || along.Y < 0 && box.From.Y < room.From.Y
+}
+
+// further are how far a part may go along a level way beyond what it says, mm, the shortest first: past each thing in
+// it, and until its middle is over each that may carry it.
+func (s *Scene) further(p *Part, bay *Bay, m Step) []float64 {
+	if m.Moves.Z != 0 {
+		return nil
 	}
-	if bay := s.BayOf(p); bay != nil {
-		for _, b := range bay.Occupied() {
-			if Least(box.Overlap(b)) > Slack {
-				return past(b)
-			}
+	var far []float64
+	box, middle := p.Box, p.Box.Middle()
+	add := func(mm float64) {
+		if mm > m.MM {
+			far = append(far, mm)
+		}
+	}
+	look := func(b fitout.Box) {
+		carries := math.Abs(b.To.Z-box.From.Z) <= PackedUp
+		if !carries && min(b.To.Z, box.To.Z)-max(b.From.Z, box.From.Z) <= Slack {
+			return
+		}
+		across := min(b.To.Y, box.To.Y) - max(b.From.Y, box.From.Y)
+		past, over := b.To.X-box.From.X, b.From.X-middle.X
+		switch {
+		case m.Moves.X < 0:
+			past, over = box.To.X-b.From.X, middle.X-b.To.X
+		case m.Moves.Y > 0:
+			past, over = b.To.Y-box.From.Y, b.From.Y-middle.Y
+		case m.Moves.Y < 0:
+			past, over = box.To.Y-b.From.Y, middle.Y-b.To.Y
+		}
+		if m.Moves.X == 0 {
+			across = min(b.To.X, box.To.X) - max(b.From.X, box.From.X)
+		}
+		if across <= Slack {
+			return
+		}
+		add(past)
+		if carries {
+			add(over)
+		}
+	}
+	if bay != nil {
+		for k := range bay.Obstacles {
+			look(bay.Obstacles[k].Box)
 		}
 	}
 	for i := range s.Parts {
-		if b := s.Parts[i].Box; s.Parts[i].ID != p.ID && Least(box.Overlap(b)) > Slack {
-			return past(b)
+		if s.Parts[i].ID != p.ID {
+			look(s.Parts[i].Box)
 		}
 	}
-	return 0
+	slices.Sort(far)
+	return far
+}
+
+// MoveIt puts into words that a part, called it or that, is moved; what is locked on the bench is unlocked for it.
+func (s *Scene) MoveIt(it string, p *Part, m Step) string {
+	if p.Fixed {
+		return "unlock " + it + " and move it " + s.Said(m)
+	}
+	return "move " + it + " " + s.Said(m)
 }
 
 // Clearing puts into words what somebody does with a part, called it or that, which has to come clear by one of some
@@ -117,14 +173,14 @@ func (s *Scene) Clearing(it string, p *Part, in *Posture, ways []Step, instead s
 		free := s.Free(p, ways)
 		if free.MM < 0 {
 			return fmt.Sprintf(
-				"%s: %s, where it would come clear, there is no room for it.",
+				"%s: %s, where it would come clear, there is no place for it.",
 				words.Capital(instead),
 				s.Said(way),
 			)
 		}
 		way = free
 	}
-	return fmt.Sprintf("Move %s %s, or %s.", it, s.Said(way), instead)
+	return fmt.Sprintf("%s, or %s.", words.Capital(s.MoveIt(it, p, way)), instead)
 }
 
 // Said is a move in words.
@@ -144,8 +200,8 @@ func (s *Scene) ClearOf(p *Part, at fitout.Point, mm float64) []fitout.Fix {
 	return s.Moves(p, fitout.Box{From: at, To: at}.Grown(mm), nil)
 }
 
-// SoundMove tells whether a fix that moves a part leaves it in its space, in nothing else, and no further in the
-// frame of its opening than it was; clear of the frame where that is what it is for. What moves nothing is left to
+// SoundMove tells whether a fix that moves a part leaves it in its space, in nothing else, on something with what
+// stands on it, and no further in the frame of its opening than it was; clear of the frame where that is what it is for. What moves nothing is left to
 // others.
 func (s *Scene) SoundMove(f *fitout.Finding, fix *fitout.Fix) bool {
 	p := s.Part(fix.Edit.ID)
@@ -163,7 +219,7 @@ func (s *Scene) SoundMove(f *fitout.Finding, fix *fitout.Fix) bool {
 	default:
 		return true
 	}
-	if !s.StandsAs(p.ID, func(b fitout.Box) fitout.Box { return b.Moved(by.X, by.Y, by.Z) }) {
+	if !s.StandsOn(p, by) {
 		return false
 	}
 	may := s.InFrame(p)
@@ -200,8 +256,8 @@ func (s *Scene) MovesBy(p *Part, all []Step, may func(Step) bool) []fitout.Fix {
 			break
 		}
 		dx, dy, dz := m.Moves.X*m.MM, m.Moves.Y*m.MM, m.Moves.Z*m.MM
-		free := func(b fitout.Box) fitout.Box { return b.Moved(dx, dy, dz) }
-		if m.MM <= 0 || m.Moves.Z < 0 && !p.Traits().HungBelow || may != nil && !may(m) || !s.StandsAs(p.ID, free) {
+		if m.MM <= 0 || m.Moves.Z < 0 && !p.Traits().HungBelow || may != nil && !may(m) ||
+			!s.StandsOn(p, fitout.Point{X: dx, Y: dy, Z: dz}) {
 			continue
 		}
 		label := "Move " + words.Lower(p.Name()) + " " + s.Said(m)

@@ -196,15 +196,15 @@ func wayClear(s *scene.Scene, p *scene.Posture, part, other *scene.Part, box, ot
 		theirs = s.Free(other, scene.Steps(otherBox, box))
 	}
 	switch {
-	case own.MM >= 0 && theirs.MM >= 0:
+	case own.MM >= 0 && theirs.MM >= 0 && !part.Fixed && !other.Fixed:
 		return fmt.Sprintf("Move it %s, or that %s.", s.Said(own), s.Said(theirs))
-	case own.MM >= 0:
-		return fmt.Sprintf("Move it %s.", s.Said(own))
+	case own.MM >= 0 && (!part.Fixed || theirs.MM < 0 || other.Fixed):
+		return words.Capital(s.MoveIt("it", part, own)) + "."
 	case theirs.MM >= 0:
-		return fmt.Sprintf("Move that %s.", s.Said(theirs))
+		return words.Capital(s.MoveIt("that", other, theirs)) + "."
 	}
 	return fmt.Sprintf(
-		"Find another place, or make one of them smaller: %s, where it would come clear, there is no room for it.",
+		"Find another place, or make one of them smaller: %s, where it would come clear, there is no place for it.",
 		s.Said(scene.Apart(box, otherBox, nil)),
 	)
 }

@@ -10,10 +10,6 @@ import (
 	"zaino/internal/core/words"
 )
 
-// packedUp is how far a part may stand over what is beneath it without a word, mm: feet, packers, carpet or a floor
-// that nobody drew. Workshop practice.
-const packedUp = 50.0
-
 // floored are the kinds of space in which things stand on a floor; in the others they hang or are bolted on.
 var floored = map[fitout.BayKind]bool{
 	fitout.BayWagonCargo: true, fitout.BayTub: true, fitout.BayCanopyLeft: true, fitout.BayCanopyRight: true,
@@ -25,7 +21,7 @@ var floored = map[fitout.BayKind]bool{
 func raisedIn(s *scene.Scene, p *scene.Part) *scene.Bay {
 	bay := s.BayOf(p)
 	if bay == nil || p.Away || p.Ledger || !p.Traits().Stands || !floored[bay.Kind] ||
-		p.Box.From.Z-bay.Room.From.Z <= packedUp {
+		p.Box.From.Z-bay.Room.From.Z <= scene.PackedUp {
 		return nil
 	}
 	return bay
@@ -49,7 +45,7 @@ func StandsOnNothing(s *scene.Scene) []fitout.Finding {
 				down = max(0, min(down, box.From.Z-bay.Opening.Gap.From.Z))
 			}
 		})
-		may := max(packedUp, air-down)
+		may := max(scene.PackedUp, air-down)
 		if air <= may+scene.Slack || hangs(s, p, bay) {
 			continue
 		}
@@ -95,7 +91,7 @@ func beneath(s *scene.Scene, p *scene.Part, bay *scene.Bay) (top float64, name s
 // hangs tells whether something holds a part up from above its underside.
 func hangs(s *scene.Scene, p *scene.Part, bay *scene.Bay) bool {
 	for _, m := range strength.Mounts(s, p) {
-		if m.At.Z >= p.Box.From.Z-packedUp {
+		if m.At.Z >= p.Box.From.Z-scene.PackedUp {
 			return true
 		}
 	}
