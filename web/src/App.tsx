@@ -5,6 +5,7 @@ import { BrowserRouter, Navigate, Route, Routes, useLocation } from 'react-route
 import { AboutPage } from './about/AboutPage';
 import { AccessPage } from './access/AccessPage';
 import { answer, api, Refused } from './api/client';
+import { hashOfKey } from './api/hashOfKey';
 import { BriefPage } from './brief/BriefPage';
 import { GearSheet } from './brief/GearSheet';
 import { PeopleSheet } from './brief/PeopleSheet';
@@ -65,7 +66,7 @@ const WalkSheet = later('WalkSheet');
 const LogPage = later('LogPage');
 const SeasonsSheet = later('SeasonsSheet');
 
-const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+const client = new QueryClient({ defaultOptions: { queries: { retry: false, queryKeyHashFn: hashOfKey } } });
 
 export function App() {
   // Fetched before anybody asks, so that it is there when the server is away.

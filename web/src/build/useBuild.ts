@@ -61,14 +61,25 @@ export function useBuildAsked(): BuildState {
   };
 }
 
+const writers = new Map<number, Intl.NumberFormat>();
+
+/** Writes figures with so many decimals; one writer for all of them, because to make one takes long. */
+function figures(decimals: number): Intl.NumberFormat {
+  const known =
+    writers.get(decimals) ??
+    new Intl.NumberFormat('en', { minimumFractionDigits: decimals, maximumFractionDigits: decimals });
+  writers.set(decimals, known);
+  return known;
+}
+
 /** The build below its page, its fields, and short ways to edit them. */
 export function useBuild() {
   const state = useOutletContext<BuildState>();
   const fields = useFields((job) => job.build);
   const { job } = fields;
   const say = (value: number, kind: Kind) => formatQuantity(value, kind, job.units);
-  const money = (cents: number) =>
-    `${(cents / 100).toLocaleString('en', { minimumFractionDigits: job.build.money.decimals, maximumFractionDigits: job.build.money.decimals }).replaceAll(',', '\u202f')} ${job.brief.currency}`.trim();
+  const { format } = figures(job.build.money.decimals);
+  const money = (cents: number) => `${format(cents / 100).replaceAll(',', '\u202f')} ${job.brief.currency}`.trim();
   const us = job.units === 'us';
   /** A measure to cut by, finer than a tape tells it. */
   const fine = (mm: number) => (us ? (mm / MM_PER_INCH).toFixed(3) : String(+mm.toFixed(1)));
