@@ -93,8 +93,8 @@ func NeedsUpright(s *scene.Scene) []fitout.Finding {
 	return found
 }
 
-// NeedsHidden cautions of what is to be out of sight and stands free where one looks in: behind windows, or in the
-// open.
+// NeedsHidden cautions of what is to be out of sight and stands free where one looks in: behind windows of which not
+// every one that was measured is said to have a cover, or in the open.
 func NeedsHidden(s *scene.Scene) []fitout.Finding {
 	var found []fitout.Finding
 	gearItems(s, func(g *fitout.Gear, item *fitout.Item, holder *scene.Part) {
@@ -102,9 +102,16 @@ func NeedsHidden(s *scene.Scene) []fitout.Finding {
 		if !g.Hidden || holder != nil || bay == nil || !bay.Shared && !bay.Open {
 			return
 		}
+		measured, bare := windows(bay)
+		if measured && len(bare) == 0 && !bay.Open {
+			return
+		}
 		where := "people look in through its windows"
-		if bay.Open {
+		switch {
+		case bay.Open:
 			where = "it stands in the open"
+		case measured:
+			where = fmt.Sprintf("nothing is said to cover %s, through which people look in", words.List(bare))
 		}
 		f := fitout.Finding{
 			Severity: fitout.Caution,
@@ -121,6 +128,20 @@ func NeedsHidden(s *scene.Scene) []fitout.Finding {
 		found = append(found, f)
 	})
 	return found
+}
+
+// windows tells whether windows of a bay were measured, and which of them nothing is said to cover.
+func windows(b *scene.Bay) (measured bool, bare []string) {
+	for i := range b.More {
+		switch o := b.More[i].Said; o.Use {
+		case fitout.ForAir, fitout.ForSight:
+			measured = true
+			if o.Cover != fitout.IsSo {
+				bare = append(bare, words.Lower(o.Name))
+			}
+		}
+	}
+	return measured, bare
 }
 
 // RatingUnsaid notes what is held by mounting points of which nobody stated the rating, where the stated ones do not

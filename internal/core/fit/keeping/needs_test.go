@@ -55,3 +55,26 @@ func TestNearMissesOfGearStaySilent(t *testing.T) {
 		) // lifted away
 	})
 }
+
+// What is to be out of sight is so behind windows that all have covers, and not behind one of which nobody said so,
+// nor where no window was measured.
+func TestCoversOfWindowsKeepThingsOutOfSight(t *testing.T) {
+	window := func(name string, cover fitout.Yes) scene.MoreOpening {
+		return scene.MoreOpening{Said: &fitout.MoreOpening{ID: name, Name: name, Use: fitout.ForSight, Cover: cover}}
+	}
+	inSight := func(windows ...scene.MoreOpening) []fitout.Finding {
+		s := wagon.Sound()
+		s.Brief.Gear = append(s.Brief.Gear, fitout.Gear{ID: "case", Name: "Case", Hidden: true})
+		wagon.Add(s, wagon.Part("case", fitout.PlainGear, scene.Still, wagon.Box(3700, 450, 600, 100, 150, 150), 2))
+		s.Bays[0].More = windows
+		s.Prepare()
+		return NeedsHidden(s)
+	}
+	require.Len(t, inSight(), 1)
+	require.Empty(t, inSight(window("Left window", fitout.IsSo), window("Right window", fitout.IsSo)))
+	found := inSight(window("Left window", fitout.IsSo), window("Right window", ""), window("Hatch", fitout.IsNotSo))
+	require.Len(t, found, 1)
+	assert.Contains(t, found[0].Sentence, "nothing is said to cover right window and hatch, through which people look in")
+	door := scene.MoreOpening{Said: &fitout.MoreOpening{ID: "door", Name: "Door", Use: fitout.ForLoad}}
+	require.Empty(t, inSight(window("Left window", fitout.IsSo), door), "a door is not looked through")
+}
