@@ -79,7 +79,8 @@ export function useBuild() {
   const { job } = fields;
   const say = (value: number, kind: Kind) => formatQuantity(value, kind, job.units);
   const writer = figures(job.build.money.decimals);
-  const money = (cents: number) => `${writer.format(cents / 100).replaceAll(',', '\u202f')} ${job.brief.currency}`.trim();
+  const money = (cents: number) =>
+    `${writer.format(cents / 100).replaceAll(',', '\u202f')} ${job.brief.currency}`.trim();
   const us = job.units === 'us';
   /** A measure to cut by, finer than a tape tells it. */
   const fine = (mm: number) => (us ? (mm / MM_PER_INCH).toFixed(3) : String(+mm.toFixed(1)));
