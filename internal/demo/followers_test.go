@@ -282,7 +282,7 @@ var placeFollowers = map[string][]follower{
 	})},
 	"outside-bay":   {smaller("stands # out of [^.]*? (?:at the|on the|on its) (rear|front|left|right|top)")},
 	"opening-frame": {smaller("stands # into the frame of [^.]*?, (?:at the|on the) (rear|front|left|right|top)")},
-	"panel-shaded": {{says: "stands up to # above it", kind: quantity.Length,
+	"panel-shaded": {{says: "beside it, up to # higher", kind: quantity.Length,
 		do: func(j *fitout.Job, f *fitout.Finding, by float64, _ []string) bool {
 			panel := itemOf(j, f.With[0])
 			panel.At.Z += by

@@ -255,10 +255,9 @@ func panelShaded(l *Look) []fitout.Finding {
 		f := l.about("panel-shaded", fitout.Caution, s.def.ID, s.def.Item)
 		f.With = append(f.With, with...)
 		f.Title = s.def.Name + " lies in shade"
-		f.Sentence = fmt.Sprintf("%s up to %s above it beside it, so that a sun lower than 30° leaves it in shade; one "+
-			"shaded "+
-			"corner takes much of a panel. Move it, or say at which hours how much is shaded: the figures count it in full sun.",
-			words.Capital(names(by))+" "+does(by, "stands", "stand"), l.Say.Length(worst))
+		f.Sentence = fmt.Sprintf("%s beside it, up to %s higher, so that a sun lower than 30° leaves it in shade; one "+
+			"shaded corner takes much of a panel. Put it higher, or elsewhere, or say at which hours how much is shaded: the "+
+			"figures count it in full sun.", words.Capital(names(by))+" "+does(by, "stands", "stand"), l.Say.LengthAtLeast(worst))
 		f.Value, f.Unit = worst, "mm"
 		f.Margin = -worst
 		found = append(found, f)
