@@ -63,28 +63,28 @@ func LeastOf(ways []Step) Step {
 func (s *Scene) Free(p *Part, ways []Step) Step {
 	best, least, bay := Step{MM: -1}, LeastOf(ways), s.BayOf(p)
 	var stands *standing // asked for only where there is room
-	for _, m := range ways {
-		free := func(mm float64) (is, ends bool) {
-			as := p.Box.Moved(m.Moves.X*mm, m.Moves.Y*mm, m.Moves.Z*mm)
-			if best.MM >= 0 && mm >= best.MM || bay != nil && bay.leaves(as, m.Moves) {
-				return false, true
-			}
-			if !s.StandsAs(p.ID, func(fitout.Box) fitout.Box { return as }) {
-				return false, false
-			}
-			if stands == nil {
-				stands = s.standing(p.ID)
-			}
-			is = stands.stays(as)
-			return is, is
+	free := func(m Step) (is, ends bool) {
+		as := p.Box.Moved(m.Moves.X*m.MM, m.Moves.Y*m.MM, m.Moves.Z*m.MM)
+		if best.MM >= 0 && m.MM >= best.MM || bay != nil && bay.leaves(as, m.Moves) {
+			return false, true
 		}
-		is, ends := m.Moves.Z == 0 || m == least, false
-		if !is {
+		if !s.StandsAs(p.ID, func(fitout.Box) fitout.Box { return as }) {
+			return false, false
+		}
+		if stands == nil {
+			stands = s.standing(p.ID)
+		}
+		is = stands.stays(as)
+		return is, is
+	}
+	for _, m := range ways {
+		if m.Moves.Z != 0 && m != least {
 			continue
 		}
-		if is, ends = free(m.MM); !ends {
+		is, ends := free(m)
+		if !ends {
 			for _, m.MM = range s.further(p, bay, m) {
-				if is, ends = free(m.MM); ends {
+				if is, ends = free(m); ends {
 					break
 				}
 			}
@@ -201,8 +201,8 @@ func (s *Scene) ClearOf(p *Part, at fitout.Point, mm float64) []fitout.Fix {
 }
 
 // SoundMove tells whether a fix that moves a part leaves it in its space, in nothing else, on something with what
-// stands on it, and no further in the frame of its opening than it was; clear of the frame where that is what it is for. What moves nothing is left to
-// others.
+// stands on it, and no further in the frame of its opening than it was; clear of the frame where that is what it is
+// for. What moves nothing is left to others.
 func (s *Scene) SoundMove(f *fitout.Finding, fix *fitout.Fix) bool {
 	p := s.Part(fix.Edit.ID)
 	if p == nil {

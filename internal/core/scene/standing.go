@@ -10,11 +10,10 @@ import (
 // that nobody drew. Workshop practice.
 const PackedUp = 50.0
 
-// standing is a part in its bay with what stands on it.
+// standing is a part with what stands on it.
 type standing struct {
 	scene *Scene
-	at    int // of the part
-	bay   *Bay
+	at    int   // of the part; below 0 where it is none of the scene
 	on    []int // the parts of which the middle stands on it
 }
 
@@ -24,7 +23,6 @@ func (s *Scene) standing(id string) *standing {
 		return of
 	}
 	p := &s.Parts[of.at]
-	of.bay = BayOf(s.Bays, p.Bay)
 	for i := range s.Parts {
 		if q := &s.Parts[i]; i != of.at && over(q.Box, p.Box) && q.Box.From.Z-p.Box.To.Z <= PackedUp {
 			of.on = append(of.on, i)
@@ -42,7 +40,7 @@ func over(box, under fitout.Box) bool {
 
 // air is how much lies between a part, as a box, and what is beneath its middle, mm, where the part that may move
 // stands as another box; without end outside of every space.
-func (of *standing) air(part int, box fitout.Box, moved fitout.Box) float64 {
+func (of *standing) air(part int, box, moved fitout.Box) float64 {
 	s := of.scene
 	bay := BayOf(s.Bays, s.Parts[part].Bay)
 	if bay == nil {

@@ -120,7 +120,7 @@ func tanksTooSmall(l *Look) []fitout.Finding {
 	if refuse == nil || !l.short() { // one that fills where it is not sure is another finding
 		return nil
 	}
-	lacking := l.C.vessel(l.W, refuse)
+	lacking := l.C.anotherVessel(l.W, refuse)
 	from, to := l.stop(refuse.From), l.stop(min(refuse.To, len(l.C.Route.Stops)-1))
 	f := about("tanks-too-small", fitout.Stop, "route", from.ID)
 	f.Title = fmt.Sprintf("Full tanks do not reach from %s to %s", from.Name, to.Name)

@@ -100,9 +100,9 @@ func (c *Course) Reach(w *Way) *Impossible {
 	return nil
 }
 
-// vessel is what another vessel would have to hold for a way that full tanks do not reach, litres: what is lacking,
+// anotherVessel is what another vessel would have to hold for a way that full tanks do not reach, litres: what is lacking,
 // what carrying it takes, and the share of it that is kept back.
-func (c *Course) vessel(w *Way, refuse *Impossible) float64 {
+func (c *Course) anotherVessel(w *Way, refuse *Impossible) float64 {
 	fuel, reserve := 0.0, math.Inf(1)
 	for k := refuse.From; k < min(refuse.To, len(w.Legs)); k++ {
 		fuel, reserve = fuel+w.Legs[k].Fuel, min(reserve, w.Legs[k].Reserve)

@@ -27,6 +27,9 @@ func Nature(p *scene.Part) module.Traits {
 	return n
 }
 
+// clearOfHeat is how far bedding and clothes keep from what is hot, mm.
+const clearOfHeat = 100
+
 // splash is how far what leaks of acid or bleach keeps from cloth, mm.
 const splash = 100
 
@@ -119,9 +122,9 @@ func BadNeighbours(s *scene.Scene) []fitout.Finding {
 						s.Say.Length(splash)),
 				)
 			}
-			if hot && soft && mm < 100-scene.Slack {
-				tell(q, p, mm, 100, fmt.Sprintf("%s is %s from %s, which may char.", q.Name(), s.Say.Length(mm),
-					words.Lower(p.Name())), fmt.Sprintf("Keep %s between them.", s.Say.Length(100)))
+			if hot && soft && mm < clearOfHeat-scene.Slack {
+				tell(q, p, mm, clearOfHeat, fmt.Sprintf("%s is %s from %s, which may char.", q.Name(), s.Say.Length(mm),
+					words.Lower(p.Name())), fmt.Sprintf("Keep %s between them.", s.Say.Length(clearOfHeat)))
 			}
 		}
 	}
