@@ -19,7 +19,6 @@ type screen struct {
 // screens are all that can be opened, some of them more than once, with other things open.
 var screens = []screen{
 	{"jobs", "/", "[data-job=queen-bees]", nil},
-	{"load", "/jobs/none/load", "[role=alert]", nil},
 	{"load, item", "/jobs/river-gauging/load", "[data-row]", func(p *page) {
 		p.clickOn("document.querySelector('[data-row=drill-rods] th')")
 		p.clickOn("document.querySelector('#side-tab-item')")

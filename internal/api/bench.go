@@ -17,8 +17,8 @@ import (
 
 // AddRequest asks for a component of the catalogue in a space.
 type AddRequest struct {
-	Component string     `json:"component" pattern:"^[A-Za-z0-9_-]{1,64}$"`
-	Bay       string     `json:"bay" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the space; empty for none"`
+	Component string     `json:"component" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
+	Bay       string     `json:"bay" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the space; empty for none"`
 	Anyway    bool       `json:"anyway" doc:"also where it does not fit"`
 	Job       fitout.Job `json:"job"`
 }
@@ -59,7 +59,7 @@ type componentsOutput struct{ Body []fitout.Component }
 // ComponentID is the path of an operation on one component; exported so that it
 // can be embedded.
 type ComponentID struct {
-	ID string `path:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID string `path:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 }
 
 type keepInput struct {

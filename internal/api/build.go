@@ -29,7 +29,7 @@ type BuildLine struct {
 
 type pricesInput struct {
 	RawBody []byte `contentType:"application/octet-stream"`
-	JobID   string `query:"job" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	JobID   string `query:"job" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 }
 
 type pricesOutput struct{ Body exchange.PricesRead }

@@ -25,9 +25,9 @@ type DrawingRequest struct {
 
 // ModelRequest asks for a job in the round, in a stance.
 type ModelRequest struct {
-	Stance string     `json:"stance" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"empty for the road"`
-	Focus  string     `json:"focus" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"before what the person stands"`
-	Person string     `json:"person" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of a traveller who stands there; empty for nobody"`
+	Stance string     `json:"stance" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"empty for the road"`
+	Focus  string     `json:"focus" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"before what the person stands"`
+	Person string     `json:"person" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of a traveller who stands there; empty for nobody"`
 	Job    fitout.Job `json:"job"`
 }
 

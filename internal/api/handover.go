@@ -46,7 +46,7 @@ type filesOutput struct {
 
 type keepFileInput struct {
 	JobID
-	File    string `query:"file" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"its id, made by who sends it"`
+	File    string `query:"file" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64" doc:"its id, made by who sends it"`
 	Of      string `query:"of" maxLength:"200"`
 	Name    string `query:"name" maxLength:"200"`
 	RawBody []byte `contentType:"application/octet-stream"`
@@ -56,7 +56,7 @@ type keptFileOutput struct{ Body store.File }
 
 type fileInput struct {
 	JobID
-	File string `path:"file" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	File string `path:"file" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 }
 
 type rawFileOutput struct {

@@ -31,7 +31,7 @@ type jobList struct {
 
 // JobID is the path of an operation on one job; exported so that it can be embedded.
 type JobID struct {
-	ID string `path:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID string `path:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 }
 
 type createInput struct {

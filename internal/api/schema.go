@@ -59,7 +59,7 @@ func mayBeEmpty(schemas huma.Registry, s *huma.Schema) bool {
 		if len(s.Enum) > 0 {
 			return slices.Contains(s.Enum, any(""))
 		}
-		return (s.MinLength == nil || *s.MinLength == 0) && !strings.Contains(s.Pattern, "]{1,")
+		return (s.MinLength == nil || *s.MinLength == 0) && !strings.HasSuffix(s.Pattern, "+$")
 	case huma.TypeNumber, huma.TypeInteger:
 		return (s.Minimum == nil || *s.Minimum <= 0) && (s.ExclusiveMinimum == nil || *s.ExclusiveMinimum < 0)
 	case huma.TypeArray:

@@ -25,7 +25,7 @@ type weighOutput struct{ Body weigh.WeighView }
 
 // Weighed is one reading as it was taken from a scale or typed. It is never changed; one that corrects it names it.
 type Weighed struct {
-	ID       string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"made by who sends it, so that it can be sent again"`
+	ID       string  `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64" doc:"made by who sends it, so that it can be sent again"`
 	Of       string  `json:"of" maxLength:"120" doc:"item/ and its id, or weigh-in/ and its id and the wheel"`
 	Kg       float64 `json:"kg" minimum:"-1000" maximum:"100000" doc:"as it was read, kg"`
 	Tare     float64 `json:"tare" minimum:"-1000" maximum:"100000" doc:"that was taken off, kg"`
@@ -35,7 +35,7 @@ type Weighed struct {
 	By       string  `json:"by" maxLength:"120"`
 	Device   string  `json:"device" maxLength:"120"`
 	Raw      string  `json:"raw" maxLength:"4096" doc:"the line of the scale as it came; empty of a typed one"`
-	Corrects string  `json:"corrects" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the reading that it corrects; empty for none"`
+	Corrects string  `json:"corrects" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the reading that it corrects; empty for none"`
 }
 
 type weighedInput struct {

@@ -126,7 +126,7 @@ func answered(t *rapid.T) {
 	a := assess.Of(&j)
 	asJSON(t, "assessment", a)
 	for _, f := range a.Findings {
-		if !ruleID.MatchString(f.Rule) || len(f.Key) > 500 {
+		if !ruleID.MatchString(f.Rule) || len(f.Rule) > 64 || len(f.Key) > 500 {
 			t.Fatalf("%q is no id of a rule, or %q no key", f.Rule, f.Key)
 		}
 	}

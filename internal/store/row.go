@@ -101,7 +101,7 @@ func All[T any](s *Store, table Kept, job string) ([]T, error) {
 
 // File is a picture or a paper that is kept beside a job.
 type File struct {
-	ID     string    `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID     string    `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Of     string    `json:"of" maxLength:"200" doc:"what it is of: item/ and its id, test/ and its name, paper/ and its id, log/ and its id; empty: the whole"`
 	Kind   string    `json:"kind" enum:"photo,paper"`
 	Name   string    `json:"name" maxLength:"200"`

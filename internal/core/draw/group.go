@@ -50,8 +50,8 @@ type Scene struct {
 
 // OpenByHand names what is open by hand: a part, or one compartment of it.
 type OpenByHand struct {
-	Module string `json:"module" pattern:"^[A-Za-z0-9_-]{1,64}$"`
-	Cell   string `json:"cell" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the compartment; empty for the whole"`
+	Module string `json:"module" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
+	Cell   string `json:"cell" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the compartment; empty for the whole"`
 }
 
 // SceneOf gives everything its form where it stands in a stance (empty: on the road), open

@@ -24,14 +24,14 @@ type Look struct {
 // DrawingWish is what a drawing is asked to show.
 type DrawingWish struct {
 	Looks  []Look       `json:"looks" maxItems:"6"`
-	Stance string       `json:"stance" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of a stance; empty for the road"`
+	Stance string       `json:"stance" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of a stance; empty for the road"`
 	Open   []OpenByHand `json:"open" maxItems:"400" doc:"what is open besides"`
-	Focus  string       `json:"focus" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of a space or a part; empty for all"`
+	Focus  string       `json:"focus" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of a space or a part; empty for all"`
 	Only   bool         `json:"only" doc:"what is not in focus goes; else it is a thin outline"`
 	Gear   bool         `json:"gear" doc:"what lies in compartments is drawn"`
 	People bool         `json:"people" doc:"who sits in it is drawn"`
 	Hidden []string     `json:"hidden" maxItems:"2000" doc:"ids of things that are left out"`
-	Person string       `json:"person" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of a traveller who stands before what is in focus; empty for nobody"`
+	Person string       `json:"person" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of a traveller who stands before what is in focus; empty for nobody"`
 }
 
 // DrawnGroup is one thing of a view. Groups are drawn in their order: what is near lies over what

@@ -10,7 +10,7 @@ import (
 // was then. One that grows worse is not let stand any more.
 type Accepted struct {
 	Key      string   `json:"key" minLength:"1" maxLength:"500" doc:"names all that the finding is about"`
-	Stance   string   `json:"stance" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the stance in which it holds; empty on the road"`
+	Stance   string   `json:"stance" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the stance in which it holds; empty on the road"`
 	Severity Severity `json:"severity" enum:",stop,caution,note" doc:"as it was let stand; empty where that was not kept"`
 	Beyond   float64  `json:"beyond" minimum:"-1000000000" maximum:"1000000000" doc:"by how much it was beyond its limit then, in the unit of the finding"`
 	Why      string   `json:"why" minLength:"1" maxLength:"1000" doc:"in the specialist's words"`

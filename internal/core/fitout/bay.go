@@ -4,7 +4,7 @@ package fitout
 // gave them; what they make together is for the space engine. Inside a bay,
 // "front" is toward the front of the vehicle, left and right as looking forward.
 type Bay struct {
-	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name   string  `json:"name" minLength:"1" maxLength:"120"`
 	Kind   BayKind `json:"kind" enum:"wagon-cargo,tub,canopy-left,canopy-right,canopy-rear,living-box,under-tray,between-rails,headboard,roof,rear-wall,second-row,cab"`
 	At     Point   `json:"at" doc:"middle of the front edge of its floor: z is the floor's height above ground"`
@@ -100,7 +100,7 @@ const (
 // Obstacle is what stands in a bay: a box from the bay's front, from its left
 // or right wall, and above its floor.
 type Obstacle struct {
-	ID     string       `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID     string       `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name   string       `json:"name" minLength:"1" maxLength:"120"`
 	Kind   ObstacleKind `json:"kind" enum:"wheel-arch,strut,lip,step,other"`
 	Side   Side         `json:"side" enum:"left,right"`

@@ -21,7 +21,7 @@ type Brief struct {
 // Traveller is a person or an animal that comes along. A person item of a
 // variant with the same id is this traveller aboard.
 type Traveller struct {
-	ID       string        `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID       string        `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name     string        `json:"name" minLength:"1" maxLength:"120"`
 	Kind     TravellerKind `json:"kind" enum:"person,animal"`
 	Mass     float64       `json:"mass" minimum:"0" maximum:"500" unit:"kg" doc:"kg, as they travel"`
@@ -68,7 +68,7 @@ const (
 // Surface is a kind of road with its share of the way and what it does to the
 // consumption of fuel.
 type Surface struct {
-	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name   string  `json:"name" minLength:"1" maxLength:"120"`
 	Share  float64 `json:"share" minimum:"0" maximum:"100" unit:"%" doc:"of the way, %; all together count as the whole"`
 	Factor float64 `json:"factor" minimum:"0.5" maximum:"5" doc:"fuel against a sealed road"`
@@ -92,12 +92,12 @@ type Daily struct {
 
 // SeatKept names a seat that has to stay usable.
 type SeatKept struct {
-	Seat string `json:"seat" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of a seat of the vehicle"`
+	Seat string `json:"seat" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64" doc:"id of a seat of the vehicle"`
 }
 
 // LiftOut is a part of the build that has to come out.
 type LiftOut struct {
-	ID      string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID      string  `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name    string  `json:"name" minLength:"1" maxLength:"120"`
 	Minutes float64 `json:"minutes" minimum:"0" maximum:"10000" unit:"min" doc:"time that it may take, minutes"`
 	People  float64 `json:"people" minimum:"0" maximum:"20" doc:"how many there are to lift"`
@@ -167,7 +167,7 @@ const (
 
 // Gear is something that must come along.
 type Gear struct {
-	ID        string    `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID        string    `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name      string    `json:"name" minLength:"1" maxLength:"120"`
 	Count     float64   `json:"count" minimum:"1" maximum:"1000" doc:"how many"`
 	Mass      float64   `json:"mass" minimum:"0" maximum:"20000" unit:"kg" doc:"of one, kg"`
@@ -201,7 +201,7 @@ const (
 // Later is what is kept for later or fitted by others: its mass and its room
 // are spoken for.
 type Later struct {
-	ID   string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID   string  `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name string  `json:"name" minLength:"1" maxLength:"120"`
 	Mass float64 `json:"mass" minimum:"0" maximum:"20000" unit:"kg" doc:"kg"`
 	By   LaterBy `json:"by" enum:"later,others"`
@@ -239,8 +239,8 @@ type Assumptions struct {
 
 // SchoolChoice is one settled way of doing it.
 type SchoolChoice struct {
-	School string `json:"school" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of the judgement call"`
-	Choice string `json:"choice" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of the way chosen"`
+	School string `json:"school" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64" doc:"id of the judgement call"`
+	Choice string `json:"choice" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64" doc:"id of the way chosen"`
 	Why    string `json:"why" maxLength:"1000" doc:"in the specialist's words"`
 }
 

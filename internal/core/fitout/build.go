@@ -51,7 +51,7 @@ const (
 
 // RunnerLength is one length in which runners come.
 type RunnerLength struct {
-	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Length float64 `json:"length" minimum:"50" maximum:"3000" unit:"mm" doc:"mm"`
 	Kg     float64 `json:"kg" minimum:"0" maximum:"100" unit:"kg" doc:"of a pair, kg; 0 = by its length"`
 	Travel float64 `json:"travel" minimum:"0" maximum:"3000" unit:"mm" doc:"how far it comes out, mm; 0 = not stated"`
@@ -59,7 +59,7 @@ type RunnerLength struct {
 
 // Sheet is a kind of sheet that is in stock or can be bought, or an offcut that was kept.
 type Sheet struct {
-	ID        string   `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID        string   `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name      string   `json:"name" minLength:"1" maxLength:"120"`
 	Of        Material `json:"of" enum:"plywood,aluminium,extrusion,foam-core" doc:"what it is; extrusion is the thin panel between profiles"`
 	Thickness float64  `json:"thickness" minimum:"0.1" maximum:"60" unit:"mm" doc:"as it is sold, mm"`
@@ -77,7 +77,7 @@ type Sheet struct {
 
 // Profile is a profile or bar in stock or to be bought.
 type Profile struct {
-	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name   string  `json:"name" minLength:"1" maxLength:"120"`
 	Width  float64 `json:"width" minimum:"0" maximum:"100" unit:"mm" doc:"of the profile, mm; 0 = 30"`
 	Length float64 `json:"length" minimum:"10" maximum:"15000" unit:"mm" doc:"mm"`
@@ -90,7 +90,7 @@ type Profile struct {
 
 // Goods is something bought by the piece or the pack.
 type Goods struct {
-	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name   string  `json:"name" minLength:"1" maxLength:"120"`
 	What   What    `json:"what" enum:"runner-ball,runner-roller,runner-strip,hinge,strut,latch,handle,screw,adhesive,paint,lining,edging,fixing,bracket,bolt,slot-nut,hinge-block,sealant,other"`
 	Length float64 `json:"length" minimum:"0" maximum:"15000" unit:"mm" doc:"of a runner, mm; 0 = any"`
@@ -142,7 +142,7 @@ type Pace struct {
 
 // Maker is somebody who builds.
 type Maker struct {
-	ID    string `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID    string `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name  string `json:"name" minLength:"1" maxLength:"120"`
 	Skill Skill  `json:"skill" enum:"all,joinery,metal,paint,electric"`
 }
@@ -177,17 +177,17 @@ type Money struct {
 
 // Decision is a question that is open, or was.
 type Decision struct {
-	ID       string `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID       string `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Question string `json:"question" minLength:"1" maxLength:"400"`
 	Who      string `json:"who" maxLength:"120" doc:"who answers it"`
 	Until    string `json:"until" maxLength:"10" doc:"day until when, as 2026-03-30; empty: not said"`
-	Before   string `json:"before" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the module that must not be begun before it; empty for none"`
+	Before   string `json:"before" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the module that must not be begun before it; empty for none"`
 	Answer   string `json:"answer" maxLength:"400" doc:"empty while it is open"`
 }
 
 // Reason says that one step is done before another.
 type Reason struct {
-	ID    string `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID    string `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	First string `json:"first" maxLength:"160" doc:"step"`
 	Then  string `json:"then" maxLength:"160" doc:"step that waits for it"`
 	Why   string `json:"why" maxLength:"400"`

@@ -10,7 +10,7 @@ type Carrier struct {
 
 // StandLeg is one leg of a carrier.
 type StandLeg struct {
-	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name   string  `json:"name" minLength:"1" maxLength:"120"`
 	At     Point   `json:"at" doc:"of its foot, the carrier standing where it is on the vehicle"`
 	Rating float64 `json:"rating" minimum:"0" maximum:"20000" unit:"kg" doc:"what it carries, kg; 0 = not stated"`

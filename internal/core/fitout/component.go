@@ -9,7 +9,7 @@ import (
 // generic catalogue or of the workshop's own. A built one has no mass of its
 // own; its construction gives it.
 type Component struct {
-	ID   string `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID   string `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Why  string `json:"why" maxLength:"400" doc:"where its mass comes from"`
 	Own  bool   `json:"own" doc:"added by this workshop"`
 	Item Item   `json:"item"`

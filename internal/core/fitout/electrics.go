@@ -21,7 +21,7 @@ type Electrics struct {
 
 // PowerSystem is a battery, or several alike, with all that hangs on it.
 type PowerSystem struct {
-	ID       string     `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID       string     `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name     string     `json:"name" minLength:"1" maxLength:"120"`
 	Kind     SystemKind `json:"kind" enum:"house,start,reserve,station,trailer"`
 	Voltage  float64    `json:"voltage" minimum:"6" maximum:"60" unit:"V" doc:"class of the system, 12 or 24 V"`
@@ -30,7 +30,7 @@ type PowerSystem struct {
 	Reserve  float64    `json:"reserve" minimum:"0" maximum:"1" doc:"state of charge that is kept for the worst, 0 to 1; 0 = none"`
 	Isolator bool       `json:"isolator" doc:"an isolator in reach cuts it off"`
 	Meter    bool       `json:"meter" doc:"one shunt counts all of its current"`
-	Item     string     `json:"item" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the item that the battery or the power station is"`
+	Item     string     `json:"item" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the item that the battery or the power station is"`
 	Ports    []Port     `json:"ports" key:"id" maxItems:"20" doc:"inputs and sockets of a power station, each with its limit"`
 }
 
@@ -73,7 +73,7 @@ const (
 
 // Port is an input or a socket of a power station.
 type Port struct {
-	ID    string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID    string  `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name  string  `json:"name" minLength:"1" maxLength:"120"`
 	Input bool    `json:"input" doc:"charges it; otherwise a socket"`
 	Watts float64 `json:"watts" minimum:"0" maximum:"20000" unit:"W" doc:"most, W; 0 = not said"`
@@ -84,26 +84,26 @@ type Port struct {
 // Charger is a box that charges a system, from another one or from sources, which share
 // its current.
 type Charger struct {
-	ID         string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID         string  `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name       string  `json:"name" minLength:"1" maxLength:"120"`
-	System     string  `json:"system" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the system that it charges"`
-	From       string  `json:"from" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the system that feeds it; empty: its sources do"`
+	System     string  `json:"system" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the system that it charges"`
+	From       string  `json:"from" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the system that feeds it; empty: its sources do"`
 	Amps       float64 `json:"amps" minimum:"0.1" maximum:"1000" unit:"A" doc:"most that it gives, A"`
 	Efficiency float64 `json:"efficiency" minimum:"0" maximum:"1" doc:"0 = not said: 0.9"`
 	For        string  `json:"for" enum:"any,lfp,agm,gel,flooded" doc:"chemistry that it is set for; any: it can be set"`
 	Volts      float64 `json:"volts" minimum:"0" maximum:"1000" unit:"V" doc:"greatest voltage of a string of panels, V; 0 = not said"`
 	Always     bool    `json:"always" doc:"works with the engine off too"`
-	Port       string  `json:"port" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the input of a power station that it goes into; empty: to the battery"`
-	Item       string  `json:"item" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the item that it is"`
+	Port       string  `json:"port" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the input of a power station that it goes into; empty: to the battery"`
+	Item       string  `json:"item" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the item that it is"`
 }
 
 // PowerSource is what energy comes from.
 type PowerSource struct {
-	ID      string     `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID      string     `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name    string     `json:"name" minLength:"1" maxLength:"120"`
 	Kind    SourceKind `json:"kind" enum:"alternator,solar,mains,generator"`
-	System  string     `json:"system" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the system that it charges, where no charger is named"`
-	Charger string     `json:"charger" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the charger that it works through"`
+	System  string     `json:"system" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the system that it charges, where no charger is named"`
+	Charger string     `json:"charger" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the charger that it works through"`
 	Amps    float64    `json:"amps" minimum:"0" maximum:"1000" unit:"A" doc:"most into the system, A; for the vehicle's own alternator its rating; 0 = by its watts"`
 	Watts   float64    `json:"watts" minimum:"0" maximum:"20000" unit:"W" doc:"rated, W; 0 = by its amps"`
 	Mount   Mounting   `json:"mount" enum:"flat,tilted,turned" doc:"of a solar panel"`
@@ -114,7 +114,7 @@ type PowerSource struct {
 	Spans   []Span     `json:"spans" key:"id" maxItems:"24" doc:"hours at which a generator runs"`
 	Fuel    float64    `json:"fuel" minimum:"0" maximum:"50" unit:"L" doc:"that a generator burns in an hour, L"`
 	Exhaust bool       `json:"exhaust" doc:"a generator's exhaust goes outside, away from openings"`
-	Item    string     `json:"item" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the item that it is"`
+	Item    string     `json:"item" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the item that it is"`
 }
 
 // SourceKind is where energy comes from.
@@ -140,7 +140,7 @@ const (
 
 // Shade is a share of a panel that is shaded at some hours.
 type Shade struct {
-	ID    string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID    string  `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	From  float64 `json:"from" minimum:"0" maximum:"24" unit:"h" doc:"hour of the day"`
 	To    float64 `json:"to" minimum:"0" maximum:"24" unit:"h" doc:"hour of the day; before from: past midnight"`
 	Share float64 `json:"share" minimum:"0" maximum:"1" doc:"of what it would give that is lost"`
@@ -148,7 +148,7 @@ type Shade struct {
 
 // Span is some hours of the day.
 type Span struct {
-	ID    string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID    string  `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	From  float64 `json:"from" minimum:"0" maximum:"24" unit:"h" doc:"hour of the day"`
 	To    float64 `json:"to" minimum:"0" maximum:"24" unit:"h" doc:"hour of the day; before from: past midnight"`
 	Share float64 `json:"share" minimum:"0" maximum:"1" doc:"of the span in which it runs, 0 to 1"`
@@ -156,9 +156,9 @@ type Span struct {
 
 // Inverter makes mains voltage out of a battery's.
 type Inverter struct {
-	ID         string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID         string  `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name       string  `json:"name" minLength:"1" maxLength:"120"`
-	System     string  `json:"system" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the system that feeds it"`
+	System     string  `json:"system" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the system that feeds it"`
 	Watts      float64 `json:"watts" minimum:"1" maximum:"50000" unit:"W" doc:"continuous, W"`
 	Surge      float64 `json:"surge" minimum:"0" maximum:"100000" unit:"W" doc:"for a moment, W; 0 = not said"`
 	Standby    float64 `json:"standby" minimum:"0" maximum:"1000" unit:"W" doc:"that it draws while it is on, W"`
@@ -166,22 +166,22 @@ type Inverter struct {
 	Always     bool    `json:"always" doc:"stays on; otherwise it is on only with its loads"`
 	Remote     bool    `json:"remote" doc:"a switch for it is in reach when all is packed"`
 	Bonded     bool    `json:"bonded" doc:"its sockets are protected by a residual-current device that was proven with it"`
-	Item       string  `json:"item" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the item that it is"`
+	Item       string  `json:"item" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the item that it is"`
 }
 
 // PowerLink joins two systems.
 type PowerLink struct {
-	ID         string   `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID         string   `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name       string   `json:"name" minLength:"1" maxLength:"120"`
 	Kind       LinkKind `json:"kind" enum:"relay,changeover,emergency,lead"`
-	From       string   `json:"from" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of a system"`
-	To         string   `json:"to" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the other"`
+	From       string   `json:"from" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of a system"`
+	To         string   `json:"to" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the other"`
 	Amps       float64  `json:"amps" minimum:"0" maximum:"5000" unit:"A" doc:"rating, A; 0 = not said"`
 	Close      float64  `json:"close" minimum:"0" maximum:"60" unit:"V" doc:"voltage above which a relay joins them; 0 = 13.3 V, twice at 24 V"`
 	Open       float64  `json:"open" minimum:"0" maximum:"60" unit:"V" doc:"voltage below which it parts them; 0 = 12.8 V, twice at 24 V"`
 	BreakFirst bool     `json:"breakFirst" doc:"a changeover parts the one before it joins the other, and never feeds both"`
 	ByHand     bool     `json:"byHand" doc:"somebody has to hold or press it"`
-	Item       string   `json:"item" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the item that it is"`
+	Item       string   `json:"item" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the item that it is"`
 }
 
 // LinkKind is what joins two systems.

@@ -10,7 +10,7 @@ import (
 // Finding is one thing that an engine has to say about a job.
 type Finding struct {
 	Key      string   `json:"key" doc:"names all that it is about: what is let stand is known by it"`
-	Rule     string   `json:"rule" pattern:"^[a-z0-9-]{1,64}$" doc:"stable id of the rule"`
+	Rule     string   `json:"rule" pattern:"^[a-z0-9-]+$" maxLength:"64" doc:"stable id of the rule"`
 	Severity Severity `json:"severity" enum:"stop,caution,note"`
 	Subject  Subject  `json:"subject"`
 	With     []string `json:"with" doc:"ids of what else it is about: the other part of a clash, the compartment that is too full"`

@@ -2,10 +2,10 @@ package fitout
 
 // Placed is a person in a stance: where, and what that person does there.
 type Placed struct {
-	Traveller string `json:"traveller" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of the traveller"`
+	Traveller string `json:"traveller" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64" doc:"id of the traveller"`
 	Does      Does   `json:"does" enum:"stands,sits,dresses,passes,works" doc:"decides how much room a person takes"`
 	At        Point  `json:"at" doc:"between the feet, or the middle of the seat: z is what one stands or sits on"`
-	On        string `json:"on" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the module on whose top is worked; empty where none is"`
+	On        string `json:"on" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the module on whose top is worked; empty where none is"`
 }
 
 // Does is what a person does in a stance.
@@ -22,7 +22,7 @@ const (
 
 // GroundThing is what stands on the ground around a vehicle in a stance, as a box.
 type GroundThing struct {
-	ID   string     `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID   string     `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name string     `json:"name" minLength:"1" maxLength:"120"`
 	Kind GroundKind `json:"kind" enum:"awning,tent,table,chair,ladder,trailer,fire,other" doc:"an awning is a roof on legs: only its height is taken"`
 	At   Point      `json:"at" doc:"middle of its foot; z is the ground that it stands on against that under the wheels, mm"`
@@ -54,7 +54,7 @@ func (g *GroundThing) Box() Box {
 
 // MoreOpening is a further opening of a bay: a window, a hatch in the roof, a second door, a way through.
 type MoreOpening struct {
-	ID      string     `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID      string     `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name    string     `json:"name" minLength:"1" maxLength:"120"`
 	Use     OpeningUse `json:"use" enum:"load,exit,air,sight" doc:"what it is for: an exit is one for loads and air too"`
 	Along   float64    `json:"along" minimum:"0" maximum:"15000" unit:"mm" doc:"from the front of the bay, or its left side, to where it begins, mm"`
@@ -76,7 +76,7 @@ const (
 
 // BodyMount is one point on which a body, tray or box stands on the frame.
 type BodyMount struct {
-	ID     string        `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID     string        `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name   string        `json:"name" minLength:"1" maxLength:"120"`
 	Kind   BodyMountKind `json:"kind" enum:"rigid,rubber,sprung,pivot" doc:"a pivot turns along the vehicle and takes no twist"`
 	At     Point         `json:"at"`

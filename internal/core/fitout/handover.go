@@ -19,7 +19,7 @@ type Handover struct {
 
 // Paper is a certificate, a ticket, or what else is kept with the vehicle.
 type Paper struct {
-	ID      string    `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID      string    `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name    string    `json:"name" minLength:"1" maxLength:"120"`
 	Kind    PaperKind `json:"kind" enum:"engineering,gas,low-voltage,mains,seats,weighbridge,tyres,manual,receipt,other"`
 	By      string    `json:"by" maxLength:"120" doc:"who did the work or gave it"`
@@ -27,8 +27,8 @@ type Paper struct {
 	Number  string    `json:"number" maxLength:"120"`
 	Issued  string    `json:"issued" maxLength:"10" doc:"as 2026-03-30"`
 	Expires string    `json:"expires" maxLength:"10" doc:"as 2028-03-30; empty: never"`
-	Of      string    `json:"of" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the item that it is of; empty: the whole"`
-	File    string    `json:"file" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the file that is kept of it; empty for none"`
+	Of      string    `json:"of" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the item that it is of; empty: the whole"`
+	File    string    `json:"file" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the file that is kept of it; empty for none"`
 	Needed  bool      `json:"needed" doc:"it is not handed over without it"`
 }
 
@@ -51,9 +51,9 @@ const (
 
 // Locked is one lock with its keys.
 type Locked struct {
-	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name   string  `json:"name" minLength:"1" maxLength:"120" doc:"what it locks"`
-	Of     string  `json:"of" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the item that it is on; empty for none"`
+	Of     string  `json:"of" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the item that it is on; empty for none"`
 	Number string  `json:"number" maxLength:"120" doc:"on the key"`
 	Alike  string  `json:"alike" maxLength:"60" doc:"those with the same word here are keyed alike"`
 	Keys   float64 `json:"keys" minimum:"0" maximum:"100" doc:"how many keys there are"`
@@ -62,9 +62,9 @@ type Locked struct {
 
 // Warranty is what somebody stands for.
 type Warranty struct {
-	ID    string `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID    string `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name  string `json:"name" minLength:"1" maxLength:"120"`
-	Of    string `json:"of" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the item that it is of; empty: the whole"`
+	Of    string `json:"of" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the item that it is of; empty: the whole"`
 	By    string `json:"by" maxLength:"120" doc:"who stands for it"`
 	Until string `json:"until" maxLength:"10" doc:"as 2028-03-30"`
 	Voids string `json:"voids" maxLength:"400" doc:"what voids it"`
@@ -72,7 +72,7 @@ type Warranty struct {
 
 // Interval is something that is due after a time or a way, once or again and again.
 type Interval struct {
-	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name   string  `json:"name" minLength:"1" maxLength:"120"`
 	Months float64 `json:"months" minimum:"0" maximum:"240" doc:"months after which it is due; 0 = not by time"`
 	Km     float64 `json:"km" minimum:"0" maximum:"500000" unit:"km" doc:"km after which it is due; 0 = not by way"`
@@ -91,7 +91,7 @@ type Walked struct {
 
 // Signature is a name that was drawn by hand on the screen.
 type Signature struct {
-	ID      string `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID      string `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Role    Signer `json:"role" enum:"workshop,customer"`
 	Name    string `json:"name" minLength:"1" maxLength:"120"`
 	On      string `json:"on" maxLength:"40" doc:"when, as 2026-03-30T15:04"`
@@ -123,7 +123,7 @@ type TestDone struct {
 	On       string  `json:"on" maxLength:"40" doc:"when, as 2026-03-30T15:04"`
 	Note     string  `json:"note" maxLength:"1000"`
 	Tagged   bool    `json:"tagged" doc:"locked out and tagged until it passes"`
-	Photo    string  `json:"photo" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of a photo of it; empty for none"`
+	Photo    string  `json:"photo" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of a photo of it; empty for none"`
 }
 
 // NewHandover returns a handover with the usual intervals of the trade, and nothing else said.

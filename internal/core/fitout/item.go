@@ -2,7 +2,7 @@ package fitout
 
 // Item is any mass with a station: a module, gear, a person, water.
 type Item struct {
-	ID        string       `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID        string       `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name      string       `json:"name" minLength:"1" maxLength:"120"`
 	Group     string       `json:"group" maxLength:"200" doc:"heading under which the ledger lists it"`
 	Form      Form         `json:"form" enum:"box,tank,wheel,person,animal,soft" doc:"how the scene draws it"`
@@ -11,8 +11,8 @@ type Item struct {
 	Size      Size         `json:"size"`
 	Source    MassSource   `json:"source" enum:"weighed,data-sheet,material,estimate" doc:"where the mass comes from"`
 	Presence  Presence     `json:"presence"`
-	Seat      string       `json:"seat" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the seat that it travels in; its station is then the seat's"`
-	Bay       string       `json:"bay" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the bay that it stands in; empty for none"`
+	Seat      string       `json:"seat" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the seat that it travels in; its station is then the seat's"`
+	Bay       string       `json:"bay" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the bay that it stands in; empty for none"`
 	Behind    bool         `json:"behind" doc:"moves rearward with a wheelbase extension"`
 	Note      string       `json:"note" maxLength:"4000"`
 	Substance Substance    `json:"substance" enum:",none,water,petrol,diesel,gas,spirits,acid,bleach,food,dirt" doc:"what it holds or is; empty: not said"`
@@ -21,7 +21,7 @@ type Item struct {
 	OnTrailer bool         `json:"onTrailer" doc:"rides on the trailer, over its axle, where there is one"`
 	In        *InCell      `json:"in,omitempty" doc:"the compartment that it lies in"`
 	Module    *Module      `json:"module,omitempty" doc:"present for a part of the fitout"`
-	Component string       `json:"component" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the component of the catalogue that it was"`
+	Component string       `json:"component" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the component of the catalogue that it was"`
 	Price     int          `json:"price" minimum:"0" maximum:"100000000000" unit:"cents" doc:"in cents of the brief's currency; 0 = not said"`
 	Cables    bool         `json:"cables" doc:"it stands for cables of the board: what they weigh is counted in it"`
 	Noise     float64      `json:"noise" minimum:"0" maximum:"140" unit:"dB" doc:"how loud it is at 1 m when it runs, dB; 0 = not said"`
@@ -59,9 +59,9 @@ const (
 // Presence says when an item is aboard.
 type Presence struct {
 	Kind   PresenceKind `json:"kind" enum:"always,switch,level,choice"`
-	Switch string       `json:"switch" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the switch, for kind switch"`
-	Choice string       `json:"choice" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the choice, for kind choice"`
-	Member string       `json:"member" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the choice's member, for kind choice"`
+	Switch string       `json:"switch" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the switch, for kind switch"`
+	Choice string       `json:"choice" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the choice, for kind choice"`
+	Member string       `json:"member" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the choice's member, for kind choice"`
 	Level  *Level       `json:"level,omitempty" doc:"for kind level"`
 }
 
@@ -87,7 +87,7 @@ type Level struct {
 // Switch turns the items that name it on and off together. It may require
 // another switch, or a member of a choice: it then counts only with that.
 type Switch struct {
-	ID       string   `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID       string   `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name     string   `json:"name" minLength:"1" maxLength:"120"`
 	On       bool     `json:"on" doc:"in the state shown"`
 	Requires *Require `json:"requires,omitempty"`
@@ -95,23 +95,23 @@ type Switch struct {
 
 // Require names what a switch hangs on: a switch, or a member of a choice.
 type Require struct {
-	Switch string `json:"switch,omitempty" pattern:"^[A-Za-z0-9_-]{0,64}$"`
-	Choice string `json:"choice,omitempty" pattern:"^[A-Za-z0-9_-]{0,64}$"`
-	Member string `json:"member,omitempty" pattern:"^[A-Za-z0-9_-]{0,64}$"`
+	Switch string `json:"switch,omitempty" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64"`
+	Choice string `json:"choice,omitempty" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64"`
+	Member string `json:"member,omitempty" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64"`
 }
 
 // Choice is an exclusive set: one member at a time, or none where None allows it.
 type Choice struct {
-	ID      string   `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID      string   `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name    string   `json:"name" minLength:"1" maxLength:"120"`
 	Members []Member `json:"members" key:"id" maxItems:"50"`
 	None    bool     `json:"none" doc:"none of the members is possible too"`
-	Chosen  string   `json:"chosen" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the member in the state shown, or empty for none"`
+	Chosen  string   `json:"chosen" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the member in the state shown, or empty for none"`
 }
 
 // Member is one alternative of a Choice; several items may belong to it.
 type Member struct {
-	ID   string `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID   string `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name string `json:"name" minLength:"1" maxLength:"120"`
 }
 

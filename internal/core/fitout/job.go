@@ -20,7 +20,7 @@ const (
 type Job struct {
 	Format   string     `json:"format" enum:"zaino.job" doc:"always zaino.job"`
 	Version  int        `json:"version" doc:"version of the format, 15"`
-	ID       string     `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID       string     `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name     string     `json:"name" minLength:"1" maxLength:"120"`
 	Customer string     `json:"customer" maxLength:"200"`
 	Note     string     `json:"note" maxLength:"4000"`
@@ -37,13 +37,13 @@ type Job struct {
 	Training *Training  `json:"training,omitempty" doc:"present for an exercise"`
 	Trailer  *Trailer   `json:"trailer,omitempty" doc:"what the vehicle tows, if it tows"`
 	Variants []Variant  `json:"variants" key:"id" minItems:"1" maxItems:"20"`
-	Chosen   string     `json:"chosen" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of the variant that is shown and assessed"`
+	Chosen   string     `json:"chosen" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64" doc:"id of the variant that is shown and assessed"`
 }
 
 // Variant is one arrangement of items for the job's vehicle, with the switches
 // and choices by which their presence varies.
 type Variant struct {
-	ID       string      `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID       string      `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name     string      `json:"name" minLength:"1" maxLength:"120"`
 	Items    []Item      `json:"items" key:"id" maxItems:"2000"`
 	Switches []Switch    `json:"switches" key:"id" maxItems:"200"`
@@ -51,8 +51,8 @@ type Variant struct {
 	Stances  []Stance    `json:"stances" key:"id" maxItems:"30" doc:"how it stands for each purpose, beside the road"`
 	Cases    []Case      `json:"cases" key:"id" maxItems:"40" doc:"named settings of everything that may vary"`
 	UsedUp   []UsedFirst `json:"usedUp" key:"of" order:"meant" maxItems:"60" doc:"tanks and vessels in the order in which they are used up; those not named follow"`
-	From     string      `json:"from" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the variant that it was made from; empty for none"`
-	Stance   string      `json:"stance" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the stance in which loads are shown; empty for the road"`
+	From     string      `json:"from" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the variant that it was made from; empty for none"`
+	Stance   string      `json:"stance" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the stance in which loads are shown; empty for the road"`
 	Why      string      `json:"why" maxLength:"1000" doc:"why it was adopted, or why not"`
 
 	Electrics Electrics  `json:"electrics" doc:"what stores, charges and runs"`

@@ -60,7 +60,7 @@ const (
 
 // Hole is a hole or cut-out in a panel of a module.
 type Hole struct {
-	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	For    HoleFor `json:"for" enum:"handle,finger,cable,vent,device,drain,other" doc:"what it is for"`
 	Panel  string  `json:"panel" maxLength:"120" doc:"name of the panel: left side, top, back …"`
 	U      float64 `json:"u" minimum:"0" maximum:"15000" unit:"mm" doc:"to its middle along the panel's length, mm"`
@@ -87,7 +87,7 @@ const (
 
 // CurvedWall is a wall of a bay that is not straight: distances from a straight edge laid along it.
 type CurvedWall struct {
-	ID      string   `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID      string   `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Side    Side     `json:"side" enum:"left,right"`
 	Above   float64  `json:"above" minimum:"0" maximum:"5000" unit:"mm" doc:"above the floor, mm"`
 	Offsets []Offset `json:"offsets" key:"id" maxItems:"200"`
@@ -95,7 +95,7 @@ type CurvedWall struct {
 
 // Offset is one distance from a straight edge to a wall.
 type Offset struct {
-	ID  string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID  string  `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	At  float64 `json:"at" minimum:"0" maximum:"15000" unit:"mm" doc:"from the bay's front, mm"`
 	Off float64 `json:"off" minimum:"0" maximum:"3000" unit:"mm" doc:"from the straight edge to the wall, mm"`
 }

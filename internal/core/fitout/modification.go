@@ -3,7 +3,7 @@ package fitout
 // Modification is something done to the vehicle that may move a limit, an axle
 // or its height: an upgrade, springs, tyres, a rack, a bar.
 type Modification struct {
-	ID          string           `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID          string           `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name        string           `json:"name" minLength:"1" maxLength:"120"`
 	Kind        ModificationKind `json:"kind" enum:"gross-upgrade,axle-rating,springs,airbags,tyres,roof-rack,bar,winch,long-range-tank,towing,other"`
 	Counted     bool             `json:"counted" doc:"the plan counts with it, fitted or planned: its mass and the limits that it moves"`
@@ -142,13 +142,13 @@ type Axle struct {
 
 // RideWanted is how an axle should stand: the springs have to bring it there.
 type RideWanted struct {
-	Case string  `json:"case" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the case in which; empty for the state shown"`
+	Case string  `json:"case" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the case in which; empty for the state shown"`
 	Down float64 `json:"down" minimum:"-500" maximum:"500" unit:"mm" doc:"at most below the unladen height, mm; negative is above"`
 }
 
 // LowPoint is a low point of the underside, which decides the angles.
 type LowPoint struct {
-	ID     string `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID     string `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name   string `json:"name" minLength:"1" maxLength:"120"`
 	At     Point  `json:"at" doc:"its lowest edge, vehicle unladen"`
 	Behind bool   `json:"behind" doc:"moves rearward with a wheelbase extension"`
@@ -156,7 +156,7 @@ type LowPoint struct {
 
 // Mount is a point of the vehicle that things can be fixed to.
 type Mount struct {
-	ID      string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID      string  `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name    string  `json:"name" minLength:"1" maxLength:"120"`
 	At      Point   `json:"at"`
 	Rating  float64 `json:"rating" minimum:"0" maximum:"50000" unit:"kg" doc:"what it holds, kg of force; 0 = unknown"`
@@ -167,7 +167,7 @@ type Mount struct {
 // Mark is what has to stay in sight or in reach once the fitout is in: a lamp,
 // the plate, the filler, the ball, the jack.
 type Mark struct {
-	ID     string   `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID     string   `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name   string   `json:"name" minLength:"1" maxLength:"120"`
 	Kind   MarkKind `json:"kind" enum:"lamp,plate,filler,ball,spare,jack,drain,battery,camera,aerial,exhaust,shaft,line,other"`
 	At     Point    `json:"at"`

@@ -145,7 +145,7 @@ const (
 
 // Fixing is one mounting point that holds a module.
 type Fixing struct {
-	Mount string `json:"mount" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of a mount of the vehicle"`
+	Mount string `json:"mount" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64" doc:"id of a mount of the vehicle"`
 }
 
 // Stack is how compartments lie to each other.
@@ -159,7 +159,7 @@ const (
 
 // Cell is one drawer, shelf or compartment of a module.
 type Cell struct {
-	ID    string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID    string  `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name  string  `json:"name" minLength:"1" maxLength:"120"`
 	Share float64 `json:"share" minimum:"0" maximum:"100" doc:"its part of the room against its fellows; 0 counts as 1"`
 	Walls int     `json:"walls" minimum:"0" maximum:"20" doc:"partitions across it; each part is then so much shorter"`
@@ -169,8 +169,8 @@ type Cell struct {
 // InCell says that an item lies in a compartment of a module; its station is
 // then that of the compartment.
 type InCell struct {
-	Module string `json:"module" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of an item that is a module"`
-	Cell   string `json:"cell" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of one of its compartments"`
+	Module string `json:"module" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64" doc:"id of an item that is a module"`
+	Cell   string `json:"cell" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64" doc:"id of one of its compartments"`
 }
 
 // Work is who makes a thing, and when.

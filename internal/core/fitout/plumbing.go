@@ -22,11 +22,11 @@ func NewPlumbing() Plumbing {
 
 // Vessel says what a tank of the vehicle or a level item holds, and how it is plumbed.
 type Vessel struct {
-	Of         string   `json:"of" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of a tank or of a level item; one that is gone is passed over"`
+	Of         string   `json:"of" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64" doc:"id of a tank or of a level item; one that is gone is passed over"`
 	Holds      Contents `json:"holds" enum:",fuel,drinking,wash,waste,gas,food,other" doc:"empty: by its kind"`
 	Unusable   float64  `json:"unusable" minimum:"0" maximum:"500" unit:"L" doc:"rest that cannot be drawn, litres"`
 	Expansion  float64  `json:"expansion" minimum:"0" maximum:"0.5" doc:"room that stays free when it is full, as a share; 0 = not said"`
-	Feeds      string   `json:"feeds" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the tank that it feeds; empty: the engine, the taps or the burners themselves"`
+	Feeds      string   `json:"feeds" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the tank that it feeds; empty: the engine, the taps or the burners themselves"`
 	By         FedBy    `json:"by" enum:",gravity,pump" doc:"what carries its content on"`
 	Rate       float64  `json:"rate" minimum:"0" maximum:"200" unit:"L/min" doc:"of the transfer, litres a minute; 0 = not said"`
 	Stops      Stopping `json:"stops" enum:",float,return,none" doc:"what ends the transfer in time: a float or switch, a return line, nothing; empty: not said"`
@@ -110,10 +110,10 @@ type Filler struct {
 
 // Outlet is a tap, a shower or a hose end.
 type Outlet struct {
-	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name   string  `json:"name" minLength:"1" maxLength:"120"`
-	Vessel string  `json:"vessel" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the tank or level item that it draws from"`
-	Pump   string  `json:"pump" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the pump that feeds it; empty: its own weight"`
+	Vessel string  `json:"vessel" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the tank or level item that it draws from"`
+	Pump   string  `json:"pump" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the pump that feeds it; empty: its own weight"`
 	At     Point   `json:"at" doc:"its mouth"`
 	Bore   float64 `json:"bore" minimum:"0" maximum:"100" unit:"mm" doc:"of its hose inside, mm; 0 = not said"`
 	Hose   float64 `json:"hose" minimum:"0" maximum:"50" unit:"m" doc:"length of its hose, m"`
@@ -125,19 +125,19 @@ type Outlet struct {
 
 // Pump moves water.
 type Pump struct {
-	ID    string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID    string  `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name  string  `json:"name" minLength:"1" maxLength:"120"`
 	Flow  float64 `json:"flow" minimum:"0" maximum:"200" unit:"L/min" doc:"litres a minute; 0 = not said"`
 	Amps  float64 `json:"amps" minimum:"0" maximum:"200" unit:"A" doc:"A"`
-	Item  string  `json:"item" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the item that it is"`
+	Item  string  `json:"item" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the item that it is"`
 	Spare bool    `json:"spare" doc:"a second one, or a way to draw by hand, comes along"`
 }
 
 // Burner burns gas from a bottle, or fuel from a tank.
 type Burner struct {
-	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name   string  `json:"name" minLength:"1" maxLength:"120"`
-	Vessel string  `json:"vessel" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the bottle or tank that it burns from"`
+	Vessel string  `json:"vessel" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the bottle or tank that it burns from"`
 	KW     float64 `json:"kw" minimum:"0" maximum:"50" unit:"kW" doc:"by its label, of gas, kW"`
 	Basis  KWBasis `json:"basis" enum:",net,gross" doc:"which heat value its label counts with"`
 	Litres float64 `json:"litres" minimum:"0" maximum:"10" unit:"L/h" doc:"of fuel, litres an hour"`
@@ -151,14 +151,14 @@ type Burner struct {
 
 // Warmer warms water: a kettle, a boiler, a coil in the engine's water.
 type Warmer struct {
-	ID     string   `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID     string   `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name   string   `json:"name" minLength:"1" maxLength:"120"`
 	Litres float64  `json:"litres" minimum:"0" maximum:"500" unit:"L" doc:"warmed each time, litres"`
 	Rise   float64  `json:"rise" minimum:"0" maximum:"100" doc:"by how many degrees Celsius"`
 	Times  float64  `json:"times" minimum:"0" maximum:"50" doc:"a day"`
 	By     WarmedBy `json:"by" enum:",power,gas,engine"`
 	Watts  float64  `json:"watts" minimum:"0" maximum:"20000" unit:"W" doc:"of its element or flame, W; 0 = not said"`
-	Vessel string   `json:"vessel" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the bottle that its gas is from"`
+	Vessel string   `json:"vessel" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the bottle that its gas is from"`
 }
 
 // WarmedBy is what warms water.
@@ -188,7 +188,7 @@ type Air struct {
 	Minutes   float64     `json:"minutes" minimum:"0" maximum:"600" unit:"min" doc:"that it may run at once, minutes; 0 = without end"`
 	Rest      float64     `json:"rest" minimum:"0" maximum:"600" unit:"min" doc:"that it rests then, minutes"`
 	Amps      float64     `json:"amps" minimum:"0" maximum:"500" unit:"A" doc:"A"`
-	Item      string      `json:"item" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the item that it is"`
+	Item      string      `json:"item" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the item that it is"`
 	Hose      float64     `json:"hose" minimum:"0" maximum:"50" unit:"m" doc:"m; 0 = not said"`
 	Couplings []Coupling  `json:"couplings" key:"id" maxItems:"20" doc:"where its hose begins"`
 	Bags      []HelperBag `json:"bags" key:"id" maxItems:"10"`
@@ -201,14 +201,14 @@ type Air struct {
 
 // Coupling is where the hose of the compressor begins.
 type Coupling struct {
-	ID   string `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID   string `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name string `json:"name" minLength:"1" maxLength:"120"`
 	At   Point  `json:"at"`
 }
 
 // HelperBag is an air bag in a spring.
 type HelperBag struct {
-	ID     string    `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID     string    `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name   string    `json:"name" minLength:"1" maxLength:"120"`
 	Axle   WhichAxle `json:"axle" enum:"front,rear"`
 	Manual Yes       `json:"manual" enum:",yes,no" doc:"it can be filled by a valve by hand"`
@@ -217,9 +217,9 @@ type HelperBag struct {
 // TyrePressure is one line of the workshop's table: which pressure a tyre wants up to an axle
 // load on a surface.
 type TyrePressure struct {
-	ID      string    `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID      string    `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Axle    WhichAxle `json:"axle" enum:"front,rear"`
-	Surface string    `json:"surface" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of a surface of the brief; empty for all"`
+	Surface string    `json:"surface" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of a surface of the brief; empty for all"`
 	UpTo    float64   `json:"upTo" minimum:"0" maximum:"20000" unit:"kg" doc:"axle load up to which it holds, kg"`
 	KPa     float64   `json:"kpa" minimum:"0" maximum:"1000" unit:"kPa" doc:"pressure cold, kPa"`
 	Bags    float64   `json:"bags" minimum:"0" maximum:"1000" unit:"kPa" doc:"pressure of helper bags with it, kPa; 0 = none"`

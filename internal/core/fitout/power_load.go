@@ -2,11 +2,11 @@ package fitout
 
 // PowerLoad is what runs on a system.
 type PowerLoad struct {
-	ID         string    `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID         string    `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name       string    `json:"name" minLength:"1" maxLength:"120"`
-	System     string    `json:"system" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the system that feeds it, where no inverter is named"`
-	Inverter   string    `json:"inverter" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the inverter that feeds it with mains voltage"`
-	Port       string    `json:"port" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the socket of a power station"`
+	System     string    `json:"system" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the system that feeds it, where no inverter is named"`
+	Inverter   string    `json:"inverter" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the inverter that feeds it with mains voltage"`
+	Port       string    `json:"port" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the socket of a power station"`
 	Count      float64   `json:"count" minimum:"1" maximum:"200" doc:"how many alike"`
 	Watts      float64   `json:"watts" minimum:"0" maximum:"20000" unit:"W" doc:"of one while it runs, W"`
 	Use        LoadUse   `json:"use" enum:"spans,heat,events" doc:"how its energy is counted"`
@@ -24,9 +24,9 @@ type PowerLoad struct {
 	Sleeping   bool      `json:"sleeping" doc:"runs while people sleep beside it"`
 	Noise      float64   `json:"noise" minimum:"0" maximum:"130" doc:"of one at 1 m while it runs, dB; 0 = not said"`
 	Light      *LightUse `json:"light,omitempty" doc:"where it is a light"`
-	Switched   string    `json:"switched" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the panel that it is switched from; empty: at itself"`
+	Switched   string    `json:"switched" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the panel that it is switched from; empty: at itself"`
 	Others     bool      `json:"others" doc:"another workshop finishes it; it is tagged and locked out until then"`
-	Item       string    `json:"item" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the item that it is"`
+	Item       string    `json:"item" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the item that it is"`
 }
 
 // LoadUse is how the energy of a load is counted.
@@ -99,7 +99,7 @@ type PowerDays struct {
 
 // DayOwn is a day that is otherwise than the usual one.
 type DayOwn struct {
-	Day    string `json:"day" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"its number from 1"`
+	Day    string `json:"day" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64" doc:"its number from 1"`
 	Drives bool   `json:"drives" doc:"the engine runs at the hours of driving"`
 	Mains  bool   `json:"mains" doc:"mains is plugged in all day"`
 	Sky    Sky    `json:"sky" enum:",clear,mixed,overcast,own" doc:"empty: the usual sky"`

@@ -34,7 +34,7 @@ type FuelReserve struct {
 
 // RouteStop is a place on the way where something can be had, or where one camps.
 type RouteStop struct {
-	ID     string    `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID     string    `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name   string    `json:"name" minLength:"1" maxLength:"120"`
 	Place  *Place    `json:"place,omitempty" doc:"where it lies; absent where nobody said"`
 	Sure   Sureness  `json:"sure" enum:"sure,unsure,shut" doc:"whether what it has will be there"`
@@ -117,7 +117,7 @@ type Leg struct {
 
 // LegSurface is the share of one surface of the brief.
 type LegSurface struct {
-	Surface string  `json:"surface" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of a surface of the brief; one that is gone is passed over"`
+	Surface string  `json:"surface" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64" doc:"id of a surface of the brief; one that is gone is passed over"`
 	Share   float64 `json:"share" minimum:"0" maximum:"100" unit:"%" doc:"%; all together count as the whole"`
 }
 
@@ -134,8 +134,8 @@ const (
 // StopFill is what a tank or vessel holds when a stop is left, where somebody decided that. All
 // others are filled, or emptied of waste, wherever a stop that is sure has what they hold.
 type StopFill struct {
-	Stop   string  `json:"stop" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of a stop of the route; one that is gone is passed over"`
-	Of     string  `json:"of" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of a tank or of a level item; one that is gone is passed over"`
+	Stop   string  `json:"stop" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64" doc:"id of a stop of the route; one that is gone is passed over"`
+	Of     string  `json:"of" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64" doc:"id of a tank or of a level item; one that is gone is passed over"`
 	Litres float64 `json:"litres" minimum:"0" maximum:"5000" unit:"L" doc:"on leaving; less than is there: nothing is filled in"`
 }
 

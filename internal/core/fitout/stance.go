@@ -4,7 +4,7 @@ package fitout
 // loose piece lies, which seats are folded. Shut and loaded for the road is a
 // stance too, and needs no entry. Names of things that are gone are passed over.
 type Stance struct {
-	ID       string        `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID       string        `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name     string        `json:"name" minLength:"1" maxLength:"120"`
 	Use      StanceUse     `json:"use" enum:"drive,cook,sleep,other" doc:"what it is for"`
 	Open     []Opened      `json:"open" key:"module,cell" maxItems:"200" doc:"what is open"`
@@ -32,40 +32,40 @@ const (
 
 // Opened is a module that is open, or one of its drawers.
 type Opened struct {
-	Module string  `json:"module" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of the module"`
-	Cell   string  `json:"cell" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the drawer; empty for the whole module"`
+	Module string  `json:"module" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64" doc:"id of the module"`
+	Cell   string  `json:"cell" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the drawer; empty for the whole module"`
 	Share  float64 `json:"share" minimum:"0" maximum:"1" doc:"how far it is open; 0: all the way"`
 }
 
 // Door is the opening of a bay.
 type Door struct {
-	Bay   string  `json:"bay" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of the bay"`
+	Bay   string  `json:"bay" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64" doc:"id of the bay"`
 	Share float64 `json:"share" minimum:"0" maximum:"1" doc:"how far it is open; 0: all the way"`
 }
 
 // SeatTurned is a seat that looks elsewhere than ahead.
 type SeatTurned struct {
-	Seat string  `json:"seat" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of a seat of the vehicle"`
+	Seat string  `json:"seat" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64" doc:"id of a seat of the vehicle"`
 	By   float64 `json:"by" minimum:"-360" maximum:"360" unit:"°" doc:"toward the right; negative toward the left"`
 }
 
 // Hung is a hammock that hangs on two mounting points of the vehicle.
 type Hung struct {
-	Traveller string  `json:"traveller" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of the traveller of the brief who lies in it"`
-	Head      string  `json:"head" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the mounting point at the head; empty for not chosen"`
-	Foot      string  `json:"foot" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the mounting point at the feet; empty for not chosen"`
+	Traveller string  `json:"traveller" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64" doc:"id of the traveller of the brief who lies in it"`
+	Head      string  `json:"head" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the mounting point at the head; empty for not chosen"`
+	Foot      string  `json:"foot" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the mounting point at the feet; empty for not chosen"`
 	Low       float64 `json:"low" minimum:"-5000" maximum:"10000" unit:"mm" doc:"height of its lowest point with somebody in it, mm"`
 	Kg        float64 `json:"kg" minimum:"0" maximum:"100" unit:"kg" doc:"of the hammock with its bedding, kg"`
 }
 
 // LoosePlace is where a thing lies in a stance.
 type LoosePlace struct {
-	Item    string `json:"item" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of the item"`
+	Item    string `json:"item" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64" doc:"id of the item"`
 	Outside bool   `json:"outside" doc:"stands on the ground, in nobody's way"`
 	At      Point  `json:"at" doc:"middle of its box, where it is not outside"`
 }
 
 // Sleeper is a traveller who sleeps inside.
 type Sleeper struct {
-	Traveller string `json:"traveller" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of a traveller of the brief"`
+	Traveller string `json:"traveller" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64" doc:"id of a traveller of the brief"`
 }

@@ -3,7 +3,7 @@ package fitout
 // Ticket is one weighing of the vehicle, with who and what was aboard. Several
 // are combined; each is made comparable by taking off what it lists.
 type Ticket struct {
-	ID         string          `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID         string          `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name       string          `json:"name" minLength:"1" maxLength:"120" doc:"what the workshop calls it: place or number"`
 	Date       string          `json:"date" maxLength:"10" doc:"YYYY-MM-DD, may be empty"`
 	Reading    Reading         `json:"reading" enum:"axles,corners,total" doc:"what was read: two axles, four corners, or the whole only"`
@@ -34,20 +34,20 @@ const (
 
 // WeighedTank is the content of one tank on the scale, litres.
 type WeighedTank struct {
-	Tank   string  `json:"tank" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of a tank of the vehicle"`
+	Tank   string  `json:"tank" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64" doc:"id of a tank of the vehicle"`
 	Litres float64 `json:"litres" minimum:"0" maximum:"5000" unit:"L"`
 }
 
 // WeighedPerson is one person who sat in the vehicle on the scale.
 type WeighedPerson struct {
-	ID   string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
-	Seat string  `json:"seat" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of a seat of the vehicle"`
+	ID   string  `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
+	Seat string  `json:"seat" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64" doc:"id of a seat of the vehicle"`
 	Kg   float64 `json:"kg" minimum:"0" maximum:"500" unit:"kg"`
 }
 
 // WeighedPart names a part or modification that was on the vehicle.
 type WeighedPart struct {
-	Part string `json:"part" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of a part or modification of the vehicle"`
+	Part string `json:"part" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64" doc:"id of a part or modification of the vehicle"`
 }
 
 // AxleReadings returns what the front and rear axle carried, kg; ok is false

@@ -22,7 +22,7 @@ const (
 
 // Mistake is one mistake that was put into an exercise.
 type Mistake struct {
-	ID     string      `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID     string      `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Title  string      `json:"title" maxLength:"200" doc:"what was done wrong"`
 	Rule   string      `json:"rule" maxLength:"60" doc:"that tells it"`
 	Told   string      `json:"told" maxLength:"2000" doc:"what the rule says of it"`
@@ -31,11 +31,11 @@ type Mistake struct {
 
 // ThingNote names a thing: an item, a bay or a stance.
 type ThingNote struct {
-	Of string `json:"of" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	Of string `json:"of" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 }
 
 // Marked is a thing that the learner takes for wrong, and why.
 type Marked struct {
-	Of   string `json:"of" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id of the item or bay"`
+	Of   string `json:"of" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64" doc:"id of the item or bay"`
 	What string `json:"what" maxLength:"1000" doc:"what the learner thinks is wrong with it"`
 }

@@ -91,7 +91,7 @@ func ruleOf(field reflect.StructField) rule {
 	}
 	r := rule{
 		name: jsonName(field), unit: strings.TrimRight(" "+tag.Get("unit"), " "), words: tag.Get("enum"),
-		id: tag.Get("pattern") != "", mayBeEmpty: strings.Contains(tag.Get("pattern"), "{0,"),
+		id: tag.Get("pattern") != "", mayBeEmpty: strings.HasSuffix(tag.Get("pattern"), "*$"),
 		shortest: whole("minLength", 0), longest: whole("maxLength", -1), mostItems: whole("maxItems", -1), keys: keyOf(tag),
 	}
 	low, okLow := bound(tag, "minimum")

@@ -145,7 +145,7 @@ const (
 
 // Tank is a tank of the vehicle. Its content is not part of the dry vehicle.
 type Tank struct {
-	ID       string   `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID       string   `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name     string   `json:"name" minLength:"1" maxLength:"120"`
 	Kind     TankKind `json:"kind" enum:"fuel,other"`
 	Capacity float64  `json:"capacity" minimum:"0" maximum:"5000" unit:"L" doc:"litres"`
@@ -167,7 +167,7 @@ const (
 
 // Seat is a place where a person or an animal travels.
 type Seat struct {
-	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID     string  `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name   string  `json:"name" minLength:"1" maxLength:"120"`
 	Driver bool    `json:"driver" doc:"true for the driver's seat"`
 	At     Point   `json:"at" doc:"centre of the person who sits there"`
@@ -178,7 +178,7 @@ type Seat struct {
 // Part is a part of the vehicle that can be taken off or moved, or was added
 // to it: tub, seat, spare wheel, bull bar.
 type Part struct {
-	ID         string     `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID         string     `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name       string     `json:"name" minLength:"1" maxLength:"120"`
 	Mass       float64    `json:"mass" minimum:"0" maximum:"20000" unit:"kg" doc:"kg"`
 	At         Point      `json:"at" doc:"where it sits in the baseline, or where it is fitted"`

@@ -3,7 +3,7 @@ package fitout
 // WeighIn is one weighing of the vehicle with its fitout: what the scale read, and what was aboard by the
 // plan of that day. It is kept as it was when the plan goes on.
 type WeighIn struct {
-	ID         string    `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID         string    `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Name       string    `json:"name" minLength:"1" maxLength:"120"`
 	At         string    `json:"at" maxLength:"40" doc:"when, as 2026-03-30T15:04"`
 	Device     string    `json:"device" maxLength:"120" doc:"scale that it was weighed on"`
@@ -26,7 +26,7 @@ type WeighIn struct {
 	Twice      bool      `json:"twice" doc:"driven off, on again, and weighed again alike"`
 	Moving     bool      `json:"moving" doc:"a reading was taken while it moved"`
 	Public     bool      `json:"public" doc:"by a public weighbridge, whose ticket is attached"`
-	Paper      string    `json:"paper" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the paper of it; empty for none"`
+	Paper      string    `json:"paper" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the paper of it; empty for none"`
 	Calibrates bool      `json:"calibrates" doc:"the plan goes by it"`
 	Why        string    `json:"why" maxLength:"1000" doc:"what it turned out to be, where it was not as planned"`
 	Empty      EmptyThen `json:"empty"`

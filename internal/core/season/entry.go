@@ -38,7 +38,7 @@ var Kinds = []Kind{Fuel, Water, Nights, Power, Broke, Rattled, Leaked, Unused, M
 // Entry is one line of the log. It is never changed: one that replaces it stands in its place, one that is taken back
 // leaves nothing.
 type Entry struct {
-	ID       string     `json:"id" pattern:"^[A-Za-z0-9_-]{1,64}$"`
+	ID       string     `json:"id" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64"`
 	Kind     Kind       `json:"kind" enum:"fuel,water,nights,power,broke,rattled,leaked,unused,missing,moved,done,note,taken-back"`
 	At       string     `json:"at" maxLength:"40" doc:"when, as 2026-05-01T06:30 by the clock on the wall"`
 	By       string     `json:"by" maxLength:"120"`
@@ -53,13 +53,13 @@ type Entry struct {
 	Charge   float64    `json:"charge" minimum:"0" maximum:"1" doc:"state of charge, 0 to 1; 0 = not noted"`
 	Of       string     `json:"of" maxLength:"80" doc:"id of an item, or of an interval that was done; empty for none"`
 	Text     string     `json:"text" maxLength:"1000"`
-	Photo    string     `json:"photo" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of a file"`
-	Replaces string     `json:"replaces" pattern:"^[A-Za-z0-9_-]{0,64}$" doc:"id of the entry in whose place it stands"`
+	Photo    string     `json:"photo" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of a file"`
+	Replaces string     `json:"replaces" pattern:"^[A-Za-z0-9_-]*$" maxLength:"64" doc:"id of the entry in whose place it stands"`
 }
 
 // OnGround is a share of a way on a surface of the brief.
 type OnGround struct {
-	Surface string  `json:"surface" pattern:"^[A-Za-z0-9_-]{1,64}$" doc:"id"`
+	Surface string  `json:"surface" pattern:"^[A-Za-z0-9_-]+$" maxLength:"64" doc:"id"`
 	Share   float64 `json:"share" minimum:"0" maximum:"100" doc:"of the way; all together count as the whole"`
 }
 

@@ -27,6 +27,14 @@ interface Props {
 }
 
 /**
+ * Brings a refusal into sight that hangs beyond an edge of what scrolls; not while the mouse is down on something
+ * else, which would move away from under it.
+ */
+const intoSight = (refusal: HTMLElement | null) => {
+  if (!document.querySelector(':active')) refusal?.scrollIntoView({ block: 'nearest' });
+};
+
+/**
  * A number that is edited where it stands. It takes units and sums, is made on
  * Enter or on leaving, and put back with Escape; what cannot be read stays in
  * the field with the reason.
@@ -116,7 +124,7 @@ export function QuantityField({
         </span>
       )}
       {refusal && (
-        <span className="refusal" id={errorId} role="alert">
+        <span ref={intoSight} className="refusal" id={errorId} role="alert">
           {refusal}
         </span>
       )}
