@@ -132,7 +132,14 @@ export function LayoutPage() {
         <KeyList sheet={drawn?.sheet} selected={selected} onSelect={(id) => setSelected([id])} />
       </div>
       <aside className="sheet side" aria-label="About the bench">
-        <Tabs activeKey={tab} onSelect={(key) => setTab(key ?? 'add')} id="bench" mountOnEnter unmountOnExit>
+        <Tabs
+          transition={false}
+          activeKey={tab}
+          onSelect={(key) => setTab(key ?? 'add')}
+          id="bench"
+          mountOnEnter
+          unmountOnExit
+        >
           <Tab eventKey="add" title="Add">
             <Scroll label="Add">
               <AddPanel bench={bench} onAdded={() => setTab('part')} />

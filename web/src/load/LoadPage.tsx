@@ -31,7 +31,14 @@ export function LoadPage() {
         )}
       </div>
       <aside className="sheet side" aria-label="About this state" tabIndex={-1}>
-        <Tabs activeKey={tab} onSelect={(key) => setTab(key ?? 'findings')} id="side" mountOnEnter unmountOnExit>
+        <Tabs
+          transition={false}
+          activeKey={tab}
+          onSelect={(key) => setTab(key ?? 'findings')}
+          id="side"
+          mountOnEnter
+          unmountOnExit
+        >
           <Tab
             eventKey="findings"
             title={`Findings ${findingsHidden(job) ? '?' : (assessment?.findings.length ?? '')}`}
