@@ -49,7 +49,7 @@ check-web:
 # Tests make much that is soon gone: collected a quarter as often they take an eighth less. All is vetted once, in
 # check-static, and not with every package again.
 check-go check-race e2e: export GOFLAGS += -vet=off
-check-go check-race: export GOGC = 400
+check-go check-race e2e: export GOGC = 400
 # The race detector sees no C, so SQLite is compiled for it once more, and quickly: 14 s of a processor and not 108.
 check-race: export CGO_CFLAGS = -O0
 
