@@ -2,8 +2,9 @@ import createClient from 'openapi-fetch';
 
 import type { Conflict, Document } from './types';
 import type { paths } from './schema';
+import { written } from './written';
 
-export const api = createClient<paths>();
+export const api = createClient<paths>({ bodySerializer: (body: unknown) => written(body) });
 
 /** A request that the server refused, with the sentence that says why. */
 export class Refused extends Error {

@@ -23,12 +23,4 @@ describe('what a question is known by', () => {
     ];
     expect(new Set(all.map(hashOfKey)).size).toBe(all.length);
   });
-
-  it('writes a job once', () => {
-    let written = 0;
-    const job = { toJSON: () => ++written };
-    hashOfKey(['build', job]);
-    hashOfKey(['range', job]);
-    expect(written).toBe(1);
-  });
 });

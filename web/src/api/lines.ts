@@ -1,3 +1,5 @@
+import { written } from './written';
+
 /** Reads an answer that comes in lines of JSON, and tells each as it comes. */
 export async function readLines<T>(
   path: string,
@@ -8,7 +10,7 @@ export async function readLines<T>(
   const response = await fetch(path, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(body),
+    body: written(body) ?? '',
     signal,
   });
   if (!response.ok || !response.body) {

@@ -1,3 +1,4 @@
+import { written } from '../api/written';
 import type { Job } from '../api/types';
 
 /** Edits that are not on the server yet, kept over a reload of the page. */
@@ -14,7 +15,7 @@ const key = (id: string) => `${prefix}${id}`;
 
 export function keepPending(pending: Pending): void {
   try {
-    localStorage.setItem(key(pending.job.id), JSON.stringify(pending));
+    localStorage.setItem(key(pending.job.id), written(pending) ?? '');
   } catch {
     // A full or forbidden store costs only the safety of a reload.
   }
