@@ -15,8 +15,8 @@ func fuseAboveCable(b *Board) []fitout.Finding {
 		largest := max(line.Fuse, line.FarFuse)
 		f := b.about("fuse-above-cable", fitout.Stop, line)
 		f.Title = line.Name + ": the fuse does not protect the cable"
-		f.Sentence = fmt.Sprintf("A fuse of %s lets more through than %s of %s carry there. Take a fuse of at most that, "+
-			"or %s.",
+		f.Sentence = fmt.Sprintf("A fuse of %s lets more through than the %s that %s carries there. Take a fuse of at most "+
+			"that, or %s.",
 			b.Say.Amps(largest), b.Say.Amps(line.Carries), b.Say.Copper(line.Area), b.orThicker(line))
 		measured(&f, largest, line.Carries, line.Carries-largest, "A")
 		f.Source, f.Waivable = "ISO 10133", false
@@ -62,8 +62,7 @@ func fuseFar(b *Board) []fitout.Finding {
 		f := b.about("fuse-far", fitout.Stop, line)
 		f.Title = line.Name + ": the fuse is far from what feeds it"
 		f.Sentence = fmt.Sprintf("%s of cable lie before the fuse, and nothing protects them. Put it within %s, or within "+
-			"%s in a "+
-			"sheath.", b.Say.Length(line.given.FuseAt), b.Say.Length(fuseNear), b.Say.Length(max(most, fuseSheathed)))
+			"%s in a sheath.", b.Say.Length(line.given.FuseAt), b.Say.Length(fuseNear), b.Say.Length(max(most, fuseSheathed)))
 		measured(&f, line.given.FuseAt, most, most-line.given.FuseAt, "mm")
 		f.Source = "ABYC E-11"
 		return f, line.given.FuseAt > most
