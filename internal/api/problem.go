@@ -9,6 +9,7 @@ import (
 	"net/http"
 	"reflect"
 	"strings"
+	"sync"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/danielgtaylor/huma/v2/validation"
@@ -35,6 +36,28 @@ func (p *conflictProblem) GetStatus() int { return p.Status }
 
 // ContentType makes it a problem document.
 func (p *conflictProblem) ContentType(string) string { return "application/problem+json" }
+
+// speakPlainly has the framework say what is accepted, in the words of the core's own refusals. Patterns of the
+// contract are those of ids.
+var speakPlainly = sync.OnceFunc(func() {
+	validation.MsgExpectedOneOf = `accepted is one of "%s"`
+	validation.MsgExpectedMatchPattern = "accepted are letters, digits, - and _, as %s has them"
+	validation.MsgExpectedMinLength = "accepted is a text of %d or more characters"
+	validation.MsgExpectedMaxLength = "accepted is a text of up to %d characters"
+	validation.MsgExpectedMinItems = "accepted is a list of %d or more"
+	validation.MsgExpectedMaxItems = "accepted is a list of up to %d"
+	validation.MsgExpectedMinimumNumber = "accepted is a number of %v or more"
+	validation.MsgExpectedExclusiveMinimumNumber = "accepted is a number above %v"
+	validation.MsgExpectedMaximumNumber = "accepted is a number of up to %v"
+	validation.MsgExpectedExclusiveMaximumNumber = "accepted is a number below %v"
+	validation.MsgExpectedBoolean = "accepted is true or false"
+	validation.MsgExpectedNumber = "accepted is a number"
+	validation.MsgExpectedInteger = "accepted is a whole number"
+	validation.MsgExpectedString = "accepted is a text"
+	validation.MsgExpectedArray = "accepted is a list"
+	validation.MsgExpectedObject = "accepted is an object of the contract"
+	validation.MsgExpectedRequiredProperty = "accepted is an object with the field %s"
+})
 
 // validationProblem is huma's error with each refused value told as the core
 // tells it: where, what was given, what is accepted.

@@ -61,7 +61,7 @@ func TestRevisionsAreListedNamedOpenedAndGoneBackTo(t *testing.T) {
 
 	for path, wanted := range map[string]string{
 		"GET /revisions/99": "no such revision", "POST /revisions/99/back": "no such revision",
-		"POST /revisions/99/copy": "no such revision", "GET /revisions/0": "expected number",
+		"POST /revisions/99/copy": "no such revision", "GET /revisions/0": "accepted is a number of 1 or more",
 		"PUT /revisions/1/label": "does not show",
 	} {
 		method, path, _ := strings.Cut(path, " ")

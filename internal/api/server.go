@@ -70,6 +70,7 @@ func OpenAPI() ([]byte, error) {
 func register(router chi.Router, o Options, gate *gate) huma.API {
 	huma.DefaultArrayNullable = false
 	huma.NewError = validationProblem
+	speakPlainly()
 	huma.ValidateStrictCasing = true // "Name" is another field than "name"
 	config := huma.DefaultConfig("Zaino", "1")
 	config.Components.Schemas = huma.NewMapRegistry("#/components/schemas/", schemaName)
