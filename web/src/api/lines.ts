@@ -10,7 +10,7 @@ export async function readLines<T>(
   const response = await fetch(path, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
-    body: written(body) ?? '',
+    body: written(body),
     signal,
   });
   if (!response.ok || !response.body) {

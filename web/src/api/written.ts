@@ -11,6 +11,8 @@ const short = 4000;
  * states of a job share is not written again: after an edit, which is sent, kept over a reload and asked about, only
  * what it touched. Nothing that is written is changed afterwards; it is replaced.
  */
+export function written(value: object): string;
+export function written(value: unknown, depth?: number): string | undefined;
 export function written(value: unknown, depth = deep): string | undefined {
   if (typeof value !== 'object' || value === null || depth === 0 || 'toJSON' in value) return JSON.stringify(value);
   const known = texts.get(value);

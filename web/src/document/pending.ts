@@ -15,7 +15,7 @@ const key = (id: string) => `${prefix}${id}`;
 
 export function keepPending(pending: Pending): void {
   try {
-    localStorage.setItem(key(pending.job.id), written(pending) ?? '');
+    localStorage.setItem(key(pending.job.id), written(pending));
   } catch {
     // A full or forbidden store costs only the safety of a reload.
   }

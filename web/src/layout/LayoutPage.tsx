@@ -1,9 +1,9 @@
 import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
 import Tab from 'react-bootstrap/Tab';
-import Tabs from 'react-bootstrap/Tabs';
 import { Link, useLocation } from 'react-router';
 
 import { Scroll } from '../components/Scroll';
+import { SideTabs } from '../components/SideTabs';
 import type { Finding } from '../api/types';
 import type { Stand } from '../scene/projection';
 import { findingsHidden } from '../document/exercise';
@@ -132,14 +132,7 @@ export function LayoutPage() {
         <KeyList sheet={drawn?.sheet} selected={selected} onSelect={(id) => setSelected([id])} />
       </div>
       <aside className="sheet side" aria-label="About the bench">
-        <Tabs
-          transition={false}
-          activeKey={tab}
-          onSelect={(key) => setTab(key ?? 'add')}
-          id="bench"
-          mountOnEnter
-          unmountOnExit
-        >
+        <SideTabs id="bench" active={tab} onSelect={setTab}>
           <Tab eventKey="add" title="Add">
             <Scroll label="Add">
               <AddPanel bench={bench} onAdded={() => setTab('part')} />
@@ -173,7 +166,7 @@ export function LayoutPage() {
               <Findings onShow={onShow} />
             </Scroll>
           </Tab>
-        </Tabs>
+        </SideTabs>
       </aside>
     </div>
   );

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import Tab from 'react-bootstrap/Tab';
-import Tabs from 'react-bootstrap/Tabs';
 
 import { Scroll } from '../components/Scroll';
+import { SideTabs } from '../components/SideTabs';
 import { findingsHidden } from '../document/exercise';
 import { useSnapshot } from '../document/SessionContext';
 import { Findings } from '../findings/Findings';
@@ -31,14 +31,7 @@ export function LoadPage() {
         )}
       </div>
       <aside className="sheet side" aria-label="About this state" tabIndex={-1}>
-        <Tabs
-          transition={false}
-          activeKey={tab}
-          onSelect={(key) => setTab(key ?? 'findings')}
-          id="side"
-          mountOnEnter
-          unmountOnExit
-        >
+        <SideTabs id="side" active={tab} onSelect={setTab}>
           <Tab
             eventKey="findings"
             title={`Findings ${findingsHidden(job) ? '?' : (assessment?.findings.length ?? '')}`}
@@ -62,7 +55,7 @@ export function LoadPage() {
               <FiguresPanel />
             </Scroll>
           </Tab>
-        </Tabs>
+        </SideTabs>
       </aside>
     </div>
   );
