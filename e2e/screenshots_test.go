@@ -58,7 +58,8 @@ func TestScreenshots(t *testing.T) {
 			p.waitFor("Number(document.querySelector('.round')?.dataset.loaded) > 0")
 			p.choose("In focus", "Canopy, left side")
 			p.press("Open everything")
-			time.Sleep(2 * time.Second) // what opens has come out
+			time.Sleep(2 * time.Second)                                                                 // what opens has come out
+			p.waitFor("(c => c.width >= c.clientWidth)(document.querySelector('canvas[data-frames]'))") // drawn finely again
 			js[any](p, "document.activeElement.blur()")
 		}},
 		{"variants", "/jobs/river-gauging/layout/variants", ".comparison th[data-variant]", nil},
