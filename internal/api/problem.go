@@ -40,7 +40,7 @@ func (p *conflictProblem) ContentType(string) string { return "application/probl
 // speakPlainly has the framework say what is accepted, in the words of the core's own refusals. Patterns of the
 // contract are those of ids.
 var speakPlainly = sync.OnceFunc(func() {
-	validation.MsgExpectedOneOf = `accepted is one of "%s"`
+	validation.MsgExpectedOneOf = "accepted is one of %s"
 	validation.MsgExpectedMatchPattern = "accepted are letters, digits, - and _, as %s has them"
 	validation.MsgExpectedMinLength = "accepted is a text of %d or more characters"
 	validation.MsgExpectedMaxLength = "accepted is a text of up to %d characters"
