@@ -86,6 +86,7 @@ func TestPapersThatCannotBeAreRefused(t *testing.T) {
 		"/template.pdf?of=4-01&paper=poster": "paper",
 		"/labels.pdf?from=javascript:1":      "http",
 		"/labels.pdf?from=http://x&sheet=9":  "sheet",
+		"/labels.pdf":                        "from: nothing was given; accepted is an address",
 	} {
 		status, header, text := ask(t, http.MethodGet, job+path, "")
 		assert.GreaterOrEqual(t, status, 400, path)

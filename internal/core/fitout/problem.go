@@ -1,6 +1,7 @@
 package fitout
 
 import (
+	"cmp"
 	"fmt"
 	"strings"
 )
@@ -20,7 +21,7 @@ func (p Problem) Error() string {
 	if p.Name != "" {
 		where += " (" + p.Name + ")"
 	}
-	return fmt.Sprintf("%s: %s was given; accepted is %s", where, p.Given, p.Accepted)
+	return fmt.Sprintf("%s: %s was given; accepted is %s", where, cmp.Or(p.Given, "nothing"), p.Accepted)
 }
 
 // Problems is a refused document: every problem that was found, in the order
