@@ -1,9 +1,6 @@
 package cut
 
-import (
-	"cmp"
-	"slices"
-)
+import "slices"
 
 // turns is how many times a thorough search begins anew.
 const turns = 24000
@@ -30,13 +27,16 @@ func (s *search) improve(best packing, told func(float64)) packing {
 		if !ok {
 			break
 		}
-		rank := s.rank(&next)
+		rank, kept := s.rank(&next), false
 		// A little worse is taken now and then: the way to a better one may lead over it.
 		if rank <= worth || s.random.Float64() < 0.02 && rank < worth+0.02 {
-			now, worth = next, rank
+			now, worth, kept = next, rank, true
 		}
 		if s.better(&next, &best) {
-			best = next
+			best, kept = next, true
+		}
+		if !kept {
+			s.unused = append(s.unused, s.made...)
 		}
 	}
 	return best
@@ -61,6 +61,7 @@ func (s *search) again(p *packing) (packing, bool) {
 	if len(p.trees) == 0 {
 		return packing{}, false
 	}
+	s.made = s.made[:0]
 	emptied := map[int]bool{}
 	if least := s.least(p); least >= 0 && s.random.IntN(4) > 0 {
 		emptied[least] = true
@@ -90,12 +91,13 @@ func (s *search) again(p *packing) (packing, bool) {
 		rest = s.fillLimited(&next, rest, used, s.anyManner())
 		s.shuffled(rest)
 	}
-	next.left = slices.Clone(rest)
-	if s.main >= 0 {
-		fresh := []*tree{}
-		next.left = s.fillAll(&fresh, rest, s.anyManner())
-		next.trees = append(next.trees, fresh...)
+	if s.main < 0 {
+		next.left = slices.Clone(rest)
+		return next, true
 	}
+	fresh := []*tree{}
+	next.left = s.fillAll(&fresh, rest, s.anyManner())
+	next.trees = append(next.trees, fresh...)
 	return next, true
 }
 
@@ -121,15 +123,33 @@ func (s *search) limited(p *packing) int {
 	return n
 }
 
+// lined is a piece with the figure by which it is lined up.
+type lined struct {
+	key   float64
+	piece int
+}
+
 // shuffled lines pieces up by one of the orders, blurred.
 func (s *search) shuffled(line []int) {
-	order := s.random.IntN(len(orders))
+	order := orders[s.random.IntN(len(orders))]
 	noise := s.random.Float64() * 0.6
-	keys := make(map[int]float64, len(line))
+	by := s.lined[:0]
 	for _, i := range line {
-		keys[i] = orders[order](&s.pieces[i]) * (1 + noise*(s.random.Float64()-0.5))
+		by = append(by, lined{order(&s.pieces[i]) * (1 + noise*(s.random.Float64()-0.5)), i})
 	}
-	slices.SortFunc(line, func(a, b int) int { return cmp.Or(cmp.Compare(keys[b], keys[a]), a-b) })
+	s.lined = by
+	slices.SortFunc(by, func(a, b lined) int {
+		switch {
+		case a.key > b.key:
+			return -1
+		case a.key < b.key:
+			return 1
+		}
+		return a.piece - b.piece
+	})
+	for k := range by {
+		line[k] = by[k].piece
+	}
 }
 
 func (s *search) anyManner() manner {

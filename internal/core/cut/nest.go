@@ -54,6 +54,25 @@ type search struct {
 	inOne   float64 // area with kerf in sheets of the main size
 	sheet   float64 // area of such a sheet with a kerf, mm²
 	scratch []int
+	lined   []lined
+	made    []*tree // since the search began anew
+	unused  []*tree // of answers that were not kept
+}
+
+// newTree is a sheet of a size that is not cut yet.
+func (s *search) newTree(size int) *tree {
+	var t *tree
+	if n := len(s.unused); n > 0 {
+		t, s.unused = s.unused[n-1], s.unused[:n-1]
+	} else {
+		t = &tree{nodes: make([]node, 0, 32), free: make([]int32, 0, 16)}
+	}
+	of := &s.stock[size]
+	t.stock, t.area = size, 0
+	t.nodes = append(t.nodes[:0], node{l: of.Length, w: of.Width, piece: -1})
+	t.free = append(t.free[:0], 0)
+	s.made = append(s.made, t)
+	return t
 }
 
 // packing is a whole answer.
@@ -192,7 +211,7 @@ func (s *search) fillLimited(p *packing, line, used []int, m manner) []int {
 	rest := line
 	for _, size := range s.sizes {
 		for range s.stock[size].Count - used[size] {
-			t := newTree(size, s.stock[size].Length, s.stock[size].Width)
+			t := s.newTree(size)
 			after := s.fill(t, rest, m)
 			if len(after) == len(rest) {
 				break // none of them fits the next either
@@ -230,7 +249,7 @@ func (s *search) fillAll(trees *[]*tree, line []int, m manner) []int {
 			left = append(left, i)
 			continue
 		}
-		t := newTree(s.main, size.Length, size.Width)
+		t := s.newTree(s.main)
 		*trees = append(*trees, t)
 		s.place((*trees)[len(*trees)-1:], i, m)
 	}

@@ -23,12 +23,6 @@ type tree struct {
 	area  float64 // of its pieces, mm²
 }
 
-func newTree(stock int, length, width float64) *tree {
-	t := &tree{stock: stock, nodes: make([]node, 1, 32), free: make([]int32, 1, 16)}
-	t.nodes[0] = node{l: length, w: width, piece: -1}
-	return t
-}
-
 // manner is how a place is chosen for a piece, and which way what is left beside it is cut.
 type manner struct {
 	fit   fitRule

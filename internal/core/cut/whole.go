@@ -68,7 +68,7 @@ func (s *search) together(pieces []int) *tree {
 	for _, loose := range []float64{0.2, 3, 20} {
 		j.loose, j.room, j.steps = loose, room+1, 0
 		if found := j.join(blocks, 0); found != nil {
-			t := newTree(s.main, size.Length, size.Width)
+			t := s.newTree(s.main)
 			found.lay(t, 0, s.kerf)
 			t.free = nil
 			for n := range t.nodes {
