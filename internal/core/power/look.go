@@ -37,10 +37,12 @@ func SetupFor(p *plan.Plan, e *fitout.Electrics) *Setup {
 	for i := range p.Items {
 		aboard[p.Items[i].ID] = p.Load.Items[i].Present && p.Items[i].Work.Now()
 	}
-	return NewSetup(e, Nights(&e.Days, &p.Job.Brief.Trip), low, high, func(item string) bool {
+	s := NewSetup(e, Nights(&e.Days, &p.Job.Brief.Trip), low, high, func(item string) bool {
 		there, known := aboard[item]
 		return there || !known
 	})
+	s.skies = *plan.Once(p, func(*plan.Plan) *skies { return &skies{} })
+	return s
 }
 
 // about begins a finding about one part of the electrics; what it is in the vehicle is

@@ -181,6 +181,7 @@ func (s *Setup) supplyOn(day dayKind) *supply {
 		}
 	}
 	var suns []Sun
+	var tilted slope
 	for i := range s.sources {
 		p.sources[i] = make([]float64, s.steps)
 		src := &s.sources[i]
@@ -188,13 +189,14 @@ func (s *Setup) supplyOn(day dayKind) *supply {
 			continue
 		}
 		volts := s.Systems[src.system].Charging
-		if src.def.Kind == fitout.Solar && suns == nil {
+		if src.def.Kind == fitout.Solar {
 			suns = s.sunsOn(day)
+			tilted = suns[0].over.slope(src.def.Tilt)
 		}
 		for k := range s.steps {
 			a, b := s.step(k)
 			if src.def.Kind == fitout.Solar {
-				p.sources[i][k] = panelGives(src.def, &suns[k], day.cloud, a, b, p.engine[k]) / volts
+				p.sources[i][k] = panelGives(src.def, &suns[k], tilted, day.cloud, a, b, p.engine[k]) / volts
 				if most := src.def.Amps; most > 0 {
 					p.sources[i][k] = min(most, p.sources[i][k])
 				}
@@ -227,20 +229,31 @@ func (s *Setup) gives(src *source, day dayKind, a, b, engine, volts float64) flo
 	return amps * engine
 }
 
+// skies keep the sun of each day that was looked at, step by step: one plan is run many times.
+type skies map[dayOver][]Sun
+
+// dayOver is a day of the year at a latitude, by a clock.
+type dayOver struct{ latitude, clock, day float64 }
+
 // sunsOn is the sun in the middle of every step of a day, by the clock.
 func (s *Setup) sunsOn(day dayKind) []Sun {
-	d, suns := &s.E.Days, make([]Sun, s.steps)
-	over := skyOf(d.Latitude, day.number)
-	for k := range suns {
-		a, b := s.step(k)
-		suns[k] = over.at((a+b)/2 - d.Clock)
+	at := dayOver{s.E.Days.Latitude, s.E.Days.Clock, day.number}
+	suns := s.skies[at]
+	if suns == nil {
+		suns = make([]Sun, s.steps)
+		over := skyOf(at.latitude, at.day)
+		for k := range suns {
+			a, b := s.step(k)
+			suns[k] = over.at((a+b)/2 - at.clock)
+		}
+		s.skies[at] = suns
 	}
 	return suns
 }
 
 // panelGives is what a panel gives under clouds on the mean of a step from a to b, W: its
 // rating · G/1000 · 0.8 · (1 − shade). A loose panel is put away while the engine runs.
-func panelGives(def *fitout.PowerSource, sun *Sun, cloud, a, b, engine float64) float64 {
+func panelGives(def *fitout.PowerSource, sun *Sun, tilted slope, cloud, a, b, engine float64) float64 {
 	if sun.Height <= 0 {
 		return 0
 	}
@@ -249,7 +262,7 @@ func panelGives(def *fitout.PowerSource, sun *Sun, cloud, a, b, engine float64) 
 	case fitout.TurnedPanel:
 		clear = sun.Turned()
 	case fitout.TiltedPanel:
-		clear = sun.Tilted(def.Tilt)
+		clear = sun.on(tilted)
 	}
 	share := 1.0
 	for i := range def.Shades {

@@ -19,6 +19,7 @@ type Setup struct {
 	inverter []int      // system of each inverter, −1: none
 	loads    []consumer // in the order of the electrics
 	logic    *Logic
+	skies    skies
 	aboard   func(item string) bool
 	steps    int // of a day
 	until    int // a system, counted from 1: a run ends when it is empty; 0: it goes on
@@ -65,7 +66,8 @@ type consumer struct {
 // NewSetup makes electrics ready for a number of nights (1 to MostNights) between two
 // temperatures in °C. aboard tells of an item whether it comes along now.
 func NewSetup(e *fitout.Electrics, nights int, low, high float64, aboard func(item string) bool) *Setup {
-	s := &Setup{E: e, Nights: nights, Low: low, High: high, aboard: aboard, steps: 144}
+	s := &Setup{E: e, Nights: nights, Low: low, High: high, aboard: aboard, steps: 144,
+		skies: skies{}}
 	system := map[string]int{}
 	for i := range e.Systems {
 		def := &e.Systems[i]

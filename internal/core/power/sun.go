@@ -57,17 +57,30 @@ func (s Sun) Turned() float64 { return 1.1 * s.Direct }
 // Tilted is what a panel that is tilted by β toward the equator gets under a clear sky,
 // W/m²: DNI max(0, cos θi) + DHI (1 + cos β)/2 + 0.2 GHI (1 − cos β)/2 (Liu and Jordan
 // 1963), β in degrees, 0 to 90.
-func (s Sun) Tilted(tilt float64) float64 {
+func (s Sun) Tilted(tilt float64) float64 { return s.on(s.over.slope(tilt)) }
+
+// slope is a panel that is tilted toward the equator: it gets the sun as if it lay flat that much nearer to it.
+type slope struct {
+	sin, cos    float64 // of the latitude at which it would lie flat
+	sky, ground float64 // twice the shares of what is scattered, and thrown back, that it sees
+}
+
+func (y *sky) slope(tilt float64) slope {
+	beta := radians * tilt
+	toward := y.latitude - beta
+	if y.latitude < 0 {
+		toward = y.latitude + beta
+	}
+	return slope{math.Sin(toward), math.Cos(toward), 1 + math.Cos(beta), 1 - math.Cos(beta)}
+}
+
+// on is what a tilted panel gets under a clear sky, W/m².
+func (s Sun) on(p slope) float64 {
 	if s.Height <= 0 {
 		return 0
 	}
-	beta := radians * tilt
-	toward := s.over.latitude - beta // as if it lay flat that much nearer to the equator
-	if s.over.latitude < 0 {
-		toward = s.over.latitude + beta
-	}
-	incidence := math.Sin(toward)*s.over.sin + math.Cos(toward)*s.over.cos*s.turnedBy
-	return s.Direct*max(0, incidence) + s.Scattered*(1+math.Cos(beta))/2 + 0.2*s.Flat*(1-math.Cos(beta))/2
+	incidence := p.sin*s.over.sin + p.cos*s.over.cos*s.turnedBy
+	return s.Direct*max(0, incidence) + s.Scattered*p.sky/2 + 0.2*s.Flat*p.ground/2
 }
 
 // Through is what comes through clouds of what a panel would get under a clear sky, W/m²:
