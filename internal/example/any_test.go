@@ -40,65 +40,80 @@ var ruleID = func() *regexp.Regexp {
 // asJSON fails for what is no JSON, NaN and infinity, and says where it stands.
 func asJSON(t *rapid.T, what string, of any) {
 	if _, err := json.Marshal(of); err != nil {
-		t.Fatalf("%s: %v at %s", what, err, notFinite(reflect.ValueOf(of), ""))
+		t.Fatalf("%s: %v at %s", what, err, notFinite(reflect.ValueOf(of)))
 	}
-	if at := nilList(reflect.ValueOf(of), ""); at != "" {
+	if at := nilList(reflect.ValueOf(of)); at != "" {
 		t.Fatalf("%s: %s is null and not a list", what, at)
 	}
 }
 
 // nilList is where a list is null in JSON; the contract promises lists.
-func nilList(v reflect.Value, at string) string {
+func nilList(v reflect.Value) string {
 	switch v.Kind() {
 	case reflect.Pointer, reflect.Interface:
 		if !v.IsNil() && v.Type() != reflect.TypeFor[*fitout.Job]() {
-			return nilList(v.Elem(), at)
+			return nilList(v.Elem())
 		}
 	case reflect.Struct:
-		if v.Type() == reflect.TypeFor[fitout.Job]() {
-			return "" // as it was drawn
-		}
-		for i := range v.NumField() {
-			field := v.Type().Field(i)
-			if field.IsExported() && !strings.Contains(field.Tag.Get("json"), "omitempty") && field.Tag.Get("json") != "-" {
-				if found := nilList(v.Field(i), at+"."+field.Name); found != "" {
-					return found
-				}
+		for _, i := range promised(v.Type()) {
+			if found := nilList(v.Field(i)); found != "" {
+				return "." + v.Type().Field(i).Name + found
 			}
 		}
 	case reflect.Slice:
 		if v.IsNil() {
-			return at
+			return " "
 		}
 		for i := range v.Len() {
-			if found := nilList(v.Index(i), fmt.Sprintf("%s[%d]", at, i)); found != "" {
-				return found
+			if found := nilList(v.Index(i)); found != "" {
+				return fmt.Sprintf("[%d]%s", i, found)
 			}
 		}
 	}
 	return ""
 }
 
-func notFinite(v reflect.Value, at string) string {
+// promises has the fields that each type promises.
+var promises = map[reflect.Type][]int{}
+
+// promised are the fields of a type that JSON always has, with lists in them or not; of a job none, which is as it was
+// drawn.
+func promised(t reflect.Type) []int {
+	fields, known := promises[t]
+	if known || t == reflect.TypeFor[fitout.Job]() {
+		return fields
+	}
+	for i := range t.NumField() {
+		field := t.Field(i)
+		if field.IsExported() && !strings.Contains(field.Tag.Get("json"), "omitempty") && field.Tag.Get("json") != "-" {
+			fields = append(fields, i)
+		}
+	}
+	promises[t] = fields
+	return fields
+}
+
+// notFinite is where a figure is none.
+func notFinite(v reflect.Value) string {
 	switch v.Kind() {
 	case reflect.Float64:
 		if math.IsNaN(v.Float()) || math.IsInf(v.Float(), 0) {
-			return at
+			return " "
 		}
 	case reflect.Pointer, reflect.Interface:
 		if !v.IsNil() {
-			return notFinite(v.Elem(), at)
+			return notFinite(v.Elem())
 		}
 	case reflect.Struct:
 		for i := range v.NumField() {
-			if found := notFinite(v.Field(i), at+"."+v.Type().Field(i).Name); found != "" {
-				return found
+			if found := notFinite(v.Field(i)); found != "" {
+				return "." + v.Type().Field(i).Name + found
 			}
 		}
 	case reflect.Slice, reflect.Array:
 		for i := range v.Len() {
-			if found := notFinite(v.Index(i), fmt.Sprintf("%s[%d]", at, i)); found != "" {
-				return fmt.Sprintf("%s of %+v", found, v.Index(i))
+			if found := notFinite(v.Index(i)); found != "" {
+				return fmt.Sprintf("[%d]%sof %+v", i, found, v.Index(i))
 			}
 		}
 	}
