@@ -2,7 +2,6 @@ package example
 
 import (
 	"reflect"
-	"sync"
 
 	"zaino/internal/core/fitout"
 )
@@ -33,7 +32,7 @@ func own(v reflect.Value) {
 		to := reflect.MakeSlice(v.Type(), v.Len(), v.Len())
 		reflect.Copy(to, v)
 		v.Set(to)
-		for i := 0; i < v.Len() && points(v.Type().Elem()); i++ {
+		for i := range v.Len() {
 			own(v.Index(i))
 		}
 	case reflect.Array:
@@ -53,39 +52,40 @@ func own(v reflect.Value) {
 		}
 		v.Set(to)
 	case reflect.Struct:
-		for _, i := range pointing(v.Type()) {
+		for _, i := range pointing[v.Type()] {
 			own(v.Field(i))
 		}
 	}
 }
 
+// pointing has, of each type of struct in a job, the fields that point to something.
+var pointing = func() map[reflect.Type][]int {
+	of := map[reflect.Type][]int{}
+	points(reflect.TypeFor[fitout.Job](), of)
+	return of
+}()
+
 // points tells whether a value of a type points to something, and would share it with its copy.
-func points(t reflect.Type) bool {
+func points(t reflect.Type, pointing map[reflect.Type][]int) bool {
 	switch t.Kind() {
 	case reflect.Pointer, reflect.Slice, reflect.Map:
+		points(t.Elem(), pointing)
 		return true
 	case reflect.Array:
-		return points(t.Elem())
+		return points(t.Elem(), pointing)
 	case reflect.Struct:
-		return len(pointing(t)) > 0
+		if fields, known := pointing[t]; known {
+			return len(fields) > 0
+		}
+		pointing[t] = nil // it may lead to itself
+		var fields []int
+		for i := range t.NumField() {
+			if points(t.Field(i).Type, pointing) {
+				fields = append(fields, i)
+			}
+		}
+		pointing[t] = fields
+		return len(fields) > 0
 	}
 	return false
-}
-
-// pointed has the fields of each type of struct that was looked at.
-var pointed sync.Map
-
-// pointing are the fields of a struct that point to something.
-func pointing(t reflect.Type) []int {
-	if known, ok := pointed.Load(t); ok {
-		return known.([]int)
-	}
-	var fields []int
-	for i := range t.NumField() {
-		if points(t.Field(i).Type) {
-			fields = append(fields, i)
-		}
-	}
-	pointed.Store(t, fields)
-	return fields
 }
