@@ -36,7 +36,7 @@ test: check e2e
 ## processor each, and what asks nothing of the front end need not wait for it
 check:
 	@scripts/need gcc
-	@$(MAKE) --no-print-directory -j2 --output-sync=line check-race check-static check-web check-go
+	@$(MAKE) --no-print-directory -j2 --output-sync=line check-race check-web check-static check-go
 
 check-static check-web: web
 
