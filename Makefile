@@ -41,7 +41,7 @@ check:
 	@scripts/need gcc
 	@$(MAKE) --no-print-directory -j3 --output-sync=line check-race check-lint check-web check-static check-go
 
-check-static: web
+check-static check-lint check-web: web
 check-lint check-web: web/src/api/schema.d.ts
 
 check-static:
