@@ -40,15 +40,15 @@ var ruleID = func() *regexp.Regexp {
 // asJSON fails for what is no JSON, NaN and infinity, and says where it stands.
 func asJSON(t *rapid.T, what string, of any) {
 	if _, err := json.Marshal(of); err != nil {
-		t.Fatalf("%s: %v at %s", what, err, notFinite(reflect.ValueOf(of)))
+		t.Fatalf("%s: %v at %s", what, err, notFinite(reflect.ValueOf(of), ""))
 	}
-	if at := nilList(reflect.ValueOf(of)); at != "" {
+	if at, null := nilList(reflect.ValueOf(of)); null {
 		t.Fatalf("%s: %s is null and not a list", what, at)
 	}
 }
 
 // nilList is where a list is null in JSON; the contract promises lists.
-func nilList(v reflect.Value) string {
+func nilList(v reflect.Value) (at string, null bool) {
 	switch v.Kind() {
 	case reflect.Pointer, reflect.Interface:
 		if !v.IsNil() && v.Type() != reflect.TypeFor[*fitout.Job]() {
@@ -56,21 +56,19 @@ func nilList(v reflect.Value) string {
 		}
 	case reflect.Struct:
 		for _, i := range promised(v.Type()) {
-			if found := nilList(v.Field(i)); found != "" {
-				return "." + v.Type().Field(i).Name + found
+			if at, null := nilList(v.Field(i)); null {
+				return "." + v.Type().Field(i).Name + at, true
 			}
 		}
 	case reflect.Slice:
-		if v.IsNil() {
-			return " "
-		}
 		for i := range v.Len() {
-			if found := nilList(v.Index(i)); found != "" {
-				return fmt.Sprintf("[%d]%s", i, found)
+			if at, null := nilList(v.Index(i)); null {
+				return fmt.Sprintf("[%d]%s", i, at), true
 			}
 		}
+		return "", v.IsNil()
 	}
-	return ""
+	return "", false
 }
 
 // promises has the fields that each type promises.
@@ -93,27 +91,26 @@ func promised(t reflect.Type) []int {
 	return fields
 }
 
-// notFinite is where a figure is none.
-func notFinite(v reflect.Value) string {
+func notFinite(v reflect.Value, at string) string {
 	switch v.Kind() {
 	case reflect.Float64:
 		if math.IsNaN(v.Float()) || math.IsInf(v.Float(), 0) {
-			return " "
+			return at
 		}
 	case reflect.Pointer, reflect.Interface:
 		if !v.IsNil() {
-			return notFinite(v.Elem())
+			return notFinite(v.Elem(), at)
 		}
 	case reflect.Struct:
 		for i := range v.NumField() {
-			if found := notFinite(v.Field(i)); found != "" {
-				return "." + v.Type().Field(i).Name + found
+			if found := notFinite(v.Field(i), at+"."+v.Type().Field(i).Name); found != "" {
+				return found
 			}
 		}
 	case reflect.Slice, reflect.Array:
 		for i := range v.Len() {
-			if found := notFinite(v.Index(i)); found != "" {
-				return fmt.Sprintf("[%d]%sof %+v", i, found, v.Index(i))
+			if found := notFinite(v.Index(i), fmt.Sprintf("%s[%d]", at, i)); found != "" {
+				return fmt.Sprintf("%s of %+v", found, v.Index(i))
 			}
 		}
 	}

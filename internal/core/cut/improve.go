@@ -1,6 +1,9 @@
 package cut
 
-import "slices"
+import (
+	"cmp"
+	"slices"
+)
 
 // turns is how many times a thorough search begins anew.
 const turns = 24000
@@ -95,7 +98,7 @@ func (s *search) again(p *packing) (packing, bool) {
 		next.left = slices.Clone(rest)
 		return next, true
 	}
-	fresh := []*tree{}
+	var fresh []*tree
 	next.left = s.fillAll(&fresh, rest, s.anyManner())
 	next.trees = append(next.trees, fresh...)
 	return next, true
@@ -139,11 +142,8 @@ func (s *search) shuffled(line []int) {
 	}
 	s.lined = by
 	slices.SortFunc(by, func(a, b lined) int {
-		switch {
-		case a.key > b.key:
-			return -1
-		case a.key < b.key:
-			return 1
+		if by := cmp.Compare(b.key, a.key); by != 0 {
+			return by
 		}
 		return a.piece - b.piece
 	})
